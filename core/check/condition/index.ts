@@ -1,0 +1,81 @@
+import type { Claim } from '../../knowledge';
+import { contained, overlap } from '../../language/similarity';
+import { asOption, pointsOut, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+
+const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as soon as', 'in case', 'only if']);
+
+/**
+ * "If this happens, what must you do?": rules with a condition for somebody who acts. Wrong answers are what other
+ * rules ask for under other conditions, alike in polarity, strength and length.
+ */
+export const conditionQuestions: QuestionForm = (matter) =>
+  matter.lesson.flatMap((claim) => {
+    const candidate = ask(claim, matter);
+    return candidate ? [candidate] : [];
+  });
+
+function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
+  const { pack } = matter;
+  const rule = claim.rule;
+  const condition = rule?.condition;
+  if (claim.kind !== 'rule' || !rule || !condition || !rule.person || !CONDITION_WORDS.has(condition.word) || condition.word === 'only if') return undefined;
+  const words = (text: string) => text.split(/\s+/).length;
+  const bareCondition = condition.text.replace(/^\S+\s+/, '');
+  if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(rule.action)) return undefined;
+  if (claim.leaning && claim.leaning !== 'points-within' && claim.leaning !== 'too-long') return undefined;
+  // A pronoun in the answer is fine when the condition names what it stands for.
+  if (/\b(?:this|these|those|such|here|there)\b/i.test(rule.action) || (/\b(?:they|them|their|it|its)\b/i.test(rule.action) && !/\b(?:an?|the|your|any|no)\s+\p{L}/iu.test(condition.text))) return undefined;
+  const keyStems = pack.stems(rule.action);
+  const conditionStems = pack.stems(condition.text);
+  if (keyStems.length < 2 || contained(keyStems, conditionStems) > 0.55) return undefined;
+  const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative);
+  if (!stem) return undefined;
+  const wrong = wrongAnswers(claim, keyStems, conditionStems, matter);
+  if (wrong.length < 2) return undefined;
+  const reasons = [`wrong-answers:${wrong.length}`];
+  let score = 0.75 + (wrong.length >= 3 ? 0.08 : -0.04);
+  if (condition.leading) score += 0.04;
+  if (keyStems.length >= 4) score += 0.04;
+  if (rule.negative || rule.strength === 'may') {
+    score -= 0.06;
+    reasons.push('weaker-form');
+  }
+  if (/\b(?:they|them|their|it|its)\b/i.test(rule.action)) score -= 0.05;
+  if (rule.subject && !/^you$/i.test(rule.subject)) score -= 0.02;
+  return {
+    form: 'condition', claim, stem, right: asOption(rule.action), wrong: wrong.slice(0, 3).map((other) => ({ text: asOption(other.rule!.action), code: 'other-case' as const, quotes: [quoteOf(other)] })),
+    level: 'decide', difficulty: wrong.length >= 3 ? 0.4 : 0.3, score: Math.min(1, score), reasons,
+  };
+}
+
+/** An action that can be an answer: a short verb phrase, of doing rather than being. */
+function askable(action: string): boolean {
+  const count = action.split(/\s+/).length;
+  return count >= 3 && count <= 24 && /^[a-z]/i.test(action) && !/^(?:be|been|have|not|feel|know|want|need|expect|like|see|note|follow (?:these|the|this)|try|also)\b/i.test(action) && !/[:`{}<>=|$]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action);
+}
+
+function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems: readonly string[], { course, pack }: QuestionMatter): Claim[] {
+  const rule = claim.rule!;
+  const length = rule.action.length;
+  const seen: string[][] = [[...keyStems]];
+  return course
+    .filter((other) => other !== claim && other.kind === 'rule' && other.rule?.condition && other.rule.person && other.rule.negative === rule.negative)
+    .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
+    .filter((other) => askable(other.rule!.action) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
+    .map((other) => {
+      const stems = pack.stems(other.rule!.action);
+      const otherCondition = pack.stems(other.rule!.condition!.text);
+      const topic = overlap([...keyStems, ...conditionStems], [...stems, ...otherCondition]);
+      const gap = Math.abs(Math.log(other.rule!.action.length / length));
+      return { other, stems, otherCondition, fit: Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
+    })
+    .filter(({ stems, otherCondition }) => overlap(otherCondition, conditionStems) < 0.34 && contained(conditionStems, otherCondition) < 0.6 && contained(stems, conditionStems) < 0.75)
+    .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))
+    .filter(({ stems }) => {
+      if (seen.some((each) => overlap(each, stems) > 0.4)) return false;
+      seen.push(stems);
+      return true;
+    })
+    .slice(0, 3)
+    .map(({ other }) => other);
+}

@@ -1,0 +1,45 @@
+import type { Quote } from '../course/checks';
+import type { Claim } from '../knowledge';
+import type { LanguagePack } from '../language/pack';
+
+/** A question before it has ids: what one form of question makes of a claim. */
+export interface Candidate {
+  form: 'condition' | 'term' | 'number';
+  claim: Claim;
+  stem: string;
+  right: string;
+  /** Where the right answer is a figure: options are ordered by size instead of by chance. */
+  value?: number;
+  wrong: { text: string; value?: number; code: 'other-case' | 'other-term' | 'other-figure' | 'not-said'; quotes: Quote[] }[];
+  level: 'recall' | 'apply' | 'decide';
+  difficulty: number;
+  /** 0 to 1: how sure we are that it is a good question. */
+  score: number;
+  reasons: string[];
+}
+
+/** What questions are made out of: the claims of the lesson, and those of the whole course to take wrong answers from. */
+export interface QuestionMatter {
+  pack: LanguagePack;
+  lesson: readonly Claim[];
+  course: readonly Claim[];
+}
+
+/** One way to ask. It gives at most one question per claim. */
+export type QuestionForm = (matter: QuestionMatter) => Candidate[];
+
+/** The words a claim stands on, as a quote. */
+export function quoteOf(claim: Claim): Quote {
+  return { text: claim.text, ...(claim.ranges.length === 1 && { passage: claim.ranges[0] }) };
+}
+
+/** Something outside the sentence that a reader of the question alone could not know. */
+export function pointsOut(text: string): boolean {
+  return /\b(?:this|these|those|such|the (?:above|following|former|latter|same)|above|below|here|they|them|their|he|she|his|her|it|its|do so|doing so|then|otherwise|as follows|see|section|chapter|appendix)\b/i.test(text);
+}
+
+/** Upper-cases the first letter of an option. */
+export function asOption(text: string): string {
+  const bare = text.trim().replace(/[\s.;:,]+$/, '');
+  return bare.charAt(0).toUpperCase() + bare.slice(1);
+}

@@ -1,0 +1,127 @@
+import type { Block } from './blocks';
+import type { Check } from './checks';
+import type { PassageRange } from './rich-text';
+
+/** What the author wants of the course. */
+export interface Brief {
+  /** What the learner gets out of it. */
+  promise: string;
+  audience: {
+    who: string;
+    /** Terms and subjects they need not be taught. */
+    knows: string[];
+  };
+  size: { minutes?: number; modules?: number; lessonsPerModule?: number; questionsPerLesson: number };
+  language: string;
+  /** No connecting text by the engine at all. */
+  sourcesOnly: boolean;
+  /** What would count as success at work. */
+  outcomes: string[];
+}
+
+export type ObjectiveVerb = 'carry-out' | 'apply' | 'decide' | 'explain' | 'choose' | 'state';
+
+export interface Objective {
+  id: string;
+  verb: ObjectiveVerb;
+  /** What the verb is done to, as words of the course's language. */
+  object: string;
+  condition?: string;
+  level: 'recall' | 'apply' | 'decide';
+  /** The whole sentence, as shown. */
+  text: string;
+  evidence: PassageRange[];
+}
+
+export interface GlossaryEntry {
+  id: string;
+  term: string;
+  text: string;
+  evidence: PassageRange[];
+}
+
+export type LessonState = 'blank' | 'drafted' | 'in-work' | 'for-review' | 'approved';
+
+export interface Lesson {
+  id: string;
+  title: string;
+  kind: 'lesson';
+  objectiveIds: string[];
+  state: LessonState;
+  /** Set by the author; otherwise minutes are computed. */
+  minutesFixed?: number;
+  plannedPassages: string[];
+  blocks: Block[];
+}
+
+export interface Module {
+  id: string;
+  title: string;
+  purpose: string;
+  objectiveIds: string[];
+  lessons: Lesson[];
+}
+
+/** An alternative for a field of a module, lesson, objective or check. */
+export interface Take {
+  id: string;
+  of: string;
+  field: string;
+  value: unknown;
+}
+
+export type NodeKind = 'module' | 'lesson' | 'block' | 'check' | 'objective' | 'term' | 'take';
+
+/** A deleted node, with the place it had. */
+export interface BinEntry {
+  kind: NodeKind;
+  parent: string;
+  after: string | null;
+  node: CourseNode;
+}
+
+export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take;
+
+/** A course: the whole document, changed only by operations. */
+export interface Course {
+  id: string;
+  title: string;
+  language: string;
+  direction: 'ltr' | 'rtl';
+  brief: Brief;
+  objectives: Objective[];
+  glossary: GlossaryEntry[];
+  modules: Module[];
+  checks: Check[];
+  takes: Take[];
+  /** Sorted by id, so that taking out and putting back gives the same document. */
+  bin: BinEntry[];
+}
+
+/** All lessons in order. */
+export function allLessons(course: Course): Lesson[] {
+  return course.modules.flatMap((module) => module.lessons);
+}
+
+/** Checks that a block places, in order of lessons. */
+export function placedChecks(course: Course): Check[] {
+  const byId = new Map(course.checks.map((check) => [check.id, check]));
+  return allLessons(course).flatMap((lesson) =>
+    lesson.blocks.flatMap((block) => (block.kind === 'check' && byId.has(block.body.checkId) ? [byId.get(block.body.checkId)!] : [])),
+  );
+}
+
+const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur', 'yi', 'ps', 'dv']);
+
+/** The direction a language is written in. */
+export function directionOf(language: string): Course['direction'] {
+  return RIGHT_TO_LEFT.has(language.split('-')[0]) ? 'rtl' : 'ltr';
+}
+
+/** A course with nothing in it. */
+export function emptyCourse(id: string, title: string, brief: Brief): Course {
+  return {
+    id, title, language: brief.language, direction: directionOf(brief.language), brief,
+    objectives: [], glossary: [], modules: [], checks: [], takes: [], bin: [],
+  };
+}

@@ -1,0 +1,133 @@
+import { BLOCK_KINDS, type Block } from './blocks';
+import { sameData } from './canonical';
+import type { BinEntry, Course, CourseNode, NodeKind } from './course';
+import type { Problem } from './problem';
+import { FIELDS, NODE_SHAPES } from './shapes';
+import { allIds, findNode, idsWithin, withChildren, type Found } from './tree';
+
+/** A change of a course, as plain data. Places are told by neighbours, never by counting. */
+export type Operation =
+  /** Puts a node below `parent`, behind `after` (null: first). A node that lies in the bin is taken out of it. */
+  | { type: 'insert'; kind: NodeKind; parent: string; after: string | null; node: CourseNode }
+  /** Takes a node out, into the bin. `bin` null: not into the bin (undoing an insert); or the entry it shall leave there. */
+  | { type: 'remove'; id: string; bin?: BinEntry | null }
+  | { type: 'move'; id: string; parent: string; after: string | null }
+  /** Sets a field. `was` is the value it is known to have: when it has another by now, the operation is refused. */
+  | { type: 'set'; id: string; field: string; value: unknown; was: unknown };
+
+/** An operation with who made it, and with which others it belongs. */
+export interface Change {
+  /** Made by its maker; the same id twice is the same change. */
+  id: string;
+  /** One gesture of the author: undone together. */
+  group: string;
+  actor: { person: string } | { job: string; for: string };
+  /** Of the document format, for reading old changes. */
+  version: number;
+  operation: Operation;
+}
+
+export type Applied = { ok: true; course: Course; inverse: Operation } | { ok: false; problem: Problem };
+
+/**
+ * Makes a change: the new course (the old one stays as it was) and the operation that takes it back, or the reason
+ * why not. Applying the inverse gives the starting document, letter by letter.
+ */
+export function apply(course: Course, operation: Operation): Applied {
+  switch (operation.type) {
+    case 'insert':
+      return insert(course, operation);
+    case 'remove':
+      return remove(course, operation);
+    case 'move':
+      return move(course, operation);
+    case 'set':
+      return set(course, operation);
+    default:
+      return refused('unknown-operation');
+  }
+}
+
+/** Makes changes one after another; the inverse list takes them all back. Stops at the first that is refused. */
+export function applyAll(course: Course, operations: readonly Operation[]): { ok: true; course: Course; inverses: Operation[] } | { ok: false; problem: Problem } {
+  const inverses: Operation[] = [];
+  for (const operation of operations) {
+    const applied = apply(course, operation);
+    if (!applied.ok) return applied;
+    course = applied.course;
+    inverses.unshift(applied.inverse);
+  }
+  return { ok: true, course, inverses };
+}
+
+function insert(course: Course, { kind, parent, after, node }: Extract<Operation, { type: 'insert' }>): Applied {
+  if (!Object.hasOwn(NODE_SHAPES, kind)) return refused('unknown-kind');
+  const problems: Problem[] = [];
+  NODE_SHAPES[kind].check(node, '', problems);
+  if (problems.length > 0) return { ok: false, problem: problems[0] };
+  const taken = new Set(allIds(course));
+  const inside = idsWithin(kind, node);
+  if (inside.some((id) => taken.has(id)) || new Set(inside).size < inside.length) return refused('id-taken', node.id);
+  const changed = withChildren(course, parent, kind, (nodes) => placed(nodes, node, after));
+  if (!changed) return refused('place-gone', parent);
+  const binned = course.bin.find((entry) => entry.node.id === node.id);
+  return {
+    ok: true,
+    course: binned ? { ...changed, bin: course.bin.filter((entry) => entry !== binned) } : changed,
+    inverse: { type: 'remove', id: node.id, bin: binned ?? null },
+  };
+}
+
+function remove(course: Course, { id, bin }: Extract<Operation, { type: 'remove' }>): Applied {
+  const found = findNode(course, id);
+  if (!found) return refused('gone', id);
+  const { kind, parent, after, node } = found;
+  const changed = withChildren(course, parent, kind, (nodes) => nodes.filter((each) => each.id !== id))!;
+  const entry = bin === undefined ? { kind, parent, after, node } : bin;
+  const left = entry ? [...course.bin.filter((each) => each.node.id !== id), entry].sort((a, b) => (a.node.id < b.node.id ? -1 : 1)) : course.bin;
+  return { ok: true, course: { ...changed, bin: left }, inverse: { type: 'insert', kind, parent, after, node } };
+}
+
+function move(course: Course, { id, parent, after }: Extract<Operation, { type: 'move' }>): Applied {
+  const found = findNode(course, id);
+  if (!found) return refused('gone', id);
+  if (after === id) return refused('place-gone', id);
+  const without = withChildren(course, found.parent, found.kind, (nodes) => nodes.filter((each) => each.id !== id))!;
+  const changed = withChildren(without, parent, found.kind, (nodes) => placed(nodes, found.node, after));
+  if (!changed) return refused('place-gone', parent);
+  return { ok: true, course: changed, inverse: { type: 'move', id, parent: found.parent, after: found.after } };
+}
+
+function set(course: Course, { id, field, value, was }: Extract<Operation, { type: 'set' }>): Applied {
+  const found: Pick<Found, 'kind' | 'node' | 'parent'> | undefined = findNode(course, id);
+  if (!found && id !== course.id) return refused('gone', id);
+  const kind = found?.kind ?? 'course';
+  const rule = Object.hasOwn(FIELDS[kind], field) ? FIELDS[kind][field] : undefined;
+  if (!rule) return refused('unknown-field', `${id}/${field}`);
+  const problems: Problem[] = [];
+  if (value === null ? !rule.optional : false) problems.push({ code: 'missing', place: `${id}/${field}` });
+  else if (value !== null) {
+    rule.shape.check(value, `${id}/${field}`, problems);
+    if (kind === 'block' && field === 'body') BLOCK_KINDS[(found!.node as Block).kind].body.check(value, `${id}/${field}`, problems);
+  }
+  if (problems.length > 0) return { ok: false, problem: problems[0] };
+  const target = (found?.node ?? course) as unknown as Record<string, unknown>;
+  const now = target[field] ?? null;
+  if (!sameData(now, was ?? null)) return refused('changed-meanwhile', `${id}/${field}`);
+  const changed = { ...target };
+  if (value === null) delete changed[field];
+  else changed[field] = value;
+  const inverse: Operation = { type: 'set', id, field, value: now, was: value };
+  if (!found) return { ok: true, course: changed as unknown as Course, inverse };
+  const next = withChildren(course, found.parent, found.kind, (nodes) => nodes.map((node) => (node.id === id ? (changed as unknown as CourseNode) : node)))!;
+  return { ok: true, course: next, inverse };
+}
+
+function placed(nodes: readonly CourseNode[], node: CourseNode, after: string | null): CourseNode[] | undefined {
+  const at = after === null ? 0 : nodes.findIndex((each) => each.id === after) + 1;
+  return after !== null && at === 0 ? undefined : [...nodes.slice(0, at), node, ...nodes.slice(at)];
+}
+
+function refused(code: string, place?: string): Applied {
+  return { ok: false, problem: { code, ...(place && { place }) } };
+}

@@ -1,0 +1,88 @@
+import { BLOCK_KINDS, type BlockKindName } from './blocks';
+import { CHECK_KINDS } from './checks';
+import type { NodeKind } from './course';
+import { ID_PATTERN } from './id';
+import { passageRange } from './rich-text';
+import { anything, boolean, list, number, object, oneOf, string, tagged, type Shape } from './shape';
+
+/** The forms of everything in a course; `docs/course.schema.json` is made from these. */
+
+const id = string({ pattern: ID_PATTERN });
+const ids = list(id);
+const language = string({ pattern: /^[a-z]{2,3}(-[A-Z]{2}|-\d{3})?$/ });
+const title = string({ min: 1, max: 400 });
+const level = oneOf('recall', 'apply', 'decide');
+
+export const briefShape = object({
+  promise: string({ max: 4000 }),
+  audience: object({ who: string({ max: 1000 }), knows: list(string({ min: 1, max: 200 })) }),
+  size: object(
+    { questionsPerLesson: number({ min: 0, max: 50, whole: true }) },
+    { minutes: number({ min: 1, max: 100_000 }), modules: number({ min: 1, max: 1000, whole: true }), lessonsPerModule: number({ min: 1, max: 1000, whole: true }) },
+  ),
+  language,
+  sourcesOnly: boolean,
+  outcomes: list(string({ min: 1, max: 1000 })),
+});
+
+const blockShape = tagged(
+  'kind',
+  Object.fromEntries(
+    (Object.keys(BLOCK_KINDS) as BlockKindName[]).map((kind) => [
+      kind,
+      { required: { id, body: BLOCK_KINDS[kind].body }, optional: (BLOCK_KINDS[kind].evidenceOnBlock ? { evidence: list(passageRange) } : {}) as Record<string, Shape> },
+    ]),
+  ),
+);
+
+const lessonShape = object(
+  {
+    id, title, kind: oneOf('lesson'), objectiveIds: ids, state: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved'),
+    plannedPassages: ids, blocks: list(blockShape),
+  },
+  { minutesFixed: number({ min: 0, max: 10_000 }) },
+);
+
+const moduleShape = object({ id, title, purpose: string({ max: 4000 }), objectiveIds: ids, lessons: list(lessonShape) });
+const checkShape = tagged('kind', CHECK_KINDS);
+const objectiveShape = object(
+  { id, verb: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state'), object: string({ min: 1 }), level, text: string({ min: 1 }), evidence: list(passageRange) },
+  { condition: string({ min: 1 }) },
+);
+const termShape = object({ id, term: string({ min: 1, max: 200 }), text: string({ min: 1 }), evidence: list(passageRange) });
+const takeShape = object({ id, of: id, field: string({ min: 1 }), value: anything });
+
+/** The form of each kind of node. */
+export const NODE_SHAPES: Record<NodeKind, Shape> = {
+  module: moduleShape, lesson: lessonShape, block: blockShape, check: checkShape, objective: objectiveShape, term: termShape, take: takeShape,
+};
+
+/** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
+export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; optional?: boolean }>> = {
+  course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape } },
+  module: { title: { shape: title }, purpose: { shape: string({ max: 4000 }) }, objectiveIds: { shape: ids } },
+  lesson: {
+    title: { shape: title }, objectiveIds: { shape: ids }, plannedPassages: { shape: ids },
+    state: { shape: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved') }, minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
+  },
+  // A block's body is checked with its kind by `apply`.
+  block: { body: { shape: anything }, evidence: { shape: list(passageRange), optional: true } },
+  check: Object.fromEntries(
+    Object.entries({ ...CHECK_KINDS.choice.required, ...CHECK_KINDS.choice.optional })
+      .filter(([key]) => key !== 'id')
+      .map(([key, shape]) => [key, { shape: shape as Shape, optional: key in CHECK_KINDS.choice.optional }]),
+  ),
+  objective: { verb: { shape: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state') }, object: { shape: string({ min: 1 }) }, level: { shape: level }, text: { shape: string({ min: 1 }) }, condition: { shape: string({ min: 1 }), optional: true }, evidence: { shape: list(passageRange) } },
+  term: { term: { shape: string({ min: 1, max: 200 }) }, text: { shape: string({ min: 1 }) }, evidence: { shape: list(passageRange) } },
+  take: { value: { shape: anything } },
+};
+
+const binShape = object({
+  kind: oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take'), parent: id, after: { schema: { anyOf: [id.schema, { type: 'null' }] }, check: (value, place, problems) => void (value === null || id.check(value, place, problems)) }, node: anything,
+});
+
+/** The form of a whole course. */
+export const courseShape = object({
+  id, title, language, direction: oneOf('ltr', 'rtl'), brief: briefShape, objectives: list(objectiveShape), glossary: list(termShape),
+  modules: list(moduleShape), checks: list(checkShape), takes: list(takeShape), bin: list(binShape),
+});

@@ -1,0 +1,90 @@
+import type { Block } from './blocks';
+import type { Course, CourseNode, Lesson, Module, NodeKind } from './course';
+
+/** Where each kind of node lives: the kind of its parent, and the list there. */
+const HOMES: Record<NodeKind, { parent: 'course' | 'module' | 'lesson'; list: string }> = {
+  module: { parent: 'course', list: 'modules' },
+  lesson: { parent: 'module', list: 'lessons' },
+  block: { parent: 'lesson', list: 'blocks' },
+  check: { parent: 'course', list: 'checks' },
+  objective: { parent: 'course', list: 'objectives' },
+  term: { parent: 'course', list: 'glossary' },
+  take: { parent: 'course', list: 'takes' },
+};
+
+/** A node with where it stands. */
+export interface Found {
+  kind: NodeKind;
+  node: CourseNode;
+  parent: string;
+  /** The id of the node before it, null when it is the first. */
+  after: string | null;
+}
+
+/** Finds a node by id; undefined when the course (its bin apart) holds none. */
+export function findNode(course: Course, id: string): Found | undefined {
+  for (const [kind, { parent, list }] of Object.entries(HOMES) as [NodeKind, (typeof HOMES)[NodeKind]][]) {
+    if (parent === 'course') {
+      const found = within(course[list as 'checks'], id, kind, course.id);
+      if (found) return found;
+    }
+  }
+  for (const module of course.modules) {
+    const lesson = within(module.lessons, id, 'lesson', module.id);
+    if (lesson) return lesson;
+    for (const { id: lessonId, blocks } of module.lessons) {
+      const block = within(blocks, id, 'block', lessonId);
+      if (block) return block;
+    }
+  }
+  return undefined;
+}
+
+function within(nodes: readonly CourseNode[], id: string, kind: NodeKind, parent: string): Found | undefined {
+  const at = nodes.findIndex((node) => node.id === id);
+  return at < 0 ? undefined : { kind, node: nodes[at], parent, after: at === 0 ? null : nodes[at - 1].id };
+}
+
+/**
+ * The course with one list changed: the children of a kind below `parent`. Only the nodes on the way are copied.
+ * Undefined when `parent` is no place for that kind.
+ */
+export function withChildren(course: Course, parent: string, kind: NodeKind, change: (nodes: CourseNode[]) => CourseNode[] | undefined): Course | undefined {
+  const home = HOMES[kind];
+  if (home.parent === 'course') {
+    const changed = parent === course.id ? change(course[home.list as 'checks']) : undefined;
+    return changed && { ...course, [home.list]: changed };
+  }
+  const modules = [...course.modules];
+  for (const [at, module] of modules.entries()) {
+    if (home.parent === 'module' && module.id === parent) {
+      const lessons = change(module.lessons) as Lesson[] | undefined;
+      modules[at] = { ...module, lessons: lessons ?? [] };
+      return lessons && { ...course, modules };
+    }
+    const index = home.parent === 'lesson' ? module.lessons.findIndex((lesson) => lesson.id === parent) : -1;
+    if (index >= 0) {
+      const blocks = change(module.lessons[index].blocks) as Block[] | undefined;
+      modules[at] = { ...module, lessons: module.lessons.map((lesson, place) => (place === index && blocks ? { ...lesson, blocks } : lesson)) };
+      return blocks && { ...course, modules };
+    }
+  }
+  return undefined;
+}
+
+/** Ids of a node and of all that lies in it. */
+export function idsWithin(kind: NodeKind, node: CourseNode): string[] {
+  if (kind === 'module') return [node.id, ...(node as Module).lessons.flatMap((lesson) => idsWithin('lesson', lesson))];
+  if (kind === 'lesson') return [node.id, ...(node as Lesson).blocks.map((block) => block.id)];
+  return [node.id];
+}
+
+/** Every id of a course, its own first; those in the bin apart. */
+export function allIds(course: Course): string[] {
+  return [
+    course.id,
+    ...(Object.entries(HOMES) as [NodeKind, (typeof HOMES)[NodeKind]][]).flatMap(([kind, home]) =>
+      home.parent === 'course' ? (course[home.list as 'checks'] as CourseNode[]).flatMap((node) => idsWithin(kind, node)) : [],
+    ),
+  ];
+}

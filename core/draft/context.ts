@@ -1,0 +1,37 @@
+import type { Brief } from '../course/course';
+import type { Claim, Knowledge, Term } from '../knowledge';
+import { commonTerms } from '../knowledge';
+import type { Matter } from '../lesson/pieces';
+import { repeatedSentences } from './repeats';
+
+/** All that drafting looks things up in; made once, never changed. */
+export interface DraftContext {
+  brief: Brief;
+  knowledge: readonly Knowledge[];
+  terms: readonly Term[];
+  claims: readonly Claim[];
+  matter: Matter;
+}
+
+/** Prepares drafting from what is understood of the sources. */
+export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): DraftContext {
+  const owner = new Map(knowledge.flatMap((each) => each.source.passages.map((passage) => [passage.id, each] as const)));
+  const claims = knowledge.flatMap((each) => each.claims);
+  const byPassage = new Map<string, Claim[]>();
+  for (const claim of claims) {
+    for (const id of new Set(claim.ranges.map((range) => range.id))) {
+      const list = byPassage.get(id);
+      if (list) list.push(claim);
+      else byPassage.set(id, [claim]);
+    }
+  }
+  return {
+    brief, knowledge, claims, terms: commonTerms(knowledge),
+    matter: {
+      of: (passageId) => owner.get(passageId)!,
+      claims: byPassage,
+      said: repeatedSentences(knowledge),
+      known: brief.audience.knows.map((subject) => knowledge[0].pack.stems(subject)),
+    },
+  };
+}

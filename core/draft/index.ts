@@ -1,0 +1,86 @@
+import { validateCourse } from '../course/validate';
+import { directionOf, type Brief, type Course, type GlossaryEntry, type Objective, type Take } from '../course/course';
+import { idFrom } from '../course/id';
+import { fail } from '../course/problem';
+import type { Claim, Knowledge } from '../knowledge';
+import { draftOutline, type OutlineProposal } from '../outline';
+import { draftContext, type DraftContext } from './context';
+import { draftLesson, type DraftedLesson } from './lesson';
+import { planCourse, type CoursePlan } from './plan';
+
+export { draftContext, type DraftContext } from './context';
+export { draftLesson, type DraftedLesson } from './lesson';
+export { planCourse, type CoursePlan, type LessonPlan } from './plan';
+
+/** Everything a run makes, with what it leaves out. */
+export interface Draft {
+  course: Course;
+  outline: OutlineProposal;
+  plan: CoursePlan;
+  context: DraftContext;
+}
+
+/** Fewer usable words than this, and there is no course in it. */
+export const LEAST_WORDS = 120;
+
+/**
+ * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson. Throws the problem
+ * `too-little` when the sources hold too little to make a course of.
+ */
+export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title: string, onLesson?: (done: number, of: number, title: string) => void): Draft {
+  const context = draftContext(brief, knowledge);
+  const outline = draftOutline(brief, knowledge, context.terms, title);
+  const plan = planCourse(outline, context);
+  const words = plan.modules.flatMap((module) => module.lessons).reduce((sum, lesson) => sum + lesson.words, 0);
+  if (words < LEAST_WORDS) fail('too-little', { words, least: LEAST_WORDS });
+  const drafted = new Map<string, DraftedLesson>();
+  const lessons = plan.modules.flatMap((module) => module.lessons);
+  lessons.forEach((each, index) => {
+    drafted.set(each.lesson.id, draftLesson(each, title, context));
+    onLesson?.(index + 1, lessons.length, each.lesson.title);
+  });
+  const course = assembleCourse(brief, title, plan, drafted, context);
+  const problems = validateCourse(course);
+  if (problems.length > 0) throw new Error(`The draft is not a good document: ${problems[0].code} at ${problems[0].place}`);
+  return { course, outline, plan, context };
+}
+
+/** The document out of drafted lessons: objectives of modules, glossary, titles to choose from. */
+export function assembleCourse(brief: Brief, title: string, plan: CoursePlan, drafted: ReadonlyMap<string, DraftedLesson>, context: DraftContext): Course {
+  const objectives: Objective[] = [];
+  const modules = plan.modules.map((module) => {
+    const own = module.lessons.map((each) => drafted.get(each.lesson.id)!);
+    objectives.push(...own.flatMap((each) => each.objectives));
+    return { id: module.id, title: module.title, purpose: '', objectiveIds: moduleObjectives(own), lessons: own.map((each) => each.lesson) };
+  });
+  const takes: Take[] = plan.modules.flatMap((module) =>
+    module.lessons.flatMap(({ lesson }) => lesson.otherTitles.map((value) => ({ id: idFrom('t', lesson.id, 'title', value), of: lesson.id, field: 'title', value }))));
+  return {
+    id: idFrom('u', title, ...context.knowledge.map((each) => each.source.id)),
+    title, language: brief.language, direction: directionOf(brief.language), brief, objectives,
+    glossary: glossaryOf(modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.plannedPassages)), context),
+    modules, checks: [...drafted.values()].flatMap((each) => each.checks), takes, bin: [],
+  };
+}
+
+/** Two to four of a module's objectives: the highest level first, one a lesson before a second of any. */
+function moduleObjectives(lessons: readonly DraftedLesson[]): string[] {
+  const level = { decide: 2, apply: 1, recall: 0 };
+  const ranked = lessons.flatMap((each, at) => each.objectives.map((objective, place) => ({ objective, place, at })));
+  return ranked
+    .sort((a, b) => a.place - b.place || level[b.objective.level] - level[a.objective.level] || a.at - b.at)
+    .slice(0, 4)
+    .map((each) => each.objective.id);
+}
+
+/** Terms with their definitions, of passages the course uses; the first definition of a term wins. */
+function glossaryOf(used: readonly string[], { claims, matter }: DraftContext): GlossaryEntry[] {
+  const shown = new Set(used);
+  const entries = new Map<string, GlossaryEntry>();
+  const good = (claim: Claim) => claim.kind === 'definition' && claim.term && claim.meaning && !claim.leaning && claim.ranges.every((range) => shown.has(range.id));
+  for (const claim of claims.filter(good)) {
+    const key = matter.of(claim.ranges[0].id).pack.stems(claim.term!).join(' ') || claim.term!.toLowerCase();
+    if (!entries.has(key)) entries.set(key, { id: idFrom('g', key), term: claim.term!, text: claim.meaning!, evidence: claim.ranges });
+  }
+  return [...entries.values()].sort((a, b) => (a.term.toLowerCase() < b.term.toLowerCase() ? -1 : 1));
+}

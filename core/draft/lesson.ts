@@ -1,0 +1,84 @@
+import { draftQuestions } from '../check';
+import type { Block } from '../course/blocks';
+import type { Check } from '../course/checks';
+import type { Lesson, Objective } from '../course/course';
+import { idFrom } from '../course/id';
+import type { Claim } from '../knowledge';
+import { composePage } from '../lesson/compose';
+import { lessonObjectives } from '../outline/objectives';
+import type { DraftContext } from './context';
+import type { LessonPlan } from './plan';
+
+/** What drafting one lesson gives. */
+export interface DraftedLesson {
+  lesson: Lesson;
+  objectives: Objective[];
+  /** Placed ones and offers, best first. */
+  checks: Check[];
+}
+
+/** Drafts one lesson: a pure function of its plan and the sources. */
+export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {
+  const { lesson, pieces, chosen } = plan;
+  const page = composePage(lesson, lesson.unit, pieces, chosen, context.matter, courseTitle);
+  const claims = claimsIn(plan, context);
+  const knowledge = context.matter.of(page.passages[0]);
+  const objectives = lessonObjectives(lesson.id, lesson.title, claims, knowledge);
+  const language = knowledge.pack.code;
+  const course = context.claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === language);
+  const checks: Check[] = knowledge.pack.questions ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course }) : [];
+  for (const check of checks) {
+    const objective = objectives.find((each) => each.evidence.some((range) => check.evidence.some((own) => own.id === range.id)));
+    if (objective) check.objectiveId = objective.id;
+  }
+  return {
+    lesson: {
+      id: lesson.id, title: lesson.title, kind: 'lesson', objectiveIds: objectives.map((objective) => objective.id), state: 'drafted',
+      plannedPassages: page.passages, blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
+    },
+    objectives, checks,
+  };
+}
+
+/** Claims whose words the lesson shows: a question must be answerable from its page. */
+function claimsIn({ pieces, chosen }: LessonPlan, { matter }: DraftContext): Claim[] {
+  const shown = chosen.flatMap((index) => [...(pieces[index].lead ? [pieces[index].lead!] : []), ...pieces[index].items.flatMap((item) => item.sentences)]);
+  const claims = new Map<string, Claim>();
+  for (const { sentence } of shown) {
+    for (const claim of matter.claims.get(sentence.passage.id) ?? []) {
+      const own = claim.ranges.filter((range) => range.id === sentence.passage.id);
+      if (own.every((range) => range.from >= sentence.from && range.to <= sentence.to)) claims.set(claim.id, claim);
+    }
+  }
+  return [...claims.values()];
+}
+
+/** The checks to place: the best, forms taking turns, no two on one passage. */
+function spread(checks: readonly Check[], most: number): Check[] {
+  const placed: Check[] = [];
+  const used = new Map<string, number>();
+  const open = [...checks];
+  while (placed.length < most && open.length > 0) {
+    const turn = (check: Check) => used.get(check.drafted?.form ?? '') ?? 0;
+    const next = open.reduce((best, check) => (turn(check) < turn(best) ? check : best));
+    open.splice(open.indexOf(next), 1);
+    if (placed.some((other) => other.evidence.some((range) => next.evidence.some((own) => own.id === range.id)))) continue;
+    placed.push(next);
+    used.set(next.drafted?.form ?? '', turn(next) + 1);
+  }
+  return placed;
+}
+
+/** Puts each check behind the part of the page that answers it; the summary stays last. */
+function withChecks(blocks: readonly Block[], ends: readonly (number | undefined)[], checks: readonly Check[], { pieces, chosen, lesson }: LessonPlan): Block[] {
+  const sectionOf = (passageId: string) => pieces[chosen.find((index) => pieces[index].items.some((item) => item.passage.id === passageId)) ?? chosen.at(-1)!].section;
+  const places = checks.map((check) => ({ check, at: ends[sectionOf(check.evidence.at(-1)!.id)] ?? blocks.length }));
+  // Callouts may have been joined since the ends were counted.
+  const last = blocks.at(-1)?.kind === 'summary' ? blocks.length - 1 : blocks.length;
+  const result: Block[] = [];
+  for (let at = 0; at <= blocks.length; at++) {
+    for (const { check } of places.filter((place) => Math.min(place.at, last) === at)) result.push({ id: idFrom('b', lesson.id, 'check', check.id), kind: 'check', body: { checkId: check.id } });
+    if (at < blocks.length) result.push(blocks[at]);
+  }
+  return result;
+}

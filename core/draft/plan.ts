@@ -1,0 +1,102 @@
+import { minutesFor, PACE } from '../brief/sizing';
+import type { OutlineProposal, ProposedLesson } from '../outline';
+import { piecesOf } from '../lesson/pieces';
+import type { Piece } from '../lesson/piece';
+import { selectPieces } from '../lesson/select';
+import { SHOWN_FROM } from '../check';
+import type { DraftContext } from './context';
+
+/** A lesson ready to be drafted: which pieces of its matter it takes. */
+export interface LessonPlan {
+  lesson: ProposedLesson;
+  pieces: Piece[];
+  chosen: number[];
+  words: number;
+  /** Questions to place at most. */
+  questions: number;
+}
+
+export interface CoursePlan {
+  modules: { id: string; title: string; lessons: LessonPlan[] }[];
+  /** Lessons with too little to teach from, left out. */
+  empty: { title: string; words: number; sourceId: string }[];
+  minutes: { asked?: number; planned: number };
+  usableWords: number;
+}
+
+/** Share of a unit's usable words that a lesson takes when no size is asked: read on many documents, this reads like a lesson. */
+const SHARE = 0.6;
+/** Pieces from this weight on carry a claim. */
+const TELLING = 2;
+const MOST_SHARE = 0.85;
+/** Short units are taken whole. */
+const SHORT_UNIT = 260;
+const LEAST_WORDS = 45;
+
+/**
+ * Allots the sources' words: the size asked decides how much of each unit its lesson gets, by the weight of what it
+ * says. Without a size, three fifths of each.
+ */
+export function planCourse(proposal: OutlineProposal, context: DraftContext): CoursePlan {
+  const { minutes } = context.brief.size;
+  const questions = context.brief.size.questionsPerLesson;
+  const open = proposal.modules.map((module) => ({
+    id: module.id, title: module.title,
+    lessons: module.lessons.map((lesson) => {
+      const pieces = piecesOf(lesson.unit, context.matter);
+      const usable = pieces.reduce((sum, piece) => sum + piece.words, 0);
+      return { lesson, pieces, usable, likelyQuestions: Math.min(questions, expectedQuestions(lesson, context)) };
+    }),
+  }));
+  const all = open.flatMap((module) => module.lessons);
+  const usableWords = all.reduce((sum, entry) => sum + entry.usable, 0);
+  const choose = (share: number) => new Map(all.map((entry) => [entry, selectPieces(entry.pieces, budget(entry.pieces, entry.usable, share, minutes === undefined))]));
+  const words = (entry: (typeof all)[number], chosen: readonly number[]) => chosen.reduce((sum, index) => sum + entry.pieces[index].words, 0);
+  const minutesOf = (chosen: ReadonlyMap<(typeof all)[number], number[]>) =>
+    [...chosen].reduce((sum, [entry, indexes]) => sum + (words(entry, indexes) < LEAST_WORDS ? 0 : minutesFor(words(entry, indexes), entry.likelyQuestions)), 0);
+  let chosen = choose(SHARE);
+  if (minutes !== undefined) {
+    let low = 0.02;
+    let high = 1.2;
+    for (let round = 0; round < 14; round++) {
+      const middle = (low + high) / 2;
+      chosen = choose(middle);
+      if (minutesOf(chosen) > minutes) high = middle;
+      else low = middle;
+    }
+  }
+  const empty: CoursePlan['empty'] = [];
+  const modules = open.map((module) => ({
+    id: module.id, title: module.title,
+    lessons: module.lessons.flatMap((entry): LessonPlan[] => {
+      const indexes = chosen.get(entry)!;
+      const taken = words(entry, indexes);
+      if (taken < LEAST_WORDS) {
+        empty.push({ title: entry.lesson.title, words: entry.usable, sourceId: entry.lesson.unit.sourceId });
+        return [];
+      }
+      return [{ lesson: entry.lesson, pieces: entry.pieces, chosen: indexes, words: taken, questions }];
+    }),
+  })).filter((module) => module.lessons.length > 0);
+  return { modules, empty, minutes: { ...(minutes !== undefined && { asked: minutes }), planned: Math.round(minutesOf(chosen) * 10) / 10 }, usableWords };
+}
+
+/** Without a size asked, short units are taken whole, and what says something (rules, definitions, steps ...) is not cut for a share's sake. */
+function budget(pieces: readonly Piece[], usable: number, share: number, free: boolean): number {
+  if (!free) return usable * share;
+  if (usable <= SHORT_UNIT) return usable;
+  const telling = pieces.filter((piece) => piece.weight >= TELLING).reduce((sum, piece) => sum + piece.words, 0);
+  return Math.max(usable * share, Math.min(telling, usable * MOST_SHARE));
+}
+
+/** A guess at how many questions a lesson will place, for its minutes: conditional rules, definitions and limits it has. */
+function expectedQuestions(lesson: ProposedLesson, { matter }: DraftContext): number {
+  const claims = lesson.unit.sections.flatMap((section) => section.passages.flatMap((id) => matter.claims.get(id) ?? []));
+  const askable = claims.filter((claim) => !claim.leaning && ((claim.kind === 'rule' && claim.rule?.person && claim.rule.condition) || claim.kind === 'definition' || claim.kind === 'figure')).length;
+  return Math.round(askable * (1 - SHOWN_FROM / 1.5));
+}
+
+/** Words that fit into so many minutes of one lesson, checks taken off. */
+export function wordsFor(minutes: number, checks: number): number {
+  return Math.max(0, (minutes - PACE.minutesPerLesson - checks * PACE.minutesPerCheck) * PACE.wordsPerMinute);
+}

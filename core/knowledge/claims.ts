@@ -1,0 +1,133 @@
+import { idFrom } from '../course/id';
+import type { PassageRange } from '../course/rich-text';
+import type { LanguagePack, SentenceFacts, TaggedWord } from '../language/pack';
+import type { Passage, Source } from '../source/source';
+import type { Claim, ClaimKind } from './claim';
+import { glossaryEntry } from './glossary';
+import type { Sentence } from './sentences';
+
+/**
+ * Everything a source claims: each sentence by what the language pack sees in it, list items together with their
+ * lead-in, steps under a steps lead-in, glossary entries. A language that is not understood gives definitions that
+ * the document itself marks as such, and nothing else.
+ */
+export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>, pack: LanguagePack): Claim[] {
+  const byId = new Map(source.passages.map((passage) => [passage.id, passage]));
+  const stepLists = stepListsOf(source, sentences);
+  const claims: Claim[] = [];
+  const make = (kind: ClaimKind, ranges: PassageRange[], text: string, more: Partial<Claim> = {}) =>
+    claims.push({ id: idFrom('c', source.id, kind, ...ranges.flatMap((range) => [range.id, range.from, range.to])), kind, sourceId: source.id, ranges, text, ...more });
+
+  for (const passage of source.passages) {
+    const entry = glossaryEntry(passage, byId);
+    if (entry) make('definition', [entry.range], passage.text.slice(entry.range.from, entry.range.to), { term: asWord(entry.term, pack), meaning: entry.meaning, plural: false });
+    const own = sentences.get(passage.id) ?? [];
+    if (passage.kind === 'row' || passage.kind === 'code') continue;
+    const led = withLeadIn(passage, own, byId, pack);
+    if (led) {
+      addByFacts(led.facts, led.ranges, led.text, make, pack);
+      continue;
+    }
+    const isStep = passage.list !== undefined && !passage.list.continued && stepLists.has(passage.list.id);
+    own.forEach((sentence, index) => {
+      const range = { id: passage.id, from: sentence.from, to: sentence.to };
+      if (!sentence.facts || sentence.technical) return;
+      if (isStep && index === 0 && sentence.facts.imperative && sentence.facts.rule) make('step', [range], sentence.text, ruleParts(sentence.text, sentence.facts));
+      else addByFacts(sentence.facts, [range], sentence.text, make, pack, entry !== undefined);
+      if (passage.callout === 'warning' && !sentence.facts.warning && index === 0) make('warning', [range], sentence.text, leaning(sentence.facts));
+      if (passage.callout === 'tip' && index === 0) make('tip', [range], sentence.text, leaning(sentence.facts));
+    });
+  }
+  return claims;
+}
+
+type Make = (kind: ClaimKind, ranges: PassageRange[], text: string, more?: Partial<Claim>) => void;
+
+function addByFacts(facts: SentenceFacts, ranges: PassageRange[], text: string, make: Make, pack: LanguagePack, defined = false): void {
+  const more = leaning(facts);
+  if (facts.rule) make('rule', ranges, text, { ...ruleParts(text, facts), ...more });
+  if (facts.definition && !defined) {
+    const { term, meaning, plural } = facts.definition;
+    make('definition', ranges, text, { term: asWord(unquoted(text.slice(term.from, term.to)), pack), meaning: text.slice(meaning.from, meaning.to), plural, ...more });
+  }
+  if (facts.limits) {
+    const [first] = facts.quantities;
+    make('figure', ranges, text, { quantity: { value: first.value, unit: first.unit, dimension: first.dimension, text: text.slice(first.from, first.to), from: first.from, to: first.to, worded: first.worded }, ...more });
+  }
+  if (facts.warning) make('warning', ranges, text, more);
+  if (facts.reason) make('reason', ranges, text, more);
+  if (facts.example) make('example', ranges, text, more);
+  if (facts.tip) make('tip', ranges, text, more);
+  if (facts.comparison) make('comparison', ranges, text, more);
+}
+
+function leaning(facts: SentenceFacts): Pick<Claim, 'leaning'> {
+  const reason = facts.leaning ?? (facts.pointsWithin ? 'points-within' : undefined);
+  return reason ? { leaning: reason } : {};
+}
+
+function ruleParts(text: string, { rule }: SentenceFacts): Pick<Claim, 'rule'> {
+  if (!rule) return {};
+  const { strength, negative, person, subject, modal, action, condition } = rule;
+  const cut = (range: { from: number; to: number }) => text.slice(range.from, range.to).trim();
+  return {
+    rule: {
+      strength, negative, person, action: cut(action),
+      ...(subject && { subject: cut(subject) }),
+      ...(modal && { modal: cut(modal) }),
+      ...(condition && { condition: { text: cut(condition), word: condition.word, leading: condition.leading } }),
+    },
+  };
+}
+
+const OPEN_LEAD_IN = /\b(?:must|must not|shall|should|should not|may|may not|can|have to|need to|never|always)\s*:$/i;
+
+/**
+ * A list item under a lead-in that ends in a word of obligation ("The approver must:") is one claim over both. An
+ * item that begins with a verb then makes a whole sentence with it.
+ */
+function withLeadIn(passage: Passage, own: readonly Sentence[], byId: ReadonlyMap<string, Passage>, pack: LanguagePack): { facts: SentenceFacts; ranges: PassageRange[]; text: string } | undefined {
+  const leadIn = passage.leadIn ? byId.get(passage.leadIn) : undefined;
+  if (!leadIn || passage.kind !== 'item' || !pack.facts || !pack.tags || own.length === 0) return undefined;
+  const lead = pack.sentences(leadIn.text).pop();
+  const leadText = lead && leadIn.text.slice(lead.from, lead.to);
+  if (!lead || !leadText || !OPEN_LEAD_IN.test(leadText) || leadText.length > 160) return undefined;
+  const [first] = own;
+  const item = first.text.replace(/(?:,?\s+(?:and|or))?[;,.]?$/, '');
+  const text = `${leadText.slice(0, -1).trimEnd()} ${item.charAt(0).toLowerCase()}${item.slice(1)}.`;
+  const tags: TaggedWord[] = pack.tags(text);
+  const facts = pack.facts(text, tags);
+  return { facts, ranges: [{ id: leadIn.id, from: lead.from, to: lead.to }, { id: passage.id, from: first.from, to: first.to }], text };
+}
+
+const STEPS_LEAD_IN = /\b(?:steps?|procedure|as follows|do the following|in this order|proceed|follow(?:ing)? (?:these|the|this))\b|^(?:to|in order to|when|if|before|after)\b.*:$/i;
+
+/** Lists that tell how to do something, in order: numbered, or under a steps lead-in, with items that mostly tell the reader to act. */
+export function stepListsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>): Set<string> {
+  const byId = new Map(source.passages.map((passage) => [passage.id, passage]));
+  const lists = new Map<string, Passage[]>();
+  for (const passage of source.passages) {
+    if (passage.list && !passage.list.continued && passage.list.depth === 0) lists.set(passage.list.id, [...(lists.get(passage.list.id) ?? []), passage]);
+  }
+  return new Set(
+    [...lists].filter(([, items]) => {
+      const acting = items.filter((item) => sentences.get(item.id)?.[0]?.facts?.imperative).length;
+      const leadIn = items[0].leadIn ? byId.get(items[0].leadIn)?.text ?? '' : '';
+      const ordered = items[0].list!.ordered;
+      return items.length >= 2 && acting >= items.length * 0.6 && (ordered || STEPS_LEAD_IN.test(leadIn));
+    }).map(([id]) => id),
+  );
+}
+
+function unquoted(text: string): string {
+  return text.replace(/^["“‘'](.*)["”’']$/, '$1');
+}
+
+/** A term as it stands inside a sentence: a capital that only began its sentence or entry goes, one of a name stays. */
+function asWord(term: string, pack: LanguagePack): string {
+  const words = term.split(' ');
+  const [first] = words;
+  if (!/^\p{Lu}[\p{Ll}-]+$/u.test(first)) return term;
+  const common = words.length > 1 ? words.slice(1).every((word) => /^\p{Ll}/u.test(word)) : pack.commonness(first.toLowerCase()) !== undefined;
+  return common ? first.toLowerCase() + term.slice(first.length) : term;
+}

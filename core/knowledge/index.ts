@@ -1,0 +1,36 @@
+import type { LanguagePack } from '../language/pack';
+import { allSections, type Passage, type Source } from '../source/source';
+import type { Claim } from './claim';
+import { claimsOf, stepListsOf } from './claims';
+import { sentencesOf, type Sentence } from './sentences';
+import { termsOf, type Term } from './terms';
+
+export type { Claim, ClaimKind } from './claim';
+export type { Sentence } from './sentences';
+export type { Term } from './terms';
+
+/** What is understood of one source. */
+export interface Knowledge {
+  source: Source;
+  pack: LanguagePack;
+  passages: Map<string, Passage>;
+  sentences: Map<string, Sentence[]>;
+  claims: Claim[];
+  /** Ids of lists that tell steps. */
+  stepLists: Set<string>;
+}
+
+/** Reads a source for what it claims. */
+export function understand(source: Source, pack: LanguagePack): Knowledge {
+  const sentences = sentencesOf(source, pack);
+  const passages = new Map(source.passages.map((passage) => [passage.id, passage]));
+  return { source, pack, passages, sentences, claims: claimsOf(source, sentences, pack), stepLists: stepListsOf(source, sentences) };
+}
+
+/** The terms of several sources together, heaviest first. All of one language. */
+export function commonTerms(knowledge: readonly Knowledge[]): Term[] {
+  if (knowledge.length === 0) return [];
+  const sentences = knowledge.flatMap((each) => [...each.sentences.values()].flat());
+  const headings = knowledge.flatMap((each) => allSections(each.source.root).slice(1).map((section) => section.title));
+  return termsOf(sentences, headings, knowledge.flatMap((each) => each.claims), knowledge[0].pack);
+}

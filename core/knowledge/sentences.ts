@@ -1,0 +1,45 @@
+import type { LanguagePack, SentenceFacts, TaggedWord } from '../language/pack';
+import { roughWords } from '../source/assemble';
+import type { Passage, Source } from '../source/source';
+
+/** A sentence of a passage, with what the language pack sees in it. */
+export interface Sentence {
+  passage: Passage;
+  /** Its place in the passage: characters, and the how-manieth sentence. */
+  from: number;
+  to: number;
+  index: number;
+  text: string;
+  words: number;
+  stems: string[];
+  tags: TaggedWord[];
+  facts?: SentenceFacts;
+  /** Mostly names, symbols or program text: no prose to teach from. */
+  technical: boolean;
+}
+
+/** All sentences of a source by passage. Code has none; a table row is one. */
+export function sentencesOf(source: Source, pack: LanguagePack): Map<string, Sentence[]> {
+  const found = new Map<string, Sentence[]>();
+  for (const passage of source.passages) {
+    if (passage.kind === 'code') continue;
+    const ranges = passage.kind === 'row' ? [{ from: 0, to: passage.text.length }] : pack.sentences(passage.text);
+    found.set(passage.id, ranges.map((range, index) => sentenceAt(passage, range, index, pack)));
+  }
+  return found;
+}
+
+function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }, index: number, pack: LanguagePack): Sentence {
+  const text = passage.text.slice(from, to);
+  // A row is cells, not a sentence, and nothing but its figures is looked for in it.
+  const tags = pack.tags && passage.kind !== 'row' && text.length < 1500 ? pack.tags(text) : [];
+  const facts = pack.facts && text.length < 1500 ? pack.facts(text, tags) : undefined;
+  return { passage, from, to, index, text, words: roughWords(text), stems: pack.stems(text), tags, ...(facts && { facts }), technical: isTechnical(text) };
+}
+
+/** More symbols than prose has. */
+export function isTechnical(text: string): boolean {
+  const letters = text.match(/[\p{L}\s]/gu)?.length ?? 0;
+  const symbols = text.match(/[{}[\]<>=|\\;$#@^~*_/+]/g)?.length ?? 0;
+  return symbols > 0.09 * letters || /\b[a-z]+\([a-z]*\)\s*[;{]|&&|\|\||=>|[<>]{2}|\s--?[a-z]\S*\s--?[a-z]/.test(text);
+}

@@ -1,0 +1,23 @@
+/** Parts of documents that teach nothing, by their titles, in the languages we read. */
+const TITLES: [string, RegExp][] = [
+  ['contents', /^(table of )?contents$|^inhalt(sverzeichnis)?$|^table des matières$|^sommaire$|^índice( general)?$|^contenido$|^list of (figures|tables|examples)$|^(abbildungs|tabellen)verzeichnis$|^目次$/i],
+  ['legal', /^(copyright|licen[cs]e|legal( notice| note)?s?|trademarks?|disclaimer|imprint|impressum|lizenz|mentions légales|licencia|colophon)\b|^copyright ©|\b(urheberrecht|licence)\b.{0,20}$|\blicense$|©/i],
+  ['thanks', /^(acknowledge?ments?|thanks|credits|contributors?|dedication|authors?|about the authors?|danksagung(en)?|remerciements|agradecimientos|autor(en)?|auteurs?|autores)$/i],
+  ['history', /^(change ?log|changelog\b.*|revision history|version history|history of changes|changelog\/history|release notes|document history|änderungsprotokoll|historique( des versions)?|historial)$|^(changes|changelog)\b.*\b(version|history|\d)/i],
+  ['index', /^(general |subject )?index$|^stichwortverzeichnis$|^index alphabétique$|^indices( and tables)?$|^glossary index$/i],
+  ['references', /^(references|bibliography|further reading|see also|external links|related (documents|links)|literatur(verzeichnis)?|siehe auch|références|bibliographie|voir aussi|referencias|bibliografía|véase también)$/i],
+  ['about', /^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo|questions\??)$/i],
+];
+
+/** Which kind of boilerplate a title heads; undefined when it heads matter to teach. */
+export function boilerplateKind(title: string): string | undefined {
+  const bare = title.trim().replace(/[.:]+$/, '');
+  return TITLES.find(([, pattern]) => pattern.test(bare))?.[0];
+}
+
+const GENERIC = /^(introduction|overview|purpose|scope|general( information)?|background|requirements?|procedures?|rationale|notes?|details?|specific options?|description|summary|conclusion|examples?|options?|usage|definitions?|terminology|basics|main|other|miscellaneous|common errors|limitations|further information|einführung|einleitung|überblick|allgemeines|grundlagen|übersicht|beschreibung|beispiele?|introduction|présentation|généralités|aperçu|description|exemples?|introducción|resumen|generalidades|descripción|ejemplos?|anexo|annex|appendix|slide \d+|abstract)$/i;
+
+/** Titles that say nothing without the one above them. */
+export function isGenericTitle(title: string): boolean {
+  return GENERIC.test(title.trim());
+}

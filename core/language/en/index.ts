@@ -1,0 +1,61 @@
+import { labelsFor } from '../labels';
+import type { LanguagePack, SentenceFacts, TaggedWord } from '../pack';
+import { segmentSentences } from '../segment';
+import { wordsFor } from '../words';
+import { isImperative } from './clauses';
+import { definitionOf } from './definitions';
+import { fleschKincaid } from './grade';
+import { leaningOf, pointsWithin } from './leaning';
+import { wordList, type Lexicon } from './lexicon';
+import { englishObjectives } from './objectives';
+import { englishQuestions } from './questions';
+import { quantitiesOf } from './quantities';
+import { bracketedReferences } from './references';
+import { ruleOf } from './rules';
+
+const WARNING = /^(?:warning|caution|danger|beware|be careful|take care|never|do not|don't)\b|\b(?:otherwise|or else|danger(?:ous)?|hazard|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|risk of|must (?:never|not)|may not|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
+const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|\bthe reason\b|\b(?:due|owing) to\b/i;
+const EXAMPLE = /^(?:for example|for instance|as an example|example:|in one (?:case|\w+)|a (?:typical|recent|good|simple) example|last (?:year|month|week|winter|summer|spring|autumn))\b|\b(?:for example|for instance)\b/i;
+const TIP = /^(?:tip|hint)\b|^it (?:helps|is (?:a good idea|best|useful|worth|wise|helpful|easier))\b|^(?:a good way|the easiest way|the best way|a simple way|try to)\b/i;
+const COMPARISON = /\b(?:whereas|in contrast|by contrast|unlike|compared (?:with|to)|on the other hand|as opposed to|rather than|in comparison|differs? from|the difference between)\b|,\s+while\b/i;
+const LIMIT = /\b(?:at least|at most|up to|no more than|not more than|no less than|not exceed|exceeds?|within|less than|more than|fewer than|longer than|shorter than|earlier than|later than|maximum|minimum|limit(?:ed)?|until|every|per|each|exactly|above|below|under|over|after|for|by)\b/i;
+
+/** The English pack. `lexicon` is the word list that ships with the app, `tags` a part-of-speech tagger. */
+export function englishPack(language: string, lexicon: Lexicon, tags: (text: string) => TaggedWord[]): LanguagePack {
+  const words = wordList(lexicon);
+  return {
+    code: language,
+    understands: true,
+    sentences: (text) => segmentSentences(text, 'en'),
+    ...wordsFor('en'),
+    commonness: words.commonness,
+    tags,
+    facts: (sentence, tagged): SentenceFacts => {
+      const count = sentence.split(/\s+/).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
+      const leaning = leaningOf(sentence, count);
+      const rule = ruleOf(sentence, tagged, words);
+      const definition = definitionOf(sentence, tagged);
+      const quantities = quantitiesOf(sentence);
+      return {
+        words: count,
+        ...(leaning && { leaning }),
+        pointsWithin: pointsWithin(sentence),
+        ...(rule && { rule }),
+        ...(definition && { definition }),
+        quantities,
+        limits: quantities.length > 0 && (LIMIT.test(sentence) || rule !== undefined),
+        warning: WARNING.test(sentence),
+        reason: REASON.test(sentence),
+        example: EXAMPLE.test(sentence),
+        tip: TIP.test(sentence),
+        comparison: COMPARISON.test(sentence),
+        imperative: isImperative(sentence, tagged, words),
+      };
+    },
+    references: bracketedReferences,
+    grade: fleschKincaid,
+    objectives: englishObjectives,
+    questions: englishQuestions,
+    labels: labelsFor('en'),
+  };
+}

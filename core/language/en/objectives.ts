@@ -1,0 +1,63 @@
+import type { ObjectiveWording, ObjectiveWords } from '../pack';
+
+/** "To claim your expenses, follow these steps:" -> carry out: claim your expenses. */
+function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
+  const match = /^(?:in order )?to ([a-z][^,:]{6,80}?)(?:,\s+.*)?:$/i.exec(leadIn) ?? /^(?:if|when) (?:you (?:want|need|have) to) ([a-z][^,:]{6,80}?),.*:$/i.exec(leadIn);
+  if (!match || /\b(?:this|that|these|those|it|them|following|above|below)\b/i.test(match[1])) return undefined;
+  return { verb: 'carry-out', level: 'apply', object: match[1], text: `${upper(match[1])}, step by step` };
+}
+
+/** What a learner does with the matter under a title, worded by the kind of title. */
+function fromTitle(title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
+  const bare = title.replace(/[?.!]+$/, '');
+  const question = /^(?:how|what|why|who|where|which|when)\b/i.test(bare) && /\?$/.test(title);
+  if (/^(?:how|what|why|where|which)\b/i.test(bare) && !question) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain ${lower(bare)}` };
+  if (/^who\b/i.test(bare) && !question) return { verb: 'state', level: 'recall', object: lower(bare), text: `State ${lower(bare)}` };
+  if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'rules') {
+    return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules that hold ${lower(bare)}` };
+  }
+  if (/^(?:when|if|before|after|during|while|once)\b/i.test(bare)) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain what happens ${lower(bare)}` };
+  if (!isNounPhrase(bare)) return undefined;
+  switch (kind) {
+    case 'steps':
+      return { verb: 'carry-out', level: 'apply', object: lower(bare), text: /^[a-z]+ing\b/i.test(bare) ? `Carry out the steps of ${lower(bare)}` : `Carry out the steps for ${lower(bare)}` };
+    case 'rules':
+      return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules for ${lower(bare)}` };
+    case 'figures':
+      return { verb: 'state', level: 'recall', object: lower(bare), text: `State the limits and figures for ${lower(bare)}` };
+    default:
+      return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain the main points of ${lower(bare)}` };
+  }
+}
+
+/** "a journey is delayed …" under "if" -> decide what to do. */
+function fromCondition(condition: string): ObjectiveWords | undefined {
+  const bare = condition.replace(/^(if|when|whenever|once|in case)\s+/i, '').replace(/[,\s]+$/, '');
+  const words = bare.split(/\s+/).length;
+  if (words < 3 || words > 16 || /\b(?:this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
+  return { verb: 'decide', level: 'decide', object: 'what to do', condition: `when ${lower(bare)}`, text: `Decide what to do when ${lower(bare)}` };
+}
+
+/** A defined term. */
+function fromTerm(term: string, plural: boolean): ObjectiveWords {
+  const article = plural || /^\p{Lu}/u.test(term) || /s$/.test(term) ? '' : /^[aeiou]/i.test(term) ? 'an ' : 'a ';
+  const text = article ? `Explain what ${article}${term} is` : `Explain what “${term}” means`;
+  return { verb: 'explain', level: 'recall', object: term, text };
+}
+
+function isNounPhrase(title: string): boolean {
+  return !/["“”]|\b(?:is|are|was|were|has|have|do|does|did|must|should|can|may|will|I|you|we|it)\b/i.test(title) && !/[:;?!]/.test(title) && title.split(' ').length <= 10;
+}
+
+function upper(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function lower(text: string): string {
+  const first = /^\S+/.exec(text)?.[0] ?? '';
+  if (!/^\p{Lu}\p{Ll}+[,']?$/u.test(first) || /^\S+\s+\p{Lu}\p{Ll}+/u.test(text)) return text;
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
+/** Objectives in English. */
+export const englishObjectives: ObjectiveWording = { fromStepsLeadIn, fromTitle, fromCondition, fromTerm };

@@ -1,0 +1,143 @@
+/** Everything that depends on a language stands behind these types; the rest of the core asks, and never knows words itself. */
+
+/** Characters `from` to `to` of a text. */
+export interface Range {
+  from: number;
+  to: number;
+}
+
+export type Strength = 'must' | 'should' | 'may';
+
+/** A number with its unit, as a sentence says it. */
+export interface Quantity extends Range {
+  value: number;
+  /** The unit in one form for all its spellings ("day", "workday", "GBP", "percent"). */
+  unit: string;
+  /** Units of one dimension can stand in for each other in a wrong answer. */
+  dimension: string;
+  /** The number alone. */
+  number: Range;
+  /** Written as a word ("ten"). */
+  worded: boolean;
+}
+
+/** Who must, should or may do what, and when. All ranges are of the sentence. */
+export interface RuleFacts {
+  strength: Strength;
+  negative: boolean;
+  /** Absent when the sentence tells the reader ("Check every delivery"). */
+  subject?: Range;
+  /** The reader, a person or a group: somebody who can act. */
+  person: boolean;
+  /** The words of obligation; absent in the imperative. */
+  modal?: Range;
+  /** What to do, from the verb to the end of its clause. */
+  action: Range;
+  condition?: Range & { word: string; leading: boolean };
+}
+
+export interface DefinitionFacts {
+  term: Range;
+  /** What the term is said to be, without "is". */
+  meaning: Range;
+  plural: boolean;
+}
+
+/** Why a sentence cannot stand without another. */
+export type Leaning =
+  /** It begins with a word that points back ("This", "They"). */
+  | 'points-back'
+  /** It begins by joining on ("However", "For example"). */
+  | 'joins-on'
+  /** It sends the reader elsewhere ("see section 3", "as shown below"). */
+  | 'points-elsewhere'
+  /** It speaks of the document it stands in ("this manual"). */
+  | 'about-document'
+  | 'too-short'
+  | 'too-long'
+  | 'not-a-sentence';
+
+export interface SentenceFacts {
+  words: number;
+  leaning?: Leaning;
+  /** Has a word like "this" or "it" further on whose meaning may lie outside. */
+  pointsWithin: boolean;
+  rule?: RuleFacts;
+  definition?: DefinitionFacts;
+  quantities: Quantity[];
+  /** A figure that limits something ("at least", "within"). */
+  limits: boolean;
+  warning: boolean;
+  reason: boolean;
+  example: boolean;
+  tip: boolean;
+  comparison: boolean;
+  /** Begins with a verb that tells the reader to act. */
+  imperative: boolean;
+}
+
+export interface TaggedWord extends Range {
+  text: string;
+  /** Universal part-of-speech tag: NOUN, PROPN, VERB, ADJ ... */
+  tag: string;
+}
+
+/** What a language needs to be worked with. */
+export interface LanguagePack {
+  code: string;
+  /** Rules, definitions, figures and questions are drafted; otherwise outline, extract and coverage only. */
+  understands: boolean;
+  sentences(text: string): Range[];
+  /** Content words brought to their stems, in order; stop words left out. */
+  stems(text: string): string[];
+  /** All words with their stems, for finding them again. */
+  stemmedWords(text: string): (Range & { stem: string })[];
+  /** How common a word is, on the Zipf scale (1 rare to 7 very common); undefined when unknown. */
+  commonness(word: string): number | undefined;
+  /** Parts of speech; only where the language is understood. */
+  tags?(text: string): TaggedWord[];
+  facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
+  /** Stretches of a sentence that only send the reader elsewhere and can go. */
+  references?(sentence: string): Range[];
+  /** Grade of school years a text asks for; undefined where no published formula is at hand. */
+  grade?(text: string): number;
+  /** Words for objectives; only where the language is understood. */
+  objectives?: ObjectiveWording;
+  /** Words for questions; only where the language is understood. */
+  questions?: QuestionWording;
+  labels: Labels;
+}
+
+/** Words of an objective: the whole sentence, and the object of its verb. */
+export interface ObjectiveWords {
+  verb: 'carry-out' | 'apply' | 'decide' | 'explain' | 'choose' | 'state';
+  level: 'recall' | 'apply' | 'decide';
+  object: string;
+  condition?: string;
+  text: string;
+}
+
+/** Each gives undefined when no good sentence can be made. */
+export interface ObjectiveWording {
+  fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined;
+  fromTitle(title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined;
+  fromCondition(condition: string): ObjectiveWords | undefined;
+  fromTerm(term: string, plural: boolean): ObjectiveWords | undefined;
+}
+
+export interface QuestionWording {
+  /** The question after a condition: who does what, by the strength of the rule. */
+  afterCondition(condition: string, subject: string | undefined, strength: Strength, negative: boolean): string | undefined;
+  /** Which term has this meaning. */
+  whichTerm(meaning: string, plural: boolean): string;
+  /** Which figure belongs into the gap of a sentence. */
+  whichFigure(sentenceWithGap: string): string;
+}
+
+/** Words that the engine puts on a learner's page by itself. */
+export interface Labels {
+  language: string;
+  summary: string;
+  keyTerms: string;
+  and: string;
+}

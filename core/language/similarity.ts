@@ -1,0 +1,55 @@
+/** Share of stems that two lists have in common (Jaccard), 0 to 1. */
+export function overlap(a: Iterable<string>, b: Iterable<string>): number {
+  const left = new Set(a);
+  const right = new Set(b);
+  if (left.size === 0 || right.size === 0) return 0;
+  let shared = 0;
+  for (const stem of left) if (right.has(stem)) shared++;
+  return shared / (left.size + right.size - shared);
+}
+
+/** Share of the first list's stems that the second has too, 0 to 1. */
+export function contained(part: Iterable<string>, whole: Iterable<string>): number {
+  const left = new Set(part);
+  const right = new Set(whole);
+  if (left.size === 0) return 0;
+  let shared = 0;
+  for (const stem of left) if (right.has(stem)) shared++;
+  return shared / left.size;
+}
+
+/**
+ * Ranks documents (lists of stems) against a query by Okapi BM25 (k1 1.2, b 0.75; Robertson and Zaragoza 2009).
+ */
+export class Bm25 {
+  private readonly postings = new Map<string, { document: number; count: number }[]>();
+  private readonly lengths: number[] = [];
+
+  constructor(documents: readonly (readonly string[])[]) {
+    documents.forEach((stems, document) => {
+      this.lengths.push(stems.length);
+      const counts = new Map<string, number>();
+      for (const stem of stems) counts.set(stem, (counts.get(stem) ?? 0) + 1);
+      for (const [stem, count] of counts) {
+        const list = this.postings.get(stem);
+        if (list) list.push({ document, count });
+        else this.postings.set(stem, [{ document, count }]);
+      }
+    });
+  }
+
+  /** Documents with their scores, best first; those without a common stem are left out. */
+  rank(query: readonly string[]): { document: number; score: number }[] {
+    const mean = this.lengths.reduce((sum, length) => sum + length, 0) / Math.max(1, this.lengths.length);
+    const scores = new Map<number, number>();
+    for (const stem of new Set(query)) {
+      const list = this.postings.get(stem) ?? [];
+      const idf = Math.log(1 + (this.lengths.length - list.length + 0.5) / (list.length + 0.5));
+      for (const { document, count } of list) {
+        const weight = (idf * count * 2.2) / (count + 1.2 * (0.25 + (0.75 * this.lengths[document]) / mean));
+        scores.set(document, (scores.get(document) ?? 0) + weight);
+      }
+    }
+    return [...scores].map(([document, score]) => ({ document, score })).sort((a, b) => b.score - a.score || a.document - b.document);
+  }
+}

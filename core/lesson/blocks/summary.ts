@@ -1,0 +1,34 @@
+import type { Block } from '../../course/blocks';
+import { idFrom } from '../../course/id';
+import type { Piece, UsedSentence } from '../piece';
+import { edited, type Matter } from '../pieces';
+import { richSentence } from '../rich';
+
+const LEAST_WORDS = 260;
+const LONGEST_POINT = 28;
+const WORTH = { definition: 3, rule: 2.5, warning: 2.5, figure: 2 } as const;
+
+/** Two to four sentences worth taking along from a longer lesson: its strongest rules, definitions and figures that stand alone. None for short lessons. */
+export function summaryOf(pieces: readonly Piece[], matter: Matter, place: string): Block | undefined {
+  const words = pieces.reduce((sum, piece) => sum + piece.words, 0);
+  if (words < LEAST_WORDS) return undefined;
+  const candidates = pieces.flatMap((piece, order) =>
+    piece.kind !== 'sentence' ? [] : piece.items.flatMap((item) => item.sentences).flatMap((used) => {
+      const score = worthOf(used, matter);
+      return score > 0 ? [{ used, order, score }] : [];
+    }));
+  const best = candidates.sort((a, b) => b.score - a.score || a.order - b.order).slice(0, Math.min(4, Math.floor(words / 110)));
+  if (best.length < 2) return undefined;
+  const id = idFrom('b', place);
+  return { id, kind: 'summary', body: { points: best.sort((a, b) => a.order - b.order).map(({ used }) => richSentence(used, id)) } };
+}
+
+function worthOf(used: UsedSentence, matter: Matter): number {
+  const { sentence } = used;
+  const { facts } = sentence;
+  if (!facts || facts.leaning || facts.pointsWithin || facts.words > LONGEST_POINT || facts.words < 6 || /[?:]$/.test(edited(used))) return 0;
+  const kinds = (matter.claims.get(sentence.passage.id) ?? [])
+    .filter((claim) => claim.ranges.some((range) => range.from >= sentence.from && range.to <= sentence.to))
+    .map((claim) => WORTH[claim.kind as keyof typeof WORTH] ?? 0);
+  return kinds.length === 0 ? 0 : Math.max(...kinds) + (kinds.length - 1) * 0.2;
+}

@@ -1,0 +1,82 @@
+import type { Block } from '../course/blocks';
+import { idFrom } from '../course/id';
+import type { RichText } from '../course/rich-text';
+import type { Unit } from '../outline';
+import { cleanTitle } from '../outline/titles';
+import { FROM_PIECE } from './blocks/kinds';
+import { summaryOf } from './blocks/summary';
+import type { Piece, UsedSentence } from './piece';
+import type { Matter } from './pieces';
+import { richSentences } from './rich';
+
+/** A lesson's page without its checks, and where each section of it ends. */
+export interface Page {
+  blocks: Block[];
+  /** For each section of the unit: index behind its last block; undefined when nothing of it was taken. */
+  ends: (number | undefined)[];
+  passages: string[];
+}
+
+/** Makes a lesson's blocks of chosen pieces, in the order of the source: headings where sections change, paragraphs, lists, callouts. */
+export function composePage(lesson: { id: string; title: string }, unit: Unit, pieces: readonly Piece[], chosen: readonly number[], matter: Matter, courseTitle: string): Page {
+  const blocks: Block[] = [];
+  const ends: (number | undefined)[] = [];
+  const place = (...parts: (string | number)[]) => `${lesson.id}/${parts.join('/')}`;
+  const sections = [...new Set(chosen.map((index) => pieces[index].section))];
+  let section = -1;
+  for (let at = 0; at < chosen.length;) {
+    const piece = pieces[chosen[at]];
+    if (piece.section !== section) {
+      section = piece.section;
+      const title = sectionTitle(unit, section, lesson.title, courseTitle, sections.length);
+      if (title) blocks.push({ id: idFrom('b', place('h', section)), kind: 'heading', body: { level: 2, text: [{ type: 'text', text: title }] } });
+    }
+    if (piece.kind === 'sentence') {
+      const [{ passage }] = piece.items;
+      const run: UsedSentence[] = [];
+      while (at < chosen.length && pieces[chosen[at]].kind === 'sentence' && pieces[chosen[at]].items[0].passage === passage) run.push(...pieces[chosen[at++]].items[0].sentences);
+      blocks.push(paragraph(run, place('p', passage.id, run[0].sentence.index)));
+    } else {
+      if (piece.lead) blocks.push(paragraph([piece.lead], place('lead', piece.lead.sentence.passage.id)));
+      blocks.push(...FROM_PIECE[piece.kind](piece, place(piece.kind, piece.items[0].passage.id), matter));
+      at++;
+    }
+    ends[section] = blocks.length;
+  }
+  const used = chosen.flatMap((index) => [...(pieces[index].lead ? [pieces[index].lead!.sentence.passage.id] : []), ...pieces[index].items.map((item) => item.passage.id)]);
+  const summary = summaryOf(chosen.map((index) => pieces[index]), matter, place('summary'));
+  if (summary) blocks.push(summary);
+  return { blocks: joinedParagraphs(blocks), ends, passages: [...new Set(used)] };
+}
+
+function paragraph(sentences: readonly UsedSentence[], place: string): Block {
+  const id = idFrom('b', place);
+  const text: RichText = richSentences(sentences, id);
+  const [{ sentence }] = sentences;
+  const { callout } = sentence.passage;
+  if (callout) return { id, kind: 'callout', body: { tone: callout, paragraphs: [text] } };
+  if (sentence.facts?.example && sentence.index === 0 && sentences.length > 1) return { id, kind: 'callout', body: { tone: 'example', paragraphs: [text] } };
+  return { id, kind: 'text', body: { text } };
+}
+
+/** Neighbouring callouts of one tone are one. */
+function joinedParagraphs(blocks: readonly Block[]): Block[] {
+  const joined: Block[] = [];
+  for (const block of blocks) {
+    const last = joined.at(-1);
+    if (block.kind === 'callout' && last?.kind === 'callout' && last.body.tone === block.body.tone) {
+      joined[joined.length - 1] = { ...last, body: { ...last.body, paragraphs: [...last.body.paragraphs, ...block.body.paragraphs] } };
+    } else joined.push(block);
+  }
+  return joined;
+}
+
+/** The heading over a section's part; none where it would only repeat the lesson's title. */
+function sectionTitle(unit: Unit, section: number, lessonTitle: string, courseTitle: string, sections: number): string | undefined {
+  const { title } = unit.sections[section];
+  const clean = cleanTitle(title, [], courseTitle);
+  const same = clean.toLowerCase() === lessonTitle.toLowerCase() || lessonTitle.toLowerCase() === title.toLowerCase();
+  const repeated = section > 0 && unit.sections[section - 1].title === title && unit.sections[section - 1].id === unit.sections[section].id;
+  if (same || repeated || (sections === 1 && (lessonTitle.toLowerCase().includes(clean.toLowerCase()) || section === 0))) return undefined;
+  return clean;
+}

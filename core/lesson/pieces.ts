@@ -1,0 +1,225 @@
+import type { Claim, Knowledge, Sentence } from '../knowledge';
+import { glossaryEntry } from '../knowledge/glossary';
+import type { Unit } from '../outline';
+import { roughWords } from '../source/assemble';
+import type { Passage } from '../source/source';
+import type { Piece, UsedSentence } from './piece';
+
+/** What pieces are made with. */
+export interface Matter {
+  /** The knowledge that a passage belongs to. */
+  of(passageId: string): Knowledge;
+  claims: ReadonlyMap<string, Claim[]>;
+  /** Sentences left out because another place says the same, as "passage/index". */
+  said: ReadonlySet<string>;
+  /** Stems of what the audience knows: definitions of it are left out. */
+  known: readonly string[][];
+}
+
+const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step: 2.6, warning: 2.4, figure: 1.6, comparison: 1.5, tip: 1.8, reason: 1.2, example: 1 };
+const LONGEST_TABLE = 30;
+const LONGEST_CODE = 25;
+const FIRST_PERSON = /\b(?:I|I'm|I've|I'd|I'll|me|my|mine|myself)\b/;
+
+/** Cuts a unit's passages into pieces, in order. What cannot be taught from (technical, pointing elsewhere) is not among them. */
+export function piecesOf(unit: Unit, matter: Matter): Piece[] {
+  const pieces: Piece[] = [];
+  unit.sections.forEach((section, at) => {
+    const passages = section.passages.map((id) => matter.of(id).passages.get(id)!);
+    let last = -1;
+    for (let index = 0; index < passages.length;) {
+      const group = groupFrom(passages, index);
+      const made = piecesOfGroup(group, passages[index - 1], at, matter, pieces, last);
+      for (const piece of made) {
+        pieces.push(piece);
+        last = pieces.length - 1;
+      }
+      // What nothing could be made of breaks the thread: the next cannot lean on what stood before it.
+      if (made.length === 0 && group[0].kind !== 'footnote' && group[0].kind !== 'caption') last = -1;
+      index += group.length;
+    }
+  });
+  return pieces;
+}
+
+/** Passages that belong together: one list, one table, or one passage alone. */
+function groupFrom(passages: readonly Passage[], start: number): Passage[] {
+  const first = passages[start];
+  const same = (passage: Passage) =>
+    (first.list !== undefined && passage.list?.id === first.list.id) ||
+    (first.table !== undefined && passage.table?.id === first.table.id) ||
+    (first.kind === 'definition' && passage.kind === 'definition');
+  let end = start + 1;
+  while (end < passages.length && same(passages[end])) end++;
+  return passages.slice(start, end);
+}
+
+function piecesOfGroup(group: Passage[], before: Passage | undefined, section: number, matter: Matter, pieces: readonly Piece[], last: number): Piece[] {
+  const [first] = group;
+  const knowledge = matter.of(first.id);
+  if (first.kind === 'footnote' || first.kind === 'caption') return [];
+  if (first.kind === 'code') {
+    const lines = first.text.split('\n').length;
+    const lead = leadOf(first, before, knowledge);
+    if (lines > LONGEST_CODE || (!lead && last < 0)) return [];
+    return [{ kind: 'code', section, ...(lead?.used && { lead: lead.used }), items: [{ passage: first, sentences: [] }], words: Math.ceil(lines * 3) + (lead?.used?.sentence.words ?? 0), weight: 1.2, ...(lead?.used ? needsOf(lead.used, last) : { needs: last }) }];
+  }
+  if (first.list || first.table || first.kind === 'definition') {
+    const piece = groupPiece(group, before, section, matter, last);
+    return piece ? [piece] : [];
+  }
+  return sentencePieces(first, section, matter, pieces, last);
+}
+
+function groupPiece(group: Passage[], before: Passage | undefined, section: number, matter: Matter, last: number): Piece | undefined {
+  const [first] = group;
+  const knowledge = matter.of(first.id);
+  const lead = leadOf(first, before, knowledge);
+  if (lead && !lead.used) return undefined;
+  const items = group
+    .filter((passage) => passage.kind !== 'code' || passage.text.split('\n').length <= LONGEST_CODE)
+    .map((passage) => ({ passage, sentences: passage.kind === 'code' ? [] : itemSentences(passage, knowledge) }))
+    .filter((item) => item.passage.kind === 'code' || item.sentences.length > 0);
+  if (items.length === 0) return undefined;
+  const entries = items.filter((item) => glossaryEntry(item.passage, knowledge.passages));
+  const kind: Piece['kind'] = first.table ? 'table' : entries.length === items.length ? 'terms' : first.list && knowledge.stepLists.has(first.list.id) ? 'steps' : 'list';
+  if (kind === 'table' && (items.length > LONGEST_TABLE || items.length < 2)) return undefined;
+  if (kind === 'list' && items.length === 1 && first.kind !== 'definition' && !lead) return sentencePieces(first, section, matter, [], last)[0];
+  const shown = kind === 'terms' ? items.filter((item) => !isKnown(glossaryEntry(item.passage, knowledge.passages)!.term, matter, knowledge)) : items;
+  if (shown.length === 0) return undefined;
+  const sentences = shown.flatMap((item) => item.sentences);
+  // Fragments without a lead-in say nothing unless the heading or the sentence before introduces them.
+  const fragments = kind === 'list' && shown.filter((item) => /[.!?]["'”)]*$/.test(item.passage.text)).length < shown.length * 0.5;
+  const leaning = lead?.used ? needsOf(lead.used, last) : fragments && last >= 0 ? { needs: last } : {};
+  const words = sentences.reduce((sum, used) => sum + wordsOf(used), 0) + (lead?.used ? wordsOf(lead.used) : 0);
+  const weight = (kind === 'table' ? 2.2 : 0.8) + Math.max(...shown.map((item) => worth(item.sentences.map((used) => used.sentence), matter))) + Math.min(1.5, 0.15 * shown.length);
+  return { kind, section, ...(lead?.used && { lead: lead.used }), items: shown, words, weight, ...leaning };
+}
+
+/** The sentence that introduces a group: `used` is absent when there is one that cannot be shown. */
+function leadOf(first: Passage, before: Passage | undefined, knowledge: Knowledge): { used?: UsedSentence } | undefined {
+  const leadIn = first.leadIn && before?.id === first.leadIn ? before : undefined;
+  if (!leadIn || leadIn.kind === 'item') return undefined;
+  const sentence = (knowledge.sentences.get(leadIn.id) ?? []).at(-1);
+  if (!sentence) return undefined;
+  const used = usable(sentence, knowledge);
+  if (used) return { used };
+  // "The following …:" points at the very list that is shown under it.
+  const leaning = sentence.facts?.leaning;
+  const here = /\b(?:the following|as follows|these|this|below)\b/i.test(sentence.text) && !/\b(?:section|chapter|page|document|manual)\b/i.test(sentence.text);
+  if (!sentence.technical && (leaning === undefined || leaning === 'not-a-sentence' || leaning === 'too-short' || (leaning === 'points-elsewhere' && here))) return { used: { sentence, edits: [] } };
+  return leaning === 'points-back' || leaning === 'joins-on' ? { used: { sentence, edits: [] } } : {};
+}
+
+function needsOf({ sentence }: UsedSentence, last: number): Pick<Piece, 'needs'> {
+  const leaning = sentence.facts?.leaning;
+  return leaning === 'points-back' || leaning === 'joins-on' ? { needs: last } : {};
+}
+
+function itemSentences(passage: Passage, knowledge: Knowledge): UsedSentence[] {
+  const sentences = knowledge.sentences.get(passage.id) ?? [];
+  return sentences.flatMap((sentence, index) => {
+    if (index === 0 && sentence.facts?.leaning !== 'about-document') {
+      const cleaned = usable(sentence, knowledge);
+      return [cleaned ?? { sentence, edits: edits(sentence, knowledge) }];
+    }
+    const used = usable(sentence, knowledge);
+    return used && !sentence.technical ? [used] : [];
+  });
+}
+
+function sentencePieces(passage: Passage, section: number, matter: Matter, pieces: readonly Piece[], last: number): Piece[] {
+  const knowledge = matter.of(passage.id);
+  const sentences = knowledge.sentences.get(passage.id) ?? [];
+  if (!knowledge.pack.facts) return wholePassage(passage, sentences, section, last);
+  const made: Piece[] = [];
+  // The index of the piece right before the sentence at hand; -1 when that was not usable.
+  let previous = last;
+  for (const sentence of sentences) {
+    const isLead = sentence === sentences.at(-1) && /[:：]$/.test(sentence.text);
+    if (isLead) break;
+    const used = usable(sentence, knowledge);
+    const spoken = passage.kind === 'utterance' || passage.kind === 'note';
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && FIRST_PERSON.test(sentence.text)) || definesKnown(sentence, matter, knowledge)) {
+      previous = -1;
+      continue;
+    }
+    const facts = used.edits.length > 0 ? knowledge.pack.facts(edited(used), []) : sentence.facts!;
+    const leans = facts.leaning === 'points-back' || facts.leaning === 'joins-on' || (facts.pointsWithin && sentence.index > 0);
+    const opening = sentence.index === 0 && (pieces.at(-1)?.section ?? -1) !== section && made.length === 0 ? 0.9 : sentence.index === 0 ? 0.4 : 0;
+    const weight = 0.6 + opening + worth([sentence], matter) - (sentence.words > 40 ? 0.6 : 0) - (spoken && worth([sentence], matter) === 0 ? 0.8 : 0);
+    made.push({ kind: 'sentence', section, items: [{ passage, sentences: [used] }], words: wordsOf(used), weight, ...(leans && { needs: previous }) });
+    previous = pieces.length + made.length - 1;
+  }
+  return made;
+}
+
+/** Where sentences are not understood, a paragraph is kept whole, so that what leans on its neighbour keeps it. */
+function wholePassage(passage: Passage, sentences: readonly Sentence[], section: number, last: number): Piece[] {
+  const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
+  const isLead = /[:：]$/.test(passage.text);
+  if (words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
+  return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) }];
+}
+
+/** A sentence that can stand in a lesson, if need be with its cross-references dropped; undefined when it cannot. */
+export function usable(sentence: Sentence, knowledge: Knowledge): UsedSentence | undefined {
+  const changes = edits(sentence, knowledge);
+  const used = { sentence, edits: changes };
+  const facts = changes.length > 0 && knowledge.pack.facts ? knowledge.pack.facts(edited(used), []) : sentence.facts;
+  if (!facts) return used;
+  switch (facts.leaning) {
+    case undefined:
+    case 'points-back':
+    case 'joins-on':
+      return /[.!?]["'”’»)\]]*$/.test(sentence.text) && facts.words >= 4 && isClosed(edited(used)) ? used : undefined;
+    case 'too-long':
+      return facts.words <= 60 && isClosed(edited(used)) && /[.!?]["'”’»)\]]*$/.test(sentence.text) ? used : undefined;
+    default:
+      return undefined;
+  }
+}
+
+function edits(sentence: Sentence, knowledge: Knowledge): UsedSentence['edits'] {
+  return (knowledge.pack.references?.(sentence.text) ?? []).map((range) => ({ from: sentence.from + range.from, to: sentence.from + range.to, with: '' }));
+}
+
+/** The words of a used sentence after its changes. */
+export function edited({ sentence, edits: changes }: UsedSentence): string {
+  let text = '';
+  let at = sentence.from;
+  const { text: all } = sentence.passage;
+  for (const change of changes) {
+    text += all.slice(at, change.from) + change.with;
+    at = change.to;
+  }
+  return text + all.slice(at, sentence.to);
+}
+
+function isClosed(text: string): boolean {
+  const count = (pattern: RegExp) => text.match(pattern)?.length ?? 0;
+  return count(/\(/g) === count(/\)/g) && count(/“/g) === count(/”/g);
+}
+
+function wordsOf(used: UsedSentence): number {
+  return used.edits.length > 0 ? roughWords(edited(used)) : used.sentence.words;
+}
+
+function worth(sentences: readonly Sentence[], matter: Matter): number {
+  const kinds = new Set(sentences.flatMap((sentence) =>
+    (matter.claims.get(sentence.passage.id) ?? [])
+      .filter((claim) => claim.ranges.some((range) => range.id === sentence.passage.id && range.from >= sentence.from && range.to <= sentence.to))
+      .map((claim) => claim.kind)));
+  const values = [...kinds].map((kind) => WORTH[kind]).sort((a, b) => b - a);
+  return values.length === 0 ? 0 : values[0] + values.slice(1).reduce((sum, value) => sum + 0.25 * value, 0);
+}
+
+function definesKnown(sentence: Sentence, matter: Matter, knowledge: Knowledge): boolean {
+  const definition = sentence.facts?.definition;
+  return definition !== undefined && isKnown(sentence.text.slice(definition.term.from, definition.term.to), matter, knowledge);
+}
+
+function isKnown(term: string, matter: Matter, knowledge: Knowledge): boolean {
+  const stems = knowledge.pack.stems(term).join(' ');
+  return matter.known.some((known) => known.join(' ') === stems);
+}

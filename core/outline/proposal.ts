@@ -1,0 +1,26 @@
+import type { Dropped, Unit } from './unit';
+
+/** A lesson as the outline proposes it: its matter, not yet its text. */
+export interface ProposedLesson {
+  id: string;
+  title: string;
+  /** Other titles, best first. */
+  otherTitles: string[];
+  unit: Unit;
+}
+
+export interface ProposedModule {
+  id: string;
+  title: string;
+  lessons: ProposedLesson[];
+}
+
+/** A drafted outline: a proposal, until it is taken. */
+export interface OutlineProposal {
+  title: string;
+  language: string;
+  modules: ProposedModule[];
+  dropped: Dropped[];
+  /** What the author should know: fewer modules than asked, parts of a language that is not understood ... */
+  notices: { code: string; parameters?: Record<string, string | number> }[];
+}

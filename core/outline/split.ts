@@ -1,0 +1,44 @@
+import type { Knowledge } from '../knowledge';
+import type { UnitSection } from './unit';
+
+const WINDOW = 4;
+
+/**
+ * Splits a long section without headings where its vocabulary shifts: of the gaps between passages near equal
+ * sizes, those across which the least words are shared (after TextTiling; Hearst 1997). Lists, tables and their
+ * lead-ins stay together.
+ */
+export function splitSection(section: UnitSection, parts: number, knowledge: Knowledge, words: ReadonlyMap<string, number>): UnitSection[] {
+  const passages = section.passages.map((id) => knowledge.passages.get(id)!);
+  const total = section.passages.reduce((sum, id) => sum + (words.get(id) ?? 0), 0);
+  const stems = section.passages.map((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems));
+  const gaps: { at: number; before: number; cohesion: number }[] = [];
+  let before = 0;
+  for (let at = 1; at < passages.length; at++) {
+    before += words.get(passages[at - 1].id) ?? 0;
+    const passage = passages[at];
+    const tied = passage.leadIn !== undefined || passage.kind === 'code' || (passage.list && passage.list.id === passages[at - 1].list?.id) || (passage.table && passage.table.id === passages[at - 1].table?.id);
+    if (!tied) gaps.push({ at, before, cohesion: cohesion(stems.slice(Math.max(0, at - WINDOW), at).flat(), stems.slice(at, at + WINDOW).flat()) });
+  }
+  const cuts: number[] = [];
+  for (let part = 1; part < parts; part++) {
+    const wanted = (total * part) / parts;
+    const reach = total / parts / 2.5;
+    const [best] = gaps
+      .filter((gap) => Math.abs(gap.before - wanted) <= reach && !cuts.includes(gap.at))
+      .sort((a, b) => a.cohesion - b.cohesion || a.at - b.at);
+    if (best) cuts.push(best.at);
+  }
+  const edges = [0, ...cuts.sort((a, b) => a - b), section.passages.length];
+  return edges.slice(1).map((to, index) => ({ ...section, passages: section.passages.slice(edges[index], to) }));
+}
+
+function cohesion(left: readonly string[], right: readonly string[]): number {
+  const count = (stems: readonly string[]) => stems.reduce((map, stem) => map.set(stem, (map.get(stem) ?? 0) + 1), new Map<string, number>());
+  const a = count(left);
+  const b = count(right);
+  let dot = 0;
+  for (const [stem, times] of a) dot += times * (b.get(stem) ?? 0);
+  const norm = (map: Map<string, number>) => Math.sqrt([...map.values()].reduce((sum, times) => sum + times * times, 0));
+  return dot / Math.max(1, norm(a) * norm(b));
+}

@@ -1,0 +1,61 @@
+import { isGenericTitle } from '../language/boilerplate';
+import type { LanguagePack } from '../language/pack';
+
+const LONGEST = 78;
+
+/**
+ * A heading as a lesson's title: without stray marks and repeated subject, cut where it is too long, a generic one
+ * with its parent ("The root filesystem: rationale").
+ */
+export function cleanTitle(heading: string, path: readonly string[], courseTitle: string): string {
+  let title = heading.replace(/\s+/g, ' ').replace(/\s+:\s+/g, ': ').replace(/[\s.:;,–—-]+$/, '').trim();
+  title = title.replace(/^["“«](.*)["”»]$/, '$1');
+  if (title === title.toUpperCase() && /\p{Lu}{4}/u.test(title)) title = sentenceCase(title);
+  title = withoutSubject(title, courseTitle);
+  if (isGenericTitle(title)) {
+    const parent = [...path].reverse().find((each) => !isGenericTitle(each) && each !== heading);
+    if (parent) title = `${shortened(cleanTitle(parent, [], courseTitle), LONGEST - title.length)}: ${lowerFirst(title)}`;
+  }
+  return upperFirst(shortened(title, LONGEST));
+}
+
+/** Two titles as one. */
+export function joinTitles(a: string, b: string, pack: LanguagePack): string {
+  return `${a} ${pack.labels.and} ${lowerFirst(b)}`;
+}
+
+/** The first letter in lower case, unless the first word is a name, an abbreviation or the like. */
+export function lowerFirst(text: string): string {
+  const word = /^\S+/.exec(text)?.[0] ?? '';
+  if (!/^\p{Lu}\p{Ll}*['’]?\p{Ll}*[,.:;]?$/u.test(word)) return text;
+  // Another capital right behind it: a name of several words, or a title in capitals.
+  if (/^\S+\s+\p{Lu}\p{Ll}+/u.test(text)) return text;
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
+export function upperFirst(text: string): string {
+  return /^\p{Ll}[\p{Ll}-]*(?:\s|$|[,:'’])/u.test(text) ? text.charAt(0).toUpperCase() + text.slice(1) : text;
+}
+
+function sentenceCase(text: string): string {
+  return text.charAt(0) + text.slice(1).toLowerCase();
+}
+
+function withoutSubject(title: string, courseTitle: string): string {
+  const at = title.toLowerCase().indexOf(courseTitle.toLowerCase());
+  if (courseTitle.length < 4 || at !== 0) return title;
+  const rest = title.slice(courseTitle.length).replace(/^\s*[:–—-]\s*/, '');
+  return rest.length > 3 && rest !== title.slice(courseTitle.length) ? rest : title;
+}
+
+/** Cuts a long title at a joint of its own; never in the middle of a phrase. */
+function shortened(title: string, most: number): string {
+  if (title.length <= most) return title;
+  const bracket = title.replace(/\s*\([^()]*\)\s*$/, '');
+  if (bracket !== title && bracket.length >= 12) return shortened(bracket, most);
+  for (const joint of [/\s[–—-]\s/, /:\s/, /;\s/, /[?!]\s/, /,\s/]) {
+    const found = joint.exec(title);
+    if (found && found.index >= 12 && found.index <= most) return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
+  }
+  return title;
+}

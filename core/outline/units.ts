@@ -1,0 +1,180 @@
+import { boilerplateKind } from '../language/boilerplate';
+import type { Knowledge, Term } from '../knowledge';
+import { folded } from '../source/inline';
+import type { Section } from '../source/source';
+import { splitSection } from './split';
+import { cleanTitle, joinTitles, upperFirst } from './titles';
+import { passageWeights, usableWords, type Dropped, type Unit, type UnitSection } from './unit';
+
+/** How large a lesson's matter may be, in words of the source. */
+export interface UnitSize {
+  most: number;
+  least: number;
+}
+
+/** A top part of a source with the units in it: what becomes a module. */
+export interface UnitGroup {
+  title: string;
+  units: Unit[];
+}
+
+/** Cuts a source into units of lesson size, grouped by its top sections; what is left out is named. */
+export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: string, terms: readonly Term[]): { groups: UnitGroup[]; dropped: Dropped[] } {
+  const { source } = knowledge;
+  const words = usableWords(knowledge);
+  const weights = passageWeights(knowledge);
+  const dropped: Dropped[] = [];
+  const navigation = navigationPassages(knowledge);
+  const drop = (title: string, reason: string, passages: readonly string[]) => {
+    const count = passages.reduce((sum, id) => sum + (words.get(id) ?? 0), 0);
+    if (count > 0) dropped.push({ title, reason, words: count, sourceId: source.id });
+  };
+  if (navigation.size > 0) drop(source.title, 'navigation', [...navigation]);
+
+  const keep = (section: Section, path: string[]): UnitSection[] => {
+    const kind = path.length > 0 ? boilerplateKind(section.title) : undefined;
+    if (kind) {
+      drop(section.title, kind, everyPassage(section));
+      return [];
+    }
+    const passages = section.passages.filter((id) => !navigation.has(id));
+    const legal = passages.filter((id) => isLegal(knowledge.passages.get(id)?.text ?? ''));
+    if (legal.length > 0 && (path.length === 0 || legal.length >= passages.length * 0.5)) {
+      drop(section.title, 'legal', path.length === 0 ? legal : passages);
+      const rest = path.length === 0 ? passages.filter((id) => !legal.includes(id)) : [];
+      return [{ id: section.id, title: section.title, path, passages: rest }, ...section.sections.flatMap((child) => keep(child, [...path, section.title]))];
+    }
+    return [{ id: section.id, title: section.title, path, passages }, ...section.sections.flatMap((child) => keep(child, [...path, section.title]))];
+  };
+
+  const build = (sections: readonly UnitSection[], title?: string): Unit => {
+    const passages = sections.flatMap((section) => section.passages);
+    return {
+      title: title ?? cleanTitle(sections[0].title, sections[0].path.slice(1), courseTitle), sourceId: source.id, sections: [...sections],
+      words: passages.reduce((sum, id) => sum + (words.get(id) ?? 0), 0),
+      weight: passages.reduce((sum, id) => sum + (weights.get(id) ?? 0), 0),
+    };
+  };
+
+  /** Units of a section and all below it. `kept` is the sections as `keep` gave them, the first being the section. */
+  const divide = (section: Section, kept: readonly UnitSection[]): Unit[] => {
+    if (kept.length === 0) return [];
+    const whole = build(kept);
+    if (whole.words <= size.most) return whole.words > 0 ? [whole] : [];
+    const own = build([kept[0]]);
+    const children = section.sections.flatMap((child) => {
+      const below = kept.filter((each) => within(child, each.id));
+      return divide(child, below);
+    });
+    if (own.words > size.most * 1.5) return [...splitUnit(own), ...mergeSmall(children)];
+    if (children.length === 0) return [own];
+    if (own.words >= size.least) return [own, ...mergeSmall(children)];
+    if (own.words > 0) children[0] = { ...children[0], sections: [kept[0], ...children[0].sections], words: children[0].words + own.words, weight: children[0].weight + own.weight };
+    return mergeSmall(children, section.title, kept[0].path);
+  };
+
+  const splitUnit = (unit: Unit): Unit[] => {
+    const parts = splitSection(unit.sections[0], Math.max(2, Math.round(unit.words / (size.most * 0.8))), knowledge, words);
+    return parts.length < 2 ? [unit] : parts.map((part, index) => build([part], partTitle(unit, part, parts, index)));
+  };
+
+  const partTitle = (unit: Unit, part: UnitSection, parts: readonly UnitSection[], index: number): string => {
+    const label = mainTerms(part, parts, knowledge, terms);
+    const bare = unit.sections[0].path.length === 0;
+    if (label.length === 0) return `${unit.title} ${index + 1}`;
+    return bare ? upperFirst(label.join(` ${knowledge.pack.labels.and} `)) : `${unit.title}: ${label[0]}`;
+  };
+
+  const mergeSmall = (units: readonly Unit[], parent?: string, path: readonly string[] = []): Unit[] => {
+    const merged = [...units];
+    for (;;) {
+      const at = merged.reduce((least, unit, index) => (unit.words < size.least && (least < 0 || unit.words < merged[least].words) ? index : least), -1);
+      if (at < 0 || merged.length === 1) break;
+      const left = merged[at - 1]?.words ?? Infinity;
+      const right = merged[at + 1]?.words ?? Infinity;
+      const other = left <= right ? at - 1 : at;
+      if (merged[other].words + merged[other + 1].words > size.most * 1.15) {
+        if (merged[at].words >= size.least / 3) break;
+      }
+      const [a, b] = [merged[other], merged[other + 1]];
+      const all = merged.length === 2 && parent !== undefined;
+      merged.splice(other, 2, joinUnits(a, b, all ? cleanTitle(parent, path.slice(1), courseTitle) : undefined, knowledge));
+    }
+    return merged;
+  };
+
+  const root = source.root;
+  let top = root;
+  // A document with one chapter that holds nearly everything: its sections are the parts.
+  while (top.sections.length === 1 && top.sections[0].sections.length > 1 && count(top.sections[0], words) > 0.85 * count(root, words)) top = top.sections[0];
+  const groups: UnitGroup[] = [];
+  const [opening] = keep({ ...top, sections: [] }, top === root ? [] : [root.title]);
+  if (opening && build([opening]).words >= (top.sections.length === 0 ? 1 : 40)) {
+    const unit = build([opening], top.sections.length === 0 ? cleanTitle(top.title, [], '') : undefined);
+    groups.push({ title: unit.title, units: unit.words > size.most * 1.5 ? splitUnit(unit) : [unit] });
+  }
+  for (const section of top.sections) {
+    const kept = keep(section, top === root ? [root.title] : [root.title, top.title]);
+    const units = divide(section, kept).filter((unit) => unit.words > 0);
+    if (units.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), units });
+  }
+  return { groups, dropped };
+}
+
+/** Two neighbouring units as one, under the given title or one made of theirs. */
+export function joinUnits(a: Unit, b: Unit, title: string | undefined, knowledge: Pick<Knowledge, 'pack'>): Unit {
+  const short = a.title.length + b.title.length <= 56 && !/[:?,]/.test(a.title + b.title) && ![a.title, b.title].some((each) => each.includes(` ${knowledge.pack.labels.and} `));
+  const joined = title ?? (short ? joinTitles(a.title, b.title, knowledge.pack) : (a.words >= b.words * 0.8 ? a : b).title);
+  return { title: joined, sourceId: a.sourceId, sections: [...a.sections, ...b.sections], words: a.words + b.words, weight: a.weight + b.weight };
+}
+
+/** Lists that only repeat the document's headings, with their lead-in. */
+function navigationPassages({ source, passages }: Knowledge): Set<string> {
+  const titles = new Set<string>();
+  const visit = (section: Section): void => {
+    titles.add(folded(section.title).toLowerCase());
+    section.sections.forEach(visit);
+  };
+  visit(source.root);
+  const found = new Set<string>();
+  for (const passage of source.passages) {
+    if (passage.kind !== 'item' || !titles.has(passage.text.toLowerCase().replace(/^[\d.]+\s+/, ''))) continue;
+    found.add(passage.id);
+    const leadIn = passages.get(passage.leadIn ?? '');
+    if (leadIn && leadIn.kind === 'paragraph') found.add(leadIn.id);
+  }
+  return found;
+}
+
+/** The term or two that mark one part of a section against its other parts. */
+function mainTerms(part: UnitSection, parts: readonly UnitSection[], knowledge: Knowledge, terms: readonly Term[]): string[] {
+  const textOf = (section: UnitSection) => section.passages.flatMap((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)).join(' ');
+  const texts = parts.map(textOf);
+  const at = parts.indexOf(part);
+  const times = (text: string, key: string) => ` ${text} `.split(` ${key} `).length - 1;
+  const scored = terms.slice(0, 150).flatMap((term) => {
+    const here = times(texts[at], term.key);
+    const elsewhere = texts.reduce((sum, text, index) => (index === at ? sum : sum + times(text, term.key)), 0);
+    return here >= 2 ? [{ label: term.label, key: term.key, score: (here / (1 + elsewhere)) * term.weight }] : [];
+  }).sort((a, b) => b.score - a.score || (a.key < b.key ? -1 : 1));
+  const [first, ...rest] = scored;
+  if (!first) return [];
+  const second = rest.find((term) => !term.key.split(' ').some((stem) => first.key.split(' ').includes(stem)) && term.score > first.score * 0.5);
+  return second ? [first.label, second.label] : [first.label];
+}
+
+function isLegal(text: string): boolean {
+  return /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|^(?:version|revision|edition|publication date|published|last updated|author|autor)\b.{0,80}$|\bISBN\b/i.test(text);
+}
+
+function everyPassage(section: Section): string[] {
+  return [...section.passages, ...section.sections.flatMap(everyPassage)];
+}
+
+function within(section: Section, id: string): boolean {
+  return section.id === id || section.sections.some((child) => within(child, id));
+}
+
+function count(section: Section, words: ReadonlyMap<string, number>): number {
+  return everyPassage(section).reduce((sum, id) => sum + (words.get(id) ?? 0), 0);
+}

@@ -1,0 +1,46 @@
+import type { SourceKind } from '../source/source';
+import { fail } from '../course/problem';
+
+const ZIP_KINDS: Record<string, SourceKind> = { docx: 'docx', pptx: 'pptx', epub: 'epub' };
+const TEXT_KINDS: Record<string, SourceKind> = {
+  html: 'html', htm: 'html', xhtml: 'html', md: 'markdown', markdown: 'markdown', txt: 'text', text: 'text', vtt: 'vtt', srt: 'srt',
+};
+
+/** The last extension of a file name, lower case, without the dot. */
+export function extensionOf(name: string): string {
+  return /\.([a-z0-9]+)$/i.exec(name)?.[1].toLowerCase() ?? '';
+}
+
+/**
+ * What a file is, told by its bytes and checked against its name: a name never makes a file what it is not.
+ * Throws `empty`, `not-read-here`, `name-lies`.
+ */
+export function sniff(name: string, bytes: Uint8Array): SourceKind {
+  if (bytes.length === 0) fail('empty');
+  const extension = extensionOf(name);
+  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
+  const found = magic(head);
+  if (extension === 'pdf' || found === 'pdf') {
+    if (found !== 'pdf') fail('name-lies', { extension });
+    return 'pdf';
+  }
+  if (extension in ZIP_KINDS) {
+    if (found === 'office-locked') fail('password');
+    if (found !== 'zip') fail('name-lies', { extension });
+    return ZIP_KINDS[extension];
+  }
+  if (extension in TEXT_KINDS) {
+    if (found !== undefined) fail('name-lies', { extension });
+    if (extension === 'txt' && head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT')) return 'vtt';
+    return TEXT_KINDS[extension];
+  }
+  return fail('not-read-here', { extension: extension || '-' });
+}
+
+function magic(head: string): string | undefined {
+  if (/^[\s\S]{0,1000}%PDF-\d/.test(head)) return 'pdf';
+  if (head.startsWith('PK\u0003\u0004') || head.startsWith('PK\u0005\u0006')) return 'zip';
+  if (head.startsWith('\u00d0\u00cf\u0011\u00e0')) return 'office-locked';
+  if (/^(\u0089PNG|GIF8|\u00ff\u00d8\u00ff|RIFF|\u001f\u008b|\u007fELF|MZ\u0090|Rar!|7z\u00bc)/.test(head)) return 'binary';
+  return undefined;
+}

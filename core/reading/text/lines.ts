@@ -1,0 +1,32 @@
+/** A stretch of plain text between blank lines. */
+export interface Chunk {
+  lines: string[];
+  indent: number;
+}
+
+/** Joins hard-wrapped lines; a hyphen at a line's end goes only when the joined word stands elsewhere in the text. */
+export function unwrapped(lines: readonly string[], known: (word: string) => boolean): string {
+  return lines.reduce((text, raw) => {
+    const line = raw.trim();
+    if (!text) return line;
+    const broken = /(\p{L}+)-$/u.exec(text);
+    const next = /^(\p{Ll}+)/u.exec(line);
+    if (broken && next) return known((broken[1] + next[1]).toLowerCase()) ? text.slice(0, -1) + line : text + line;
+    return `${text} ${line}`;
+  }, '');
+}
+
+/** Tells whether a word stands in a text, unbroken. */
+export function wordsOf(text: string): (word: string) => boolean {
+  const words = new Set(text.toLowerCase().match(/\p{L}+(?:-\p{L}+)*/gu));
+  return (word) => words.has(word);
+}
+
+/** Program text rather than prose: symbols, assignments, prompts, or lines of very uneven length. */
+export function looksLikeCode(lines: readonly string[]): boolean {
+  const text = lines.join('\n');
+  const symbols = text.match(/[{}[\]$#<>=|\\;&*_/@~^`]/g)?.length ?? 0;
+  const letters = text.match(/\p{L}/gu)?.length ?? 0;
+  if (lines.some((line) => /^\s*[$#%>]\s+\S/.test(line))) return true;
+  return symbols > 0.12 * Math.max(letters, 1) && !/[.!?]\s*$/.test(text.trim());
+}

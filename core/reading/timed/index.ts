@@ -1,0 +1,92 @@
+import { fail } from '../../course/problem';
+import type { ReadBlock, ReadDocument } from '../../source/blocks';
+import { folded } from '../../source/inline';
+import { decodeText } from '../text/decode';
+
+interface Cue {
+  start: number;
+  end: number;
+  speaker: string;
+  text: string;
+}
+
+const TIMING = /^\s*((?:\d+:)?\d{1,2}:\d{2}[.,]\d{1,3})\s+-->\s+((?:\d+:)?\d{1,2}:\d{2}[.,]\d{1,3})/;
+
+/** A pause this long (seconds) ends a paragraph; a shorter one does once a sentence has ended and enough was said. */
+const PAUSE = 2.5;
+const LONG_PAUSE = 4;
+const ENOUGH_WORDS = 70;
+/** Speech without punctuation is cut here, at the next pause between cues. */
+const TOO_MANY_WORDS = 120;
+
+/**
+ * Reads WebVTT or SRT: cues become utterances of whole sentences, a paragraph each, by pauses, punctuation and
+ * speaker. Settings, styles, notes and markup are dropped. Throws `no-cues`.
+ */
+export function readTimed(bytes: Uint8Array): ReadDocument {
+  const { text, notices } = decodeText(bytes);
+  const cues = readCues(text);
+  if (cues.length === 0) fail('no-cues');
+  const backwards = cues.some((cue, index) => index > 0 && cue.start < cues[index - 1].start);
+  cues.sort((a, b) => a.start - b.start || a.end - b.end);
+  const title = /^WEBVTT[ \t-]+(\S.*)$/m.exec(text.slice(0, 400))?.[1];
+  return {
+    ...(title && { title: folded(title) }),
+    blocks: paragraphs(cues),
+    media: new Map(),
+    notices: backwards ? [...notices, { code: 'times-out-of-order' }] : notices,
+  };
+}
+
+function readCues(text: string): Cue[] {
+  const cues: Cue[] = [];
+  let speaker = '';
+  for (const group of text.split(/\n[ \t]*\n/)) {
+    const lines = group.split('\n');
+    const at = lines.findIndex((line) => TIMING.test(line));
+    if (at < 0 || at > 1) continue;
+    const timing = TIMING.exec(lines[at])!;
+    const raw = lines.slice(at + 1).join(' ');
+    const named = /<v(?:\.[^\s>]*)?\s+([^>]+)>/.exec(raw)?.[1];
+    if (named) speaker = folded(named);
+    let spoken = folded(entities(raw.replace(/<[^<>]*>/g, '').replace(/\{\\[^}]*\}/g, '')));
+    const label = /^(?:>>\s*|-\s+)?([\p{Lu}][\p{L}.'’-]*(?: [\p{Lu}][\p{L}.'’-]*){0,2}):\s+(.+)$/u.exec(spoken);
+    if (label) {
+      speaker = label[1];
+      spoken = label[2];
+    }
+    spoken = spoken.replace(/^(?:>>|-)\s+/, '');
+    if (spoken) cues.push({ start: seconds(timing[1]), end: seconds(timing[2]), speaker, text: spoken });
+  }
+  return cues;
+}
+
+function paragraphs(cues: readonly Cue[]): ReadBlock[] {
+  const blocks: ReadBlock[] = [];
+  let open: Cue[] = [];
+  const close = () => {
+    const said = folded(open.map((cue) => cue.text).join(' '));
+    if (said) blocks.push({ kind: 'utterance', text: said, seconds: open[0].start, ...(open[0].speaker && { speaker: open[0].speaker }) });
+    open = [];
+  };
+  for (const cue of cues) {
+    const last = open[open.length - 1];
+    if (last) {
+      const pause = cue.start - last.end;
+      const words = open.reduce((sum, part) => sum + part.text.split(' ').length, 0);
+      const ended = /[.!?…。！？؟]["'”’)]*$/.test(last.text);
+      if (last.speaker !== cue.speaker || pause >= LONG_PAUSE || (ended && (pause >= PAUSE || words >= ENOUGH_WORDS)) || (words >= TOO_MANY_WORDS && pause > 0.3) || words >= 2 * TOO_MANY_WORDS) close();
+    }
+    open.push(cue);
+  }
+  if (open.length > 0) close();
+  return blocks;
+}
+
+function seconds(time: string): number {
+  return time.replace(',', '.').split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
+}
+
+function entities(text: string): string {
+  return text.replace(/&(amp|lt|gt|nbsp|lrm|rlm|quot);/g, (_, name: string) => ({ amp: '&', lt: '<', gt: '>', nbsp: ' ', lrm: '', rlm: '', quot: '"' })[name] ?? '');
+}

@@ -1,0 +1,158 @@
+import { contentHash, idFrom } from '../course/id';
+import type { ReadBlock, ReadDocument, ReadHeading, ReadPassage } from './blocks';
+import { settleCallouts } from './callouts';
+import { headingNumber, settledLevels } from './headings';
+import { folded } from './inline';
+import type { Locator, Passage, Section, Source, SourceKind } from './source';
+
+/**
+ * Turns a reader's stream into a source: the section tree, lead-ins of lists, and ids that survive reading an
+ * unchanged or moved passage again (hash of kind and letters; heading path only where that stands twice).
+ * `id` is the source's own id; `language` is used when the document does not name one.
+ */
+export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
+  const blocks = settleCallouts(withoutWholeQuotes(document.blocks));
+  const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
+  const levels = settledLevels(headings);
+  const soleTitle = titleHeading(blocks, headings);
+  const title = folded(document.title ?? '') || soleTitle?.text || about.title;
+  const root: Section = { id: idFrom('h', about.id, 'root'), title, level: 0, passages: [], sections: [] };
+  const source: Source = {
+    id: about.id, title, kind: about.kind, language: document.language ?? about.language,
+    version: '', words: 0, root, passages: [], pictures: [], notices: document.notices,
+  };
+
+  const open: Section[] = [root];
+  const saidLevels = [0];
+  const titles: string[] = [];
+  const naming = passageNaming(about.id);
+  const tracker = leadInTracker();
+  let headingAt = 0;
+  for (const block of blocks) {
+    if (block.kind === 'heading') {
+      const level = levels[headingAt++];
+      if (block === soleTitle) continue;
+      while (open.length > 1 && saidLevels[saidLevels.length - 1] >= level) {
+        open.pop();
+        saidLevels.pop();
+      }
+      titles.length = open.length - 1;
+      const numbered = headingNumber(block.text);
+      const name = numbered?.title ?? block.text;
+      titles.push(name);
+      const section: Section = { id: naming('h', 'heading', name, titles), title: name, ...(numbered && { number: numbered.number }), level: open.length, passages: [], sections: [] };
+      open[open.length - 1].sections.push(section);
+      open.push(section);
+      saidLevels.push(level);
+      tracker.reset();
+    } else if (block.kind === 'picture') {
+      const near = source.passages[source.passages.length - 1]?.id;
+      source.pictures.push({ ...block.picture, ...(near && { near }) });
+    } else {
+      const passage = toPassage(block, [...titles], naming);
+      const leadIn = tracker.leadIn(passage);
+      if (leadIn) passage.leadIn = leadIn;
+      source.passages.push(passage);
+      open[open.length - 1].passages.push(passage.id);
+    }
+  }
+  source.words = source.passages.reduce((sum, passage) => sum + roughWords(passage.text), 0);
+  source.version = contentHash(JSON.stringify([title, root, source.passages]));
+  return source;
+}
+
+/** Words of a text as a reader counts them; a script without spaces counts two characters as a word. */
+export function roughWords(text: string): number {
+  const dense = text.match(/[\u3040-\u30ff\u3400-\u9fff\uf900-\ufaff\uac00-\ud7af]/g)?.length ?? 0;
+  const spaced = text.replace(/[\u3040-\u30ff\u3400-\u9fff\uf900-\ufaff\uac00-\ud7af]/g, ' ').match(/[\p{L}\p{N}][^\s]*/gu)?.length ?? 0;
+  return spaced + Math.ceil(dense / 2);
+}
+
+/** The first heading, when it stands above all others and carries no number: the document's title. */
+function titleHeading(blocks: readonly ReadBlock[], headings: readonly ReadHeading[]): ReadHeading | undefined {
+  const first = blocks.find((block) => block.kind !== 'picture');
+  if (first?.kind !== 'heading' || headings.length < 2 || headingNumber(first.text)) return undefined;
+  return headings.slice(1).every((heading) => heading.level > first.level) ? first : undefined;
+}
+
+/** Some documents set all their prose as quotations; then being a quotation says nothing. */
+function withoutWholeQuotes(blocks: readonly ReadBlock[]): ReadBlock[] {
+  const prose = blocks.filter((block): block is ReadPassage => block.kind === 'quote' || block.kind === 'paragraph');
+  const length = (list: readonly ReadPassage[]) => list.reduce((sum, block) => sum + block.text.length, 0);
+  if (length(prose.filter((block) => block.kind === 'quote')) < 0.4 * length(prose)) return [...blocks];
+  return blocks.map((block) => (block.kind === 'quote' ? { ...block, kind: 'paragraph' } : block));
+}
+
+function toPassage(block: ReadPassage, path: string[], naming: Naming): Passage {
+  const locator: Locator = { path };
+  for (const key of ['page', 'slide', 'seconds', 'anchor', 'file'] as const) {
+    if (block[key] !== undefined) Object.assign(locator, { [key]: block[key] });
+  }
+  return {
+    id: naming('p', block.kind, block.text, path),
+    kind: block.kind,
+    text: block.text,
+    locator,
+    ...(block.marks?.length && { marks: block.marks }),
+    ...(block.list && { list: listOf(block.list) }),
+    ...(block.table && { table: { id: block.table.key, header: block.table.header, cells: block.table.cells } }),
+    ...(block.term && { term: block.term }),
+    ...(block.speaker && { speaker: block.speaker }),
+    ...(block.callout && { callout: block.callout }),
+  };
+}
+
+function listOf({ key, ordered, depth, number, continued }: NonNullable<ReadPassage['list']>): Passage['list'] {
+  return { id: key, ordered, depth, ...(number !== undefined && { number }), ...(continued && { continued }) };
+}
+
+type Naming = (letter: string, kind: string, text: string, path: readonly string[]) => string;
+
+function passageNaming(sourceId: string): Naming {
+  const taken = new Set<string>();
+  return (letter, kind, text, path) => {
+    const letters = text.toLowerCase().replace(/^[\s\d.)(]+/, '').replace(/[^\p{L}\p{N}]+/gu, '') || text;
+    let id = idFrom(letter, sourceId, kind, letters);
+    if (taken.has(id)) id = idFrom(letter, sourceId, kind, letters, path.join('\u0001'));
+    for (let ordinal = 2; taken.has(id); ordinal++) id = idFrom(letter, sourceId, kind, letters, path.join('\u0001'), ordinal);
+    taken.add(id);
+    return id;
+  };
+}
+
+/** Remembers which passage introduces the list, table or code that follows it. */
+function leadInTracker() {
+  let before: Passage | undefined;
+  let current: { key: string; leadIn?: string } | undefined;
+  const items: Passage[] = [];
+  return {
+    reset() {
+      before = undefined;
+      current = undefined;
+      items.length = 0;
+    },
+    leadIn(passage: Passage): string | undefined {
+      const key = passage.list?.id ?? passage.table?.id;
+      let leadIn: string | undefined;
+      if (key === undefined) {
+        if (passage.kind === 'code' && before && introduces(before.text)) leadIn = before.id;
+        current = undefined;
+        items.length = 0;
+      } else {
+        if (current?.key !== key) {
+          current = { key, ...(before && !before.table && introduces(before.text) ? { leadIn: before.id } : {}) };
+        }
+        const depth = passage.list?.depth ?? 0;
+        while (items.length > 0 && (items[items.length - 1].list?.depth ?? 0) >= depth) items.pop();
+        leadIn = passage.list && items.length > 0 ? items[items.length - 1].id : current.leadIn;
+        if (passage.list && !passage.list.continued) items.push(passage);
+      }
+      before = passage;
+      return leadIn;
+    },
+  };
+}
+
+function introduces(text: string): boolean {
+  return /[:：]\s*$/.test(text);
+}

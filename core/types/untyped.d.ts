@@ -1,0 +1,8 @@
+declare module 'snowball-stemmers' {
+  const snowball: { newStemmer(language: string): { stem(word: string): string } };
+  export default snowball;
+}
+declare module 'stopword' {
+  const lists: Record<string, string[]>;
+  export = lists;
+}

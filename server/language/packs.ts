@@ -1,0 +1,44 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { englishPack } from '../../core/language/en';
+import type { Lexicon } from '../../core/language/en/lexicon';
+import type { LanguagePack, TaggedWord } from '../../core/language/pack';
+import { plainPack } from '../../core/language/plain';
+import { assetFolder } from '../assets';
+
+const packs = new Map<string, LanguagePack>();
+
+/** The pack of a language, made once; word list and tagger are loaded when English is first asked for. */
+export function packFor(language: string): LanguagePack {
+  const known = packs.get(language);
+  if (known) return known;
+  const pack = language.split('-')[0] === 'en' ? englishPack(language, lexicon(), tagger()) : plainPack(language);
+  packs.set(language, pack);
+  return pack;
+}
+
+function lexicon(): Lexicon {
+  return JSON.parse(readFileSync(join(assetFolder(), 'lexicon-en.json'), 'utf8')) as Lexicon;
+}
+
+/** Part-of-speech tags with places in the text. */
+function tagger(): (text: string) => TaggedWord[] {
+  const require = createRequire(import.meta.url);
+  const wink = require('wink-nlp') as typeof import('wink-nlp').default;
+  const model = require('wink-eng-lite-web-model') as Parameters<typeof wink>[0];
+  const nlp = wink(model, ['pos']);
+  const { its } = nlp;
+  return (text) => {
+    const tokens = nlp.readDoc(text).tokens();
+    const values = tokens.out(its.value) as string[];
+    const tags = tokens.out(its.pos) as string[];
+    let at = 0;
+    return values.flatMap((value, index) => {
+      const from = text.indexOf(value, at);
+      if (from < 0) return [];
+      at = from + value.length;
+      return [{ text: value, from, to: at, tag: tags[index] }];
+    });
+  };
+}
