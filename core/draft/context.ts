@@ -9,7 +9,10 @@ export interface DraftContext {
   brief: Brief;
   knowledge: readonly Knowledge[];
   terms: readonly Term[];
+  /** Claims of passages that the outline uses; all others lie in parts it leaves out. */
   claims: readonly Claim[];
+  /** Claims that say letter by letter what an earlier one says. */
+  repeatedClaims: ReadonlySet<string>;
   matter: Matter;
 }
 
@@ -26,7 +29,7 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
     }
   }
   return {
-    brief, knowledge, claims, terms: commonTerms(knowledge),
+    brief, knowledge, claims, terms: commonTerms(knowledge), repeatedClaims: repeatedClaims(claims),
     matter: {
       of: (passageId) => owner.get(passageId)!,
       claims: byPassage,
@@ -34,4 +37,14 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
       known: brief.audience.knows.map((subject) => knowledge[0].pack.stems(subject)),
     },
   };
+}
+
+function repeatedClaims(claims: readonly Claim[]): Set<string> {
+  const seen = new Set<string>();
+  return new Set(claims.filter((claim) => {
+    const key = `${claim.kind}|${claim.text.toLowerCase()}`;
+    if (seen.has(key)) return true;
+    seen.add(key);
+    return false;
+  }).map((claim) => claim.id));
 }

@@ -28,8 +28,10 @@ export const LEAST_WORDS = 120;
  * `too-little` when the sources hold too little to make a course of.
  */
 export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title: string, onLesson?: (done: number, of: number, title: string) => void): Draft {
-  const context = draftContext(brief, knowledge);
-  const outline = draftOutline(brief, knowledge, context.terms, title);
+  const whole = draftContext(brief, knowledge);
+  const outline = draftOutline(brief, knowledge, whole.terms, title);
+  const used = new Set(outline.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
+  const context = { ...whole, claims: whole.claims.filter((claim) => claim.ranges.every((range) => used.has(range.id))) };
   const plan = planCourse(outline, context);
   const words = plan.modules.flatMap((module) => module.lessons).reduce((sum, lesson) => sum + lesson.words, 0);
   if (words < LEAST_WORDS) fail('too-little', { words, least: LEAST_WORDS });

@@ -41,11 +41,12 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
 }
 
 /** Claims whose words the lesson shows: a question must be answerable from its page. */
-function claimsIn({ pieces, chosen }: LessonPlan, { matter }: DraftContext): Claim[] {
+function claimsIn({ pieces, chosen }: LessonPlan, { matter, repeatedClaims }: DraftContext): Claim[] {
   const shown = chosen.flatMap((index) => [...(pieces[index].lead ? [pieces[index].lead!] : []), ...pieces[index].items.flatMap((item) => item.sentences)]);
   const claims = new Map<string, Claim>();
   for (const { sentence } of shown) {
     for (const claim of matter.claims.get(sentence.passage.id) ?? []) {
+      if (repeatedClaims.has(claim.id)) continue;
       const own = claim.ranges.filter((range) => range.id === sentence.passage.id);
       if (own.every((range) => range.from >= sentence.from && range.to <= sentence.to)) claims.set(claim.id, claim);
     }

@@ -126,8 +126,8 @@ export interface ObjectiveWording {
 }
 
 export interface QuestionWording {
-  /** The question after a condition: who does what, by the strength of the rule. */
-  afterCondition(condition: string, subject: string | undefined, strength: Strength, negative: boolean): string | undefined;
+  /** The question after a condition: who does what, by the strength of the rule; `order`: the rule is an imperative. */
+  afterCondition(condition: string, subject: string | undefined, strength: Strength, negative: boolean, order: boolean): string | undefined;
   /** Which term has this meaning. */
   whichTerm(meaning: string, plural: boolean): string;
   /** Which figure belongs into the gap of a sentence. */

@@ -140,7 +140,7 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
     if (isLead) break;
     const used = usable(sentence, knowledge);
     const spoken = passage.kind === 'utterance' || passage.kind === 'note';
-    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && FIRST_PERSON.test(sentence.text)) || definesKnown(sentence, matter, knowledge)) {
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || FIRST_PERSON.test(sentence.text.replace(/[“"][^”"]*[”"]/g, '')) || definesKnown(sentence, matter, knowledge)) {
       previous = -1;
       continue;
     }
@@ -167,6 +167,7 @@ export function usable(sentence: Sentence, knowledge: Knowledge): UsedSentence |
   const changes = edits(sentence, knowledge);
   const used = { sentence, edits: changes };
   const facts = changes.length > 0 && knowledge.pack.facts ? knowledge.pack.facts(edited(used), []) : sentence.facts;
+  if (/\b(?:FIXME|TODO|TBD)\b/.test(sentence.text)) return undefined;
   if (!facts) return used;
   switch (facts.leaning) {
     case undefined:

@@ -13,7 +13,7 @@ export type { OutlineProposal, ProposedLesson, ProposedModule } from './proposal
 export type { Dropped, Unit } from './unit';
 
 /** A lesson's matter in words of the source: about five minutes when three fifths of it are taken. */
-const SIZE = { most: 900, least: 170 };
+const SIZE = { most: 900, least: 230 };
 /** Matter of other sources comes in smaller pieces, so that each finds its place. */
 const SMALL = { most: 350, least: 60 };
 
@@ -33,7 +33,7 @@ export function draftOutline(brief: Brief, sources: readonly Knowledge[], terms:
   let groups = bringTogether(parts, leading);
   groups = withoutKnown(groups, brief, lead, dropped);
   groups = glossaryFirst(groups);
-  groups = groupSmall(groups, lead);
+  groups = groupSmall(groups, title, lead);
   groups = fitCounts(groups, brief.size, lead, dropped, notices);
   for (const { pack, source } of sources) if (!pack.understands) notices.push({ code: 'language-not-understood', parameters: { language: pack.code, title: source.title } });
   const titled = titlesFor(groups, title, sources);

@@ -1,12 +1,14 @@
 import type { Brief } from '../course/course';
 import type { Knowledge } from '../knowledge';
 import type { OutlineProposal } from './proposal';
-import { joinTitles } from './titles';
+import { canJoin, joinTitles } from './titles';
 import type { Dropped } from './unit';
 import { joinUnits, type UnitGroup } from './units';
 
 /** A module has at least this much matter, in words of the source, when there is more than one. */
 const SMALL_MODULE = 330;
+/** A document of short top sections only is one module up to this many words. */
+const FLAT_COURSE = 5000;
 /** More lessons than this and neighbours are joined while they are small. */
 const MANY_LESSONS = 9;
 
@@ -20,7 +22,9 @@ export function glossaryFirst(groups: readonly UnitGroup[]): UnitGroup[] {
 }
 
 /** Joins small modules to a neighbour, and neighbouring lessons in modules that have too many. */
-export function groupSmall(groups: readonly UnitGroup[], knowledge: Knowledge): UnitGroup[] {
+export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, knowledge: Knowledge): UnitGroup[] {
+  const flat = groups.length > 4 && groups.every((group) => words(group) < SMALL_MODULE);
+  if (flat && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) return [{ title: courseTitle, units: groups.flatMap((group) => group.units) }];
   const joined = [...groups];
   for (;;) {
     const at = joined.reduce((least, group, index) => (words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least), -1);
@@ -66,7 +70,7 @@ export function fitCounts(groups: readonly UnitGroup[], size: Brief['size'], kno
 }
 
 function joinGroups(a: UnitGroup, b: UnitGroup, knowledge: Knowledge): UnitGroup {
-  const short = a.title.length + b.title.length <= 60 && !/[:?,]/.test(a.title + b.title) && ![a.title, b.title].some((each) => each.includes(` ${knowledge.pack.labels.and} `));
+  const short = canJoin(a.title, b.title, 60, knowledge.pack);
   const title = short ? joinTitles(a.title, b.title, knowledge.pack) : (words(a) >= words(b) ? a : b).title;
   return { title, units: [...a.units, ...b.units] };
 }

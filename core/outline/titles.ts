@@ -14,9 +14,18 @@ export function cleanTitle(heading: string, path: readonly string[], courseTitle
   title = withoutSubject(title, courseTitle);
   if (isGenericTitle(title)) {
     const parent = [...path].reverse().find((each) => !isGenericTitle(each) && each !== heading);
-    if (parent) title = `${shortened(cleanTitle(parent, [], courseTitle), LONGEST - title.length)}: ${lowerFirst(title)}`;
+    if (parent) title = `${shortened(cleanTitle(parent, [], courseTitle), LONGEST - title.length)}: ${title.toLowerCase()}`;
   }
   return upperFirst(shortened(title, LONGEST));
+}
+
+/** Titles that read badly after "and": questions, clauses, and those joined already. */
+const NOT_JOINED = /[:?,;]|^(?:what|how|why|when|who|where|which|before|after|during|in|at|on|while|if|for|to|was|wie|warum|wann|wer|qu|comment|pourquoi|quand|cómo|qué|por qué|cuándo)\b/i;
+
+/** Whether two titles can be joined with "and" into one that reads well. */
+export function canJoin(a: string, b: string, most: number, pack: LanguagePack): boolean {
+  const gerund = (title: string) => /^\p{L}+ing\b/u.test(title);
+  return a.length + b.length <= most && gerund(a) === gerund(b) && ![a, b].some((title) => NOT_JOINED.test(title) || title.includes(` ${pack.labels.and} `));
 }
 
 /** Two titles as one. */
@@ -55,6 +64,8 @@ function shortened(title: string, most: number): string {
   if (bracket !== title && bracket.length >= 12) return shortened(bracket, most);
   for (const joint of [/\s[–—-]\s/, /:\s/, /;\s/, /[?!]\s/, /,\s/]) {
     const found = joint.exec(title);
+    const open = found ? title.slice(0, found.index).lastIndexOf('(') : -1;
+    if (open >= 12 && !title.slice(open, found!.index).includes(')')) return title.slice(0, open).trim();
     if (found && found.index >= 12 && found.index <= most) return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
   }
   return title;

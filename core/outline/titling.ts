@@ -25,12 +25,12 @@ export function titlesFor(groups: readonly UnitGroup[], courseTitle: string, sou
 function otherTitles(unit: Unit, courseTitle: string, knowledge: Knowledge): string[] {
   const [first] = unit.sections;
   const parent = first.path[first.path.length - 1];
-  const own = unit.sections.map((section) => cleanTitle(section.title, section.path.slice(1), courseTitle)).filter((title) => title !== unit.title);
+  const own = unit.sections.map((section) => cleanTitle(section.title, section.path.slice(1), courseTitle)).filter((title) => title !== unit.title && !title.startsWith(`${unit.title}: `));
   const wording = knowledge.pack.objectives;
   const steps = unit.sections.flatMap((section) => section.passages).map((id) => knowledge.passages.get(id)).find((passage) => passage?.list && knowledge.stepLists.has(passage.list.id));
   const leadIn = steps?.leadIn ? knowledge.passages.get(steps.leadIn)?.text : undefined;
   const action = leadIn && wording?.fromStepsLeadIn(leadIn)?.object;
-  const below = parent && first.path.length > 1 ? `${cleanTitle(parent, [], courseTitle)}: ${unit.title}` : undefined;
+  const below = parent && first.path.length > 1 && !unit.title.startsWith(cleanTitle(parent, [], courseTitle)) ? `${cleanTitle(parent, [], courseTitle)}: ${unit.title}` : undefined;
   return [
     ...(action ? [action.charAt(0).toUpperCase() + action.slice(1)] : []),
     ...own.slice(0, 2),

@@ -1,10 +1,13 @@
-import { boilerplateKind } from '../language/boilerplate';
+import { boilerplateKind, isGenericTitle } from '../language/boilerplate';
 import type { Knowledge, Term } from '../knowledge';
 import { folded } from '../source/inline';
 import type { Section } from '../source/source';
 import { splitSection } from './split';
-import { cleanTitle, joinTitles, upperFirst } from './titles';
+import { canJoin, cleanTitle, joinTitles, upperFirst } from './titles';
 import { passageWeights, usableWords, type Dropped, type Unit, type UnitSection } from './unit';
+
+/** A top section with fewer words has nothing to teach. */
+const NOTHING = 25;
 
 /** How large a lesson's matter may be, in words of the source. */
 export interface UnitSize {
@@ -116,16 +119,30 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
   for (const section of top.sections) {
     const kept = keep(section, top === root ? [root.title] : [root.title, top.title]);
     const units = divide(section, kept).filter((unit) => unit.words > 0);
-    if (units.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), units });
+    const total = units.reduce((sum, unit) => sum + unit.words, 0);
+    if (total > 0 && total < NOTHING && top.sections.length > 1) drop(section.title, 'empty', kept.flatMap((each) => each.passages));
+    else if (units.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), units });
   }
   return { groups, dropped };
 }
 
 /** Two neighbouring units as one, under the given title or one made of theirs. */
 export function joinUnits(a: Unit, b: Unit, title: string | undefined, knowledge: Pick<Knowledge, 'pack'>): Unit {
-  const short = a.title.length + b.title.length <= 56 && !/[:?,]/.test(a.title + b.title) && ![a.title, b.title].some((each) => each.includes(` ${knowledge.pack.labels.and} `));
-  const joined = title ?? (short ? joinTitles(a.title, b.title, knowledge.pack) : (a.words >= b.words * 0.8 ? a : b).title);
+  const short = canJoin(a.title, b.title, 42, knowledge.pack);
+  const parent = commonParent([...a.sections, ...b.sections]);
+  const joined = title ?? parent ?? (short ? joinTitles(a.title, b.title, knowledge.pack) : (a.words >= b.words * 0.8 ? a : b).title);
   return { title: joined, sourceId: a.sourceId, sections: [...a.sections, ...b.sections], words: a.words + b.words, weight: a.weight + b.weight };
+}
+
+/** The section above units of which all titles are generic ("Purpose", "Requirements"), or which begin with that section itself. */
+function commonParent(sections: readonly UnitSection[]): string | undefined {
+  const [first, ...rest] = sections;
+  if (!rest.some((section) => isGenericTitle(section.title))) return undefined;
+  const own = rest.every((section) => section.path[first.path.length] === first.title);
+  if (own && !isGenericTitle(first.title)) return cleanTitle(first.title, first.path.slice(1), '');
+  const parent = first.path.at(-1);
+  const together = sections.every((section) => section.path[first.path.length - 1] === parent);
+  return together && parent && sections.every((section) => isGenericTitle(section.title)) ? cleanTitle(parent, first.path.slice(1, -1), '') : undefined;
 }
 
 /** Lists that only repeat the document's headings, with their lead-in. */

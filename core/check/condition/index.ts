@@ -21,14 +21,15 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   if (claim.kind !== 'rule' || !rule || !condition || !rule.person || !CONDITION_WORDS.has(condition.word) || condition.word === 'only if') return undefined;
   const words = (text: string) => text.split(/\s+/).length;
   const bareCondition = condition.text.replace(/^\S+\s+/, '');
-  if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(rule.action)) return undefined;
+  if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(claim) || !isSpecific(bareCondition, pack)) return undefined;
+  if (rule.strength === 'may' && !/^(?:may|is|are)\b/i.test(rule.modal ?? '')) return undefined;
   if (claim.leaning && claim.leaning !== 'points-within' && claim.leaning !== 'too-long') return undefined;
   // A pronoun in the answer is fine when the condition names what it stands for.
   if (/\b(?:this|these|those|such|here|there)\b/i.test(rule.action) || (/\b(?:they|them|their|it|its)\b/i.test(rule.action) && !/\b(?:an?|the|your|any|no)\s+\p{L}/iu.test(condition.text))) return undefined;
   const keyStems = pack.stems(rule.action);
   const conditionStems = pack.stems(condition.text);
   if (keyStems.length < 2 || contained(keyStems, conditionStems) > 0.55) return undefined;
-  const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative);
+  const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative, !rule.modal);
   if (!stem) return undefined;
   const wrong = wrongAnswers(claim, keyStems, conditionStems, matter);
   if (wrong.length < 2) return undefined;
@@ -48,10 +49,27 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   };
 }
 
-/** An action that can be an answer: a short verb phrase, of doing rather than being. */
-function askable(action: string): boolean {
+/** An action that can be an answer: a whole, short verb phrase, of doing rather than being. */
+function askable({ rule, text }: Claim): boolean {
+  const { action } = rule!;
   const count = action.split(/\s+/).length;
-  return count >= 3 && count <= 24 && /^[a-z]/i.test(action) && !/^(?:be|been|have|not|feel|know|want|need|expect|like|see|note|follow (?:these|the|this)|try|also)\b/i.test(action) && !/[:`{}<>=|$]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action);
+  const behind = text.slice(text.indexOf(action) + action.length).trimStart();
+  return count >= 3 && count <= 24 && /^[a-z]/i.test(action) && !behind.startsWith(':') &&
+    !/^(?:be|been|have|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually)\b/i.test(action) &&
+    !/[:`{}<>=|$[\]]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action) &&
+    !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|determine|if|when)$/i.test(action);
+}
+
+/** A condition that can be understood alone: not about "the" something that only the text before it makes known. */
+function isSpecific(condition: string, pack: QuestionMatter['pack']): boolean {
+  if (/\b(?:however|both|either|neither|different choices|more information|any questions?|unsure|interested)\b|https?:|[[\]{}<>`]/i.test(condition)) return false;
+  const stems = pack.stems(condition).length;
+  return stems >= 4 || (stems >= 2 && /\b(?:an?|any|no|your|you|someone|somebody|one|two|all)\b/i.test(condition)) || (stems >= 3 && !/^(?:the|its|their)\b/i.test(condition));
+}
+
+/** Asks the reader, not a third person. */
+function isReader(claim: Claim): boolean {
+  return claim.rule?.subject === undefined || /^you$/i.test(claim.rule.subject);
 }
 
 function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems: readonly string[], { course, pack }: QuestionMatter): Claim[] {
@@ -61,13 +79,13 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
   return course
     .filter((other) => other !== claim && other.kind === 'rule' && other.rule?.condition && other.rule.person && other.rule.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
-    .filter((other) => askable(other.rule!.action) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
+    .filter((other) => askable(other) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
     .map((other) => {
       const stems = pack.stems(other.rule!.action);
       const otherCondition = pack.stems(other.rule!.condition!.text);
       const topic = overlap([...keyStems, ...conditionStems], [...stems, ...otherCondition]);
       const gap = Math.abs(Math.log(other.rule!.action.length / length));
-      return { other, stems, otherCondition, fit: Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
+      return { other, stems, otherCondition, fit: (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
     })
     .filter(({ stems, otherCondition }) => overlap(otherCondition, conditionStems) < 0.34 && contained(conditionStems, otherCondition) < 0.6 && contained(stems, conditionStems) < 0.75)
     .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))

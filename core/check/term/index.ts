@@ -2,6 +2,8 @@ import type { Claim } from '../../knowledge';
 import { overlap } from '../../language/similarity';
 import { asOption, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 
+const EVERYDAY = 4.7;
+
 /** "Which term stands for this?": definitions, with other defined terms as wrong answers. The term's own words are masked in its meaning. */
 export const termQuestions: QuestionForm = (matter) =>
   matter.lesson.flatMap((claim) => {
@@ -10,7 +12,7 @@ export const termQuestions: QuestionForm = (matter) =>
   });
 
 function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
-  if (!isGood(claim) || !pack.questions) return undefined;
+  if (!isGood(claim, pack) || !pack.questions) return undefined;
   const termStems = pack.stems(claim.term!);
   const meaning = masked(claim.meaning!, termStems, pack);
   if (!meaning) return undefined;
@@ -18,7 +20,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   if (meaningStems.length < 3) return undefined;
   const seen = [termStems];
   const others = course
-    .filter((other) => other !== claim && isGood(other) && (other.plural ?? false) === (claim.plural ?? false))
+    .filter((other) => other !== claim && isGood(other, pack) && (other.plural ?? false) === (claim.plural ?? false))
     .map((other) => ({ other, stems: pack.stems(other.term!), alike: overlap(pack.stems(other.meaning!), meaningStems) }))
     // A term with nearly the same meaning would be a second right answer.
     .filter(({ stems, alike }) => alike < 0.4 && !stems.every((stem) => meaningStems.includes(stem)))
@@ -38,9 +40,11 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   };
 }
 
-function isGood(claim: Claim): boolean {
+function isGood(claim: Claim, pack: QuestionMatter['pack']): boolean {
   if (claim.kind !== 'definition' || !claim.term || !claim.meaning || claim.leaning) return false;
-  return /^[\p{L}][\p{L} '’-]+$/u.test(claim.term) && claim.term.split(' ').length <= 4 && /^(?:an?|the|any|one|all|every|what|money|somebody|someone|anyone|something|\p{Ll}+s?)\b/u.test(claim.meaning) &&
+  // An everyday word says too little to be asked for.
+  if (!claim.term.includes(' ') && (pack.commonness(claim.term.toLowerCase()) ?? 0) > EVERYDAY) return false;
+  return /^[\p{L}][\p{L} '’-]+$/u.test(claim.term) && claim.term.split(' ').length <= 4 && /^(?:an?|the|any|one|all|every|what|money|somebody|someone|anyone|something)\b/.test(claim.meaning) &&
     !/\b(?:this|these|those|it|they|above|below|following|section|chapter)\b|[`{}<>|]/i.test(claim.meaning) && claim.meaning.split(/\s+/).length >= 5 && claim.meaning.split(/\s+/).length <= 36;
 }
 
@@ -48,6 +52,8 @@ function isGood(claim: Claim): boolean {
 function masked(meaning: string, termStems: readonly string[], pack: QuestionMatter['pack']): string | undefined {
   const hits = pack.stemmedWords(meaning).filter((word) => termStems.includes(word.stem));
   if (hits.length >= Math.max(1, termStems.length) && termStems.length > 1) return undefined;
+  // Masking the kind itself ("a … of values") leaves nothing to go by.
+  if (hits.length > 0 && meaning.slice(0, hits[0].from).split(/\s+/).length <= 4) return undefined;
   if (hits.length > 1 || (termStems.length === 1 && hits.length > 0)) return undefined;
   return hits.reduceRight((text, hit) => `${text.slice(0, hit.from)}…${text.slice(hit.to)}`, meaning);
 }

@@ -2,7 +2,7 @@ import type { DefinitionFacts, TaggedWord } from '../pack';
 
 const PATTERN = /^(?:(an?|any|the)\s+)?((?:["“‘'][^"”’']{2,60}["”’'])|(?:[\p{L}\p{N}][\p{L}\p{N}/'’.+-]*(?:\s+[\p{L}\p{N}(][\p{L}\p{N}/'’.+)-]*){0,4}))\s+(is|are|means|refers to|is defined as|stands for|denotes)\s+((?:(an?|any|the|one|all|every)\s+)?.+)$/iu;
 const VAGUE = /^(?:problem|reason|result|idea|goal|aim|purpose|difference|way|thing|example|exception|advantage|disadvantage|question|answer|point|rule|best|worst|first|second|next|last|only|most|main|following|other|same|default|here|there|this|that|these|those|it|they|he|she|we|you|one|what|who|which|how|why|where|when|if|all|each|both|some|many|more|such|no|none|nothing|everything|something|anything|another|time|today|result|effect|consequence|alternative|solution|fact|catch|trick|key|secret|choice|intent|intention|case|part|kind|type|lack|absence|use|number|current|usual|typical|common|easiest|simplest|new|old|above|below|latter|former)\b/i;
-const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|mistake|case|number|same|only|best|first|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk)\b/i;
+const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|mistake|case|number|same|only|best|first|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step)\b/i;
 
 /**
  * A definition "A term is a …": article or plural form, a noun phrase of at most five words, and a meaning that

@@ -54,7 +54,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     },
     references: bracketedReferences,
     grade: fleschKincaid,
-    objectives: englishObjectives,
+    objectives: englishObjectives(words),
     questions: englishQuestions,
     labels: labelsFor('en'),
   };

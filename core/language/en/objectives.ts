@@ -1,4 +1,5 @@
 import type { ObjectiveWording, ObjectiveWords } from '../pack';
+import type { WordList } from './lexicon';
 
 /** "To claim your expenses, follow these steps:" -> carry out: claim your expenses. */
 function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
@@ -8,11 +9,19 @@ function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
 }
 
 /** What a learner does with the matter under a title, worded by the kind of title. */
-function fromTitle(title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
+function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
   const bare = title.replace(/[?.!]+$/, '');
   const question = /^(?:how|what|why|who|where|which|when)\b/i.test(bare) && /\?$/.test(title);
+  // "Set a root password" is an objective as it stands.
+  const [first, next = ''] = bare.toLowerCase().split(' ');
+  if (words.isVerb(first) && (words.isMostlyVerb(first) || !words.isNoun(first) || /^(?:the|a|an|your|all|any|every|each|no)$/.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
+    return { verb: 'carry-out', level: 'apply', object: lower(bare), text: bare };
+  }
   if (/^(?:how|what|why|where|which)\b/i.test(bare) && !question) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain ${lower(bare)}` };
   if (/^who\b/i.test(bare) && !question) return { verb: 'state', level: 'recall', object: lower(bare), text: `State ${lower(bare)}` };
+  if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'steps') {
+    return { verb: 'carry-out', level: 'apply', object: lower(bare), text: `Carry out the steps ${lower(bare)}` };
+  }
   if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'rules') {
     return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules that hold ${lower(bare)}` };
   }
@@ -59,5 +68,7 @@ function lower(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
-/** Objectives in English. */
-export const englishObjectives: ObjectiveWording = { fromStepsLeadIn, fromTitle, fromCondition, fromTerm };
+/** Objectives in English; `words` tells verbs from nouns. */
+export function englishObjectives(words: WordList): ObjectiveWording {
+  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, title, kind), fromCondition, fromTerm };
+}

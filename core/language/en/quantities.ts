@@ -22,7 +22,7 @@ const UNITS: [RegExp, string, string][] = [
   [/^(kg|kilos?|kilograms?)\b/, 'kg', 'kg'], [/^(mg|milligrams?)\b/, 'mg', 'mg'], [/^(g|grams?)\b/, 'g', 'g'], [/^(tonnes?|tons?)\b/, 'tonne', 'tonne'],
   [/^(ml|millilit(er|re)s?)\b/, 'ml', 'ml'], [/^(l|lit(er|re)s?)\b/, 'litre', 'litre'],
   [/^(°\s?C|degrees( celsius)?\b|°)/, 'degree', 'degree'], [/^(volts?|V)\b/, 'volt', 'volt'], [/^(amps?|amperes?|A|Ah)\b/, 'amp', 'amp'], [/^(watts?|W|Wh)\b/, 'watt', 'watt'],
-  [/^(bytes?)\b/, 'byte', 'byte'], [/^(kB|KB|kilobytes?|KiB)\b/, 'kB', 'kB'], [/^(MB|megabytes?|MiB)\b/, 'MB', 'MB'], [/^(GB|gigabytes?|GiB)\b/, 'GB', 'GB'], [/^(bits?)\b/, 'bit', 'bit'],
+  [/^(bytes?)\b/, 'byte', 'byte'], [/^(kB|KB|kilobytes?|KiB)\b/, 'kB', 'kB'], [/^(MB|megabytes?|MiB)\b/, 'MB', 'MB'], [/^(GB|gigabytes?|GiB)\b/, 'GB', 'GB'],
   [/^(people|persons?|guests|members|volunteers|employees|passengers|users)\b/, 'person', 'people'], [/^(characters?|letters)\b/, 'character', 'character'], [/^(words)\b/, 'word', 'word'],
   [/^(pages?)\b/, 'page', 'page'], [/^(times)\b/, 'time', 'times'], [/^(copies|copy)\b/, 'copy', 'copy'], [/^(items?|tools?|batteries|chargers|bags?|boxes|meals?|bytes)\b/, 'item', 'item'],
 ];

@@ -5,10 +5,13 @@ const FORBIDDEN: Record<Strength, string> = { must: 'what must you not do', shou
 
 /** Questions in English. */
 export const englishQuestions: QuestionWording = {
-  afterCondition(condition, subject, strength, negative) {
+  afterCondition(condition, subject, strength, negative, order) {
     const bare = condition.replace(/[,\s]+$/, '');
     const reader = subject === undefined || /^you$/i.test(subject);
-    const asked = reader
+    // An order without a word of obligation is asked for without one.
+    const asked = order
+      ? negative ? 'what do you not do' : 'what do you do'
+      : reader
       ? (negative ? FORBIDDEN : READER)[strength]
       : `what ${strength} ${withArticle(subject)} ${negative ? 'not ' : ''}do`;
     return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}, ${asked}?`;

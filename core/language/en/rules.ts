@@ -113,7 +113,7 @@ function subjectBefore(sentence: string, start: number, modalAt: number, tags: r
 /** Where an action ends: before a further clause that is not part of it. */
 function actionEnd(sentence: string, from: number): number {
   const rest = sentence.slice(from);
-  const cut = /[;:]|\s[–—]\s|,?\s+(?:because|otherwise|or else|so that|even though|although|whereas)\b|,\s+(?:since|as|which|while|but|so|even if|not even)\b|\s+even (?:if|when)\b|[.!?]+["'”’)]*$|\s\((?:see|e\.g\.|i\.e\.)/i.exec(rest);
+  const cut = /;|:(?!\/\/)|\s[–—]\s|,?\s+(?:because|otherwise|or else|so that|even though|although|whereas)\b|,\s+(?:since|as|which|while|but|so|even if|not even)\b|\s+even (?:if|when)\b|[.!?]+["'”’)]*$|\s\((?:see|e\.g\.|i\.e\.)/i.exec(rest);
   return from + (cut ? cut.index : rest.length);
 }
 

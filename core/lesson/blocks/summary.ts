@@ -26,7 +26,7 @@ export function summaryOf(pieces: readonly Piece[], matter: Matter, place: strin
 function worthOf(used: UsedSentence, matter: Matter): number {
   const { sentence } = used;
   const { facts } = sentence;
-  if (!facts || facts.leaning || facts.pointsWithin || facts.words > LONGEST_POINT || facts.words < 6 || /[?:]$/.test(edited(used))) return 0;
+  if (!facts || facts.leaning || facts.pointsWithin || facts.words > LONGEST_POINT || facts.words < 6 || /[?:]$|[[\]`{}<>]|https?:|\bmore information\b/i.test(edited(used))) return 0;
   const kinds = (matter.claims.get(sentence.passage.id) ?? [])
     .filter((claim) => claim.ranges.some((range) => range.from >= sentence.from && range.to <= sentence.to))
     .map((claim) => WORTH[claim.kind as keyof typeof WORTH] ?? 0);
