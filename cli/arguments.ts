@@ -1,0 +1,85 @@
+import { parseArgs } from 'node:util';
+import { checkBriefInput, type BriefInput } from '../core/brief/input';
+import { say } from './messages';
+
+/** Wrong use: said to the person, exit 2. */
+export class UseError extends Error {}
+
+export interface Arguments {
+  command: 'draft' | 'outline' | 'read';
+  sources: string[];
+  out?: string;
+  brief: BriefInput;
+  formats: ('archive' | 'html')[];
+  keepGoing: boolean;
+}
+
+export const HELP = `uplift: sources in, a course out.
+
+  uplift draft SOURCE... --out DIR   drafts a course
+  uplift outline SOURCE...           drafts the outline only, as JSON
+  uplift read SOURCE...              shows what is read: sections, passages, claims, as JSON
+
+A SOURCE is a file (docx, pdf, pptx, epub, html, md, txt, vtt, srt) or a folder of HTML pages.
+
+  --title T          the course's title; otherwise the leading source's
+  --audience A       for whom it is
+  --known TERMS      what they know already, with commas between: left out or recalled in a line
+  --minutes N        how long it shall be for the learner, or
+  --modules N        how many modules, and
+  --lessons N        how many lessons in each
+  --questions N      questions in a lesson, at most (3)
+  --language L       language of the course, such as en or de; otherwise the sources'
+  --sources-only     no connecting text by the engine
+  --formats F,F      archive, html (both)
+  --keep-going       goes on when a source cannot be read
+  --out DIR          where to write; for read and outline: instead of printing
+
+Exit: 0 made, 1 our fault, 2 wrong use, 3 a source not read, 4 too little to make a course, 130 stopped.
+`;
+
+/** Reads the command line. Throws UseError. */
+export function readArguments(argv: readonly string[]): Arguments | 'help' {
+  const [command, ...rest] = argv;
+  if (command === undefined || ['help', '--help', '-h'].includes(command) || rest.includes('--help')) return 'help';
+  if (command !== 'draft' && command !== 'outline' && command !== 'read') throw new UseError(`There is no command "${command}".`);
+  const { values, positionals } = parsed(rest);
+  if (positionals.length === 0) throw new UseError('No source was given.');
+  if (command === 'draft' && !values.out) throw new UseError('Say where to write: --out DIR.');
+  const formats = (values.formats ?? 'archive,html').split(',').map((format) => format.trim()).filter(Boolean);
+  const unknown = formats.find((format) => format !== 'archive' && format !== 'html');
+  if (unknown) throw new UseError(`There is no format "${unknown}"; there are archive and html.`);
+  const checked = checkBriefInput({
+    ...(values.title !== undefined && { title: values.title }),
+    ...(values.audience !== undefined && { audience: values.audience }),
+    ...(values.known !== undefined && { known: values.known.split(',').map((term) => term.trim()).filter(Boolean) }),
+    ...(values.language !== undefined && { language: values.language }),
+    ...numbers(values, ['minutes', 'modules', 'lessons', 'questions']),
+    sourcesOnly: values['sources-only'] ?? false,
+  });
+  if (!checked.ok) throw new UseError(say({ ...checked.problem, place: `--${checked.problem.place}` }));
+  return { command, sources: positionals, ...(values.out && { out: values.out }), brief: checked.input, formats: formats as Arguments['formats'], keepGoing: values['keep-going'] ?? false };
+}
+
+function parsed(argv: string[]) {
+  const text = { type: 'string' } as const;
+  const flag = { type: 'boolean' } as const;
+  try {
+    return parseArgs({
+      args: argv,
+      allowPositionals: true,
+      options: { out: text, title: text, audience: text, known: text, minutes: text, modules: text, lessons: text, questions: text, language: text, formats: text, 'sources-only': flag, 'keep-going': flag },
+    });
+  } catch (error) {
+    throw new UseError((error as Error).message.split('. ')[0] + '.');
+  }
+}
+
+function numbers(values: Record<string, string | boolean | undefined>, names: readonly string[]): Record<string, number> {
+  return Object.fromEntries(names.flatMap((name) => {
+    const said = values[name];
+    if (said === undefined) return [];
+    if (typeof said !== 'string' || !/^\d+(\.\d+)?$/.test(said)) throw new UseError(`--${name} needs a number, not "${String(said)}".`);
+    return [[name, Number(said)]];
+  }));
+}

@@ -1,0 +1,61 @@
+import type { Problem } from '../core/course/problem';
+
+type Wording = (parameters: Record<string, string | number>) => string;
+
+/** What each problem is to a person: what happened, and what to do. */
+const PROBLEMS: Record<string, Wording> = {
+  'empty': () => 'the file is empty (0 bytes). Check that it was saved or copied completely.',
+  'no-such-file': () => 'there is no such file or folder.',
+  'not-allowed': () => 'this user may not open it.',
+  'cannot-open': () => 'it could not be opened.',
+  'not-read-here': ({ extension }) => `files of this kind (${extension}) are not read. Read are: docx, pdf, pptx, epub, html (a file or a folder of pages), md, txt, vtt, srt.`,
+  'name-lies': ({ extension }) => `the file is named .${extension} but is something else inside. Open it in its program and save it again, or correct the name.`,
+  'not-this-format': ({ format }) => `it is a zip, but not a ${format} document. Open it in its program and save it again.`,
+  'password': () => 'it is locked with a password. Save a copy without the password.',
+  'broken': ({ format }) => `the ${format || ''} file is damaged and cannot be read. Open it in its program and save it again, or take another copy.`.replace('  ', ' '),
+  'zip-broken': () => 'the file is damaged or cut off. Copy or download it again.',
+  'zip-too-big': ({ megabytes }) => `it unpacks to more than ${megabytes} MB, which no document needs; it was not read.`,
+  'zip-too-many': ({ limit }) => `it holds more than ${limit} parts; it was not read.`,
+  'xml-entities': () => 'a part of it declares entities of its own, which can reach other files; it was not read. Save it again with an office program.',
+  'file-too-big': ({ megabytes, limit }) => `it has ${megabytes} MB; up to ${limit} MB are read. Split it.`,
+  'too-much-text': ({ millions }) => `it holds more than ${millions} million characters. Split it.`,
+  'too-many-pages': ({ pages, limit }) => `it has ${pages} pages; up to ${limit} are read. Split it.`,
+  'scanned': ({ pages }) => `its ${pages} pages are pictures without text (a scan?). Run it through text recognition first and give the result.`,
+  'no-text': () => 'no text was found in it.',
+  'not-text': () => 'it holds binary data, not text.',
+  'no-cues': () => 'no timed words were found in it.',
+  'no-pages': () => 'no HTML pages were found in the folder.',
+  'reader-stopped': () => 'reading it took too much memory or broke the reader; nothing else was harmed. Save it again in a simpler form, or split it.',
+  'too-little': ({ words, least }) => `the sources hold ${words} words that can be taught from; at least ${least} are needed for a course. Add sources.`,
+  'bad-brief': ({ rule }) => `this value is not possible (${rule}).`,
+  'two-sizes': () => 'give either minutes or counts of modules and lessons, not both.',
+  'not-an-archive': () => 'it is not a course archive.',
+  'newer-archive': ({ version, known }) => `it was written by a newer version (format ${version}; this one reads up to ${known}).`,
+  'bad-document': ({ reason }) => `the course in it is damaged (${reason}).`,
+};
+
+const NOTICES: Record<string, Wording> = {
+  'encoding-guessed': () => 'is not UTF-8; read as Windows-1252.',
+  'copying-not-allowed': () => 'is marked by its owner as not to be copied from. Make sure that you may use it.',
+  'times-out-of-order': () => 'has times out of order; they were sorted.',
+  'language-not-understood': ({ language }) => `is in a language (${language}) whose sentences are not understood yet: outline, lesson text and coverage are drafted, objectives and questions are not.`,
+  'fewer-modules': ({ asked, got }) => `${asked} modules were asked for; the sources give ${got}.`,
+  'fewer-lessons': ({ asked, got }) => `${asked} lessons a module were asked for; the smallest module has ${got}.`,
+  'minutes-not-reached': ({ asked, got }) => `${asked} minutes were asked for; the sources give ${got}.`,
+};
+
+/** A problem as a sentence. */
+export function say(problem: Problem): string {
+  const wording = PROBLEMS[problem.code];
+  const text = wording ? wording(problem.parameters ?? {}) : `something went wrong (${problem.code}).`;
+  return problem.place ? `${problem.place}: ${text}` : text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** A notice as a sentence; `about` is the source it is about. */
+export function sayNotice(notice: { code: string; parameters?: Record<string, string | number> }, about?: string): string {
+  const text = NOTICES[notice.code]?.(notice.parameters ?? {}) ?? notice.code;
+  return about ? `${about} ${text}` : text;
+}
+
+/** Problem codes that have words, for tests. */
+export const worded = { problems: Object.keys(PROBLEMS), notices: Object.keys(NOTICES) };

@@ -1,0 +1,113 @@
+import { briefFrom } from '../core/brief/input';
+import { canonicalJson } from '../core/course/canonical';
+import { ProblemError } from '../core/course/problem';
+import { draftContext, draftCourse } from '../core/draft';
+import { reportOn } from '../core/draft/report';
+import { writeArchive } from '../core/exchange/archive';
+import { courseDocument } from '../core/exchange/document';
+import { writeReadingPage } from '../core/exchange/html';
+import type { Knowledge } from '../core/knowledge';
+import { draftOutline } from '../core/outline';
+import { packFor } from '../server/language/packs';
+import { HELP, readArguments, UseError, type Arguments } from './arguments';
+import { say, sayNotice } from './messages';
+import { writeFiles } from './output';
+import { readSources, type ReadSources } from './sources';
+import { Timer } from './timer';
+
+/** Exit codes, as the README promises them. */
+export const EXIT = { made: 0, ourFault: 1, wrongUse: 2, notRead: 3, tooLittle: 4, stopped: 130 } as const;
+
+/** Where a run writes: results to `out`, everything said to the person to `tell`. */
+export interface Console {
+  print(text: string): void;
+  tell(line: string): void;
+}
+
+/** Runs a command line and gives its exit code. Never throws. */
+export async function run(argv: readonly string[], console: Console, signal: AbortSignal): Promise<number> {
+  try {
+    const given = readArguments(argv);
+    if (given === 'help') {
+      console.print(HELP);
+      return EXIT.made;
+    }
+    return await execute(given, console, signal);
+  } catch (error) {
+    if (signal.aborted) {
+      console.tell('stopped; nothing was written.');
+      return EXIT.stopped;
+    }
+    if (error instanceof UseError) {
+      console.tell(`${error.message} See "uplift help".`);
+      return EXIT.wrongUse;
+    }
+    if (error instanceof ProblemError) {
+      console.tell(say(error.problem));
+      return error.problem.code === 'too-little' ? EXIT.tooLittle : EXIT.ourFault;
+    }
+    console.tell(`A fault of ours: ${(error as Error).stack ?? String(error)}`);
+    return EXIT.ourFault;
+  }
+}
+
+async function execute(given: Arguments, console: Console, signal: AbortSignal): Promise<number> {
+  const timer = new Timer();
+  const read = await readSources(given.sources, console.tell, timer, signal);
+  signal.throwIfAborted();
+  if (read.failed > 0 && (!given.keepGoing || read.knowledge.length === 0)) {
+    console.tell(given.keepGoing ? 'No source could be read.' : 'Nothing was made. Use --keep-going to go on without the sources that cannot be read.');
+    return EXIT.notRead;
+  }
+  if (given.command === 'read') return give(given, console, 'read.json', canonicalJson(read.knowledge.map(({ source, claims }) => ({ source, claims })), 1));
+  const title = given.brief.title ?? read.knowledge[0].source.title;
+  if (given.command === 'outline') return give(given, console, 'outline.json', outlineJson(given, read.knowledge, title));
+  return draft(given, read, title, console, timer);
+}
+
+async function draft(given: Arguments, read: ReadSources, title: string, console: Console, timer: Timer): Promise<number> {
+  const brief = briefFrom(given.brief, courseLanguage(read.knowledge));
+  const made = await timer.measure('draft', () => Promise.resolve(draftCourse(brief, read.knowledge, title, (done, of, lesson) => console.tell(`lesson ${done} of ${of}: ${lesson}`))));
+  const report = reportOn(made);
+  const files = await timer.measure('write', () => {
+    const document = courseDocument(made.course, read.knowledge.map((each) => each.source), read.knowledge.flatMap((each) => each.claims), packFor(brief.language));
+    const all = new Map<string, string | Uint8Array>([
+      ['course.json', `${canonicalJson(document, 1)}\n`],
+      ['report.json', `${canonicalJson(report, 1)}\n`],
+    ]);
+    if (given.formats.includes('html')) all.set('course.html', writeReadingPage(document, report.dropped));
+    if (given.formats.includes('archive')) all.set('course.uplift.zip', writeArchive(document, read.media));
+    return Promise.resolve(all);
+  });
+  files.set('timings.json', `${JSON.stringify(timer.report(), undefined, 1)}\n`);
+  writeFiles(given.out!, files);
+  for (const notice of report.notices) console.tell(`note: ${sayNotice(notice, notice.parameters?.title as string | undefined)}`);
+  const { size, questions } = report;
+  console.tell(`made ${given.out}: ${size.minutes} min, ${size.modules} modules, ${size.lessons} lessons, ${questions.placed} questions placed, ${questions.offered} offered.`);
+  return EXIT.made;
+}
+
+function outlineJson(given: Arguments, knowledge: readonly Knowledge[], title: string): string {
+  const brief = briefFrom(given.brief, courseLanguage(knowledge));
+  const { terms } = draftContext(brief, knowledge);
+  const outline = draftOutline(brief, knowledge, terms, title);
+  const modules = outline.modules.map((module) => ({
+    id: module.id, title: module.title,
+    lessons: module.lessons.map(({ id, title: lesson, otherTitles, unit }) => ({ id, title: lesson, otherTitles, words: unit.words, sections: unit.sections.map((section) => ({ title: section.title, source: unit.sourceId, passages: section.passages })) })),
+  }));
+  return canonicalJson({ ...outline, modules }, 1);
+}
+
+function give(given: Arguments, console: Console, name: string, json: string): number {
+  if (given.out) writeFiles(given.out, new Map([[name, `${json}\n`]]));
+  else console.print(`${json}\n`);
+  return EXIT.made;
+}
+
+/** The language most of the words are in. */
+function courseLanguage(knowledge: readonly Knowledge[]): string {
+  const words = new Map<string, number>();
+  for (const { source } of knowledge) words.set(source.language, (words.get(source.language) ?? 0) + source.words);
+  const [[language]] = [...words].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+  return language === 'und' ? 'en' : language;
+}

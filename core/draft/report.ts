@@ -1,0 +1,79 @@
+import { courseMinutes } from '../brief/sizing';
+import { blockTexts } from '../course/blocks';
+import { allLessons, placedChecks } from '../course/course';
+import { evidencedSentences, replay, sentenceHash } from '../course/rich-text';
+import { passageIndex } from '../source/source';
+import type { Draft } from './index';
+
+/** What a run made, what it left out, and how well it can be trusted, in figures. */
+export interface DraftReport {
+  words: { read: number; usable: number; taught: number };
+  sources: { id: string; title: string; kind: string; language: string; words: number; sections: number; passages: number; coverage: number }[];
+  claims: Record<string, number>;
+  size: { minutesAsked?: number; minutes: number; modules: number; lessons: number };
+  /** Share of claim-bearing passages that the course uses. */
+  coverage: number;
+  questions: { placed: number; offered: number; byForm: Record<string, number> };
+  /** Sentences with a source, those changed, and those whose recorded changes do not give their words (none, always). */
+  sentences: { sourced: number; changed: number; connecting: number; unfaithful: number };
+  dropped: { title: string; reason: string; words: number }[];
+  notices: { code: string; parameters?: Record<string, string | number> }[];
+}
+
+/** Reports on a draft. */
+export function reportOn({ course, plan, outline, context }: Draft): DraftReport {
+  const used = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
+  const claims: Record<string, number> = {};
+  for (const claim of context.knowledge.flatMap((each) => each.claims)) claims[claim.kind] = (claims[claim.kind] ?? 0) + 1;
+  const byForm: Record<string, number> = {};
+  for (const check of course.checks) byForm[check.drafted?.form ?? 'own'] = (byForm[check.drafted?.form ?? 'own'] ?? 0) + 1;
+  const placed = placedChecks(course).length;
+  const bearing = new Set(context.claims.flatMap((claim) => claim.ranges.map((range) => range.id)));
+  const minutes = courseMinutes(course);
+  const asked = plan.minutes.asked;
+  return {
+    words: {
+      read: sum(context.knowledge.map((each) => each.source.words)), usable: plan.usableWords,
+      taught: sum(plan.modules.flatMap((module) => module.lessons.map((lesson) => lesson.words))),
+    },
+    sources: context.knowledge.map(({ source }) => ({
+      id: source.id, title: source.title, kind: source.kind, language: source.language, words: source.words, sections: countSections(source.root) - 1, passages: source.passages.length,
+      coverage: share(source.passages.filter((passage) => used.has(passage.id)).length, source.passages.length),
+    })),
+    claims,
+    size: { ...(asked !== undefined && { minutesAsked: asked }), minutes, modules: course.modules.length, lessons: allLessons(course).length },
+    coverage: share([...bearing].filter((id) => used.has(id)).length, bearing.size),
+    questions: { placed, offered: course.checks.length - placed, byForm },
+    sentences: faithfulness({ course, plan, outline, context }),
+    dropped: [...outline.dropped.map(({ title, reason, words }) => ({ title, reason, words })), ...plan.empty.map(({ title, words }) => ({ title, reason: 'too-little', words }))],
+    notices: [...outline.notices, ...(asked !== undefined && Math.abs(minutes - asked) > asked * 0.1 ? [{ code: 'minutes-not-reached', parameters: { asked, got: minutes } }] : [])],
+  };
+}
+
+/** Replays every sourced sentence on its passages: its words must come out letter by letter. */
+function faithfulness({ course, context }: Draft): DraftReport['sentences'] {
+  const passages = passageIndex(context.knowledge.map((each) => each.source));
+  const result = { sourced: 0, changed: 0, connecting: 0, unfaithful: 0 };
+  for (const text of allLessons(course).flatMap((lesson) => lesson.blocks.flatMap(blockTexts))) {
+    for (const { mark, text: words } of evidencedSentences(text)) {
+      result.sourced++;
+      if (mark.attrs.passages.some((range) => range.edits?.length)) result.changed++;
+      const replayed = replay(mark.attrs.passages, (id) => passages.get(id)?.text);
+      if (replayed !== words || sentenceHash(words) !== mark.attrs.was) result.unfaithful++;
+    }
+    if (text.some((run) => run.marks?.some((mark) => mark.type === 'connecting'))) result.connecting++;
+  }
+  return result;
+}
+
+function countSections(section: { sections: { sections: unknown[] }[] }): number {
+  return 1 + section.sections.reduce((total, child) => total + countSections(child as typeof section), 0);
+}
+
+function sum(values: readonly number[]): number {
+  return values.reduce((total, value) => total + value, 0);
+}
+
+function share(part: number, whole: number): number {
+  return whole === 0 ? 0 : Math.round((part / whole) * 1000) / 1000;
+}

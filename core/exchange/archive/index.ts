@@ -1,0 +1,73 @@
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import { canonicalJson } from '../../course/canonical';
+import { contentHash } from '../../course/id';
+import { fail } from '../../course/problem';
+import { validateCourse } from '../../course/validate';
+import { textOf, unpack, type Entries } from '../../reading/zip';
+import { FORMAT, FORMAT_VERSION, type CourseDocument } from '../document';
+
+const TYPES: Record<string, string> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/gif': 'gif', 'image/webp': 'webp' };
+
+/**
+ * Writes a course archive (docs/archive.md): a zip of JSON files and pictures, entries sorted, times fixed, so that
+ * the same course gives the same bytes everywhere. Pictures are under their SHA-256.
+ */
+export function writeArchive(document: CourseDocument, media: ReadonlyMap<string, Uint8Array>): Uint8Array {
+  const { course, sources, claims, computed } = document;
+  const files = new Map<string, Uint8Array>();
+  const json = (name: string, value: unknown) => files.set(name, strToU8(`${canonicalJson(value, 1)}\n`));
+  json('manifest.json', { format: FORMAT, version: FORMAT_VERSION, course: course.id, sources: sources.map((source) => source.id) });
+  json('course.json', course);
+  json('computed.json', computed);
+  for (const source of sources) {
+    json(`sources/${source.id}.json`, source);
+    json(`claims/${source.id}.json`, claims.filter((claim) => claim.sourceId === source.id));
+    for (const picture of source.pictures) {
+      const bytes = media.get(picture.hash);
+      if (bytes) files.set(`media/${picture.hash}.${TYPES[picture.type] ?? 'bin'}`, bytes);
+    }
+  }
+  const zip: Zippable = {};
+  const mtime = new Date(1990, 0, 1); // eslint-disable-line uplift/sameness -- a fixed local date, as zip wants
+  for (const name of [...files.keys()].sort((a, b) => (a < b ? -1 : 1))) zip[name] = [files.get(name)!, { level: name.startsWith('media/') ? 0 : 6, mtime }];
+  return zipSync(zip);
+}
+
+/**
+ * Reads a course archive back. Nothing is believed: sizes are counted, the document is checked as a whole, pictures
+ * are checked against their names. Throws `zip-broken`, `zip-too-big`, `not-an-archive`, `newer-archive`, `bad-document`.
+ */
+export function readArchive(bytes: Uint8Array): { document: CourseDocument; media: Map<string, Uint8Array> } {
+  const entries = unpack(bytes);
+  const manifest = parsed(entries, 'manifest.json') as { format?: unknown; version?: unknown; sources?: unknown } | undefined;
+  if (manifest?.format !== FORMAT || typeof manifest.version !== 'number' || !Array.isArray(manifest.sources)) fail('not-an-archive');
+  if (manifest.version > FORMAT_VERSION) fail('newer-archive', { version: manifest.version, known: FORMAT_VERSION });
+  const course = parsed(entries, 'course.json');
+  const problems = validateCourse(course);
+  if (problems.length > 0) fail('bad-document', { reason: problems[0].code }, problems[0].place);
+  const ids = manifest.sources as string[];
+  const document = {
+    format: FORMAT, version: FORMAT_VERSION, course,
+    sources: ids.map((id) => parsed(entries, `sources/${id}.json`) ?? fail('bad-document', { reason: 'missing' }, `sources/${id}.json`)),
+    claims: ids.flatMap((id) => (parsed(entries, `claims/${id}.json`) as unknown[] | undefined) ?? []),
+    computed: parsed(entries, 'computed.json') ?? { minutes: 0, lessons: {} },
+  } as CourseDocument;
+  const media = new Map<string, Uint8Array>();
+  for (const [name, content] of entries) {
+    const hash = /^media\/([0-9a-f]{64})\.[a-z]+$/.exec(name)?.[1];
+    if (!hash) continue;
+    if (contentHash(content) !== hash) fail('bad-document', { reason: 'picture-changed' }, name);
+    media.set(hash, content);
+  }
+  return { document, media };
+}
+
+function parsed(entries: Entries, name: string): unknown {
+  const text = textOf(entries, name);
+  if (text === undefined) return undefined;
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return fail('bad-document', { reason: 'not-json' }, name);
+  }
+}

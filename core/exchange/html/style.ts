@@ -1,0 +1,42 @@
+/** The page's stylesheet: the app's own tokens, a sheet of text with the evidence beside it. */
+export const STYLE = `
+:root{--paper:#f6f4ec;--sheet:#fdfcf8;--shade:#ece8dc;--hair:#d8d2c2;--ink:#1d2927;--ink-2:#4e5a56;--moss:#1f6149;--moss-faint:#e8efe2;--rust:#a8431a;--sky:#2a5d84;--sky-soft:#dbe7ee}
+@media (prefers-color-scheme:dark){:root{--paper:#141a19;--sheet:#1a2220;--shade:#232c29;--hair:#35403c;--ink:#eceae0;--ink-2:#b9c0b8;--moss:#7cc3a0;--moss-faint:#1d322b;--rust:#ec9a6c;--sky:#8dbfe3;--sky-soft:#1f3a4d}}
+*{box-sizing:border-box}
+body{margin:0;background:var(--paper);color:var(--ink);font:15px/1.55 ui-sans-serif,system-ui,sans-serif}
+header,nav,main,footer{max-width:47rem;margin-inline-start:max(1.25rem,calc((100vw - 76rem)/2));margin-inline-end:1.25rem}
+h1{font-size:1.7rem;line-height:1.2;margin:1.6rem 0 .3rem}
+h2{font-size:1.3rem;margin:2.6rem 0 .2rem;padding-top:.6rem;border-top:2px solid var(--ink)}
+h3{font-size:1.05rem;margin:1.5rem 0 .3rem}h4{margin:1.2rem 0 .2rem}
+a{color:var(--sky)}
+a:focus-visible,[tabindex]:focus-visible{outline:2px solid var(--sky);outline-offset:2px}
+.facts{color:var(--ink-2);margin:.1rem 0 1rem}
+.profile{display:block;width:100%;height:auto;margin:.5rem 0}
+.profile .fill{fill:var(--moss-faint);stroke:var(--hair)}.profile .line{fill:none;stroke:var(--ink);stroke-width:1.5}.profile .post{fill:var(--sheet);stroke:var(--ink)}.profile text{fill:var(--ink-2);font-size:11px}
+.outline{width:100%;border-collapse:collapse;font-size:.92rem}
+.outline td,.outline th{text-align:start;padding:.25rem .5rem;border-top:1px solid var(--hair);vertical-align:top}
+.outline .number{text-align:end;font-variant-numeric:tabular-nums;white-space:nowrap}
+.outline .module th{background:var(--shade)}
+article{background:var(--sheet);border:1px solid var(--hair);border-radius:3px;padding:.4rem 1.6rem 1.2rem;margin:1rem 0}
+article p,article li,article dd{font:1.02rem/1.6 Georgia,'Times New Roman',serif;max-width:40rem}
+.label,.aims{color:var(--ink-2);font:600 .85rem/1.4 ui-sans-serif,system-ui,sans-serif;margin:.8rem 0 .2rem}
+.from{color:inherit;text-decoration:none;border-inline-start:0;background:linear-gradient(var(--sky),var(--sky)) 0 100%/100% 1px no-repeat}
+.from:hover,.from:focus-visible{background-color:var(--sky-soft)}
+.changed{background:linear-gradient(90deg,var(--sky) 50%,transparent 0) 0 100%/6px 1px repeat-x}
+.connecting{color:var(--ink-2);font-style:italic}
+.callout{border-inline-start:3px solid var(--moss);padding:.1rem 1rem;margin:.8rem 0;background:var(--moss-faint)}
+.callout.warning{border-color:var(--rust)}.callout.example{border-color:var(--sky);background:none}
+.summary{border-top:1px solid var(--hair);margin-top:1.2rem}
+.steps{counter-reset:step;list-style:none;padding:0}.steps>li{counter-increment:step;padding-inline-start:2.2rem;position:relative;margin:.35rem 0}.steps>li::before{content:counter(step);position:absolute;inset-inline-start:0;font:600 .9rem/1.7 ui-sans-serif,system-ui,sans-serif;color:var(--moss)}
+.wide{overflow-x:auto}table{border-collapse:collapse}article td,article th{border:1px solid var(--hair);padding:.3rem .6rem;text-align:start;vertical-align:top;font-size:.92rem}
+pre{overflow-x:auto;background:var(--shade);padding:.7rem .9rem;font:.85rem/1.45 ui-monospace,monospace}code{font:.9em ui-monospace,monospace}
+dt{font-weight:600;margin-top:.5rem}dd{margin:0}
+.check{border:1px solid var(--ink);border-radius:3px;padding:.5rem 1rem .7rem;margin:1rem 0}
+.check p,.check li{font:1rem/1.5 ui-sans-serif,system-ui,sans-serif}.check .stem{font-weight:600}.check summary{cursor:pointer;color:var(--sky)}.right{color:var(--moss);font-weight:600}
+.passage{display:none}
+.passage:target{display:block;position:fixed;inset-block:0;inset-inline-end:0;width:min(24rem,92vw);overflow:auto;background:var(--sheet);border-inline-start:1px solid var(--hair);padding:1rem 1.2rem;box-shadow:0 0 2rem #0003}
+.passage .where{color:var(--ink-2);font-size:.85rem;margin:.1rem 0}.passage blockquote{margin:.6rem 0;padding:.6rem .8rem;background:var(--sky-soft)}.passage .near{color:var(--ink-2)}
+.close{float:inline-end}
+.left-out{font-size:.92rem}
+@media print{.passage{display:block;position:static;width:auto;box-shadow:none;border:0}}
+`;

@@ -1,0 +1,64 @@
+/** One lesson of the path: its length in minutes, its demand (0 to 10), how many checks stand on it. */
+export interface ProfileLesson {
+  id: string;
+  title: string;
+  minutes: number;
+  demand: number;
+  checks: number;
+}
+
+export interface ProfileModule {
+  title: string;
+  lessons: ProfileLesson[];
+}
+
+/** The drawn path: a closed outline per lesson, the line along the top, posts for checks, where modules begin. */
+export interface ProfileDrawing {
+  width: number;
+  height: number;
+  segments: { id: string; title: string; path: string; x: number; width: number }[];
+  line: string;
+  posts: { x: number; y: number }[];
+  modules: { title: string; x: number; width: number }[];
+}
+
+const FOOT = 18;
+const HEAD = 16;
+const SHOULDER = 7;
+
+/**
+ * The path profile: across, minutes to scale; upward, demand. A lesson is a plateau; neighbours are joined by a
+ * short slope. All numbers rounded to tenths, so that the drawing is the same everywhere.
+ */
+export function drawProfile(modules: readonly ProfileModule[], width: number, height: number): ProfileDrawing {
+  const lessons = modules.flatMap((module) => module.lessons);
+  const total = Math.max(0.1, lessons.reduce((sum, lesson) => sum + lesson.minutes, 0));
+  const ground = height - FOOT;
+  const scale = (ground - HEAD) / 10;
+  const levels = lessons.map((lesson) => round(ground - Math.max(0.6, lesson.demand) * scale));
+  const edges = lessons.reduce<number[]>((all, lesson) => [...all, all[all.length - 1] + (lesson.minutes / total) * width], [0]).map(round);
+  const drawing: ProfileDrawing = { width, height, segments: [], line: '', posts: [], modules: [] };
+  lessons.forEach((lesson, at) => {
+    const [from, to] = [edges[at], edges[at + 1]];
+    const slope = Math.min(SHOULDER, (to - from) / 2);
+    const start = at === 0 ? levels[0] : round((levels[at - 1] + levels[at]) / 2);
+    const end = at === lessons.length - 1 ? levels[at] : round((levels[at] + levels[at + 1]) / 2);
+    const top = `${from},${start} L${round(from + slope)},${levels[at]} L${round(to - slope)},${levels[at]} L${to},${end}`;
+    drawing.segments.push({ id: lesson.id, title: lesson.title, path: `M${from},${ground} L${top} L${to},${ground} Z`, x: from, width: round(to - from) });
+    drawing.line += `${at === 0 ? 'M' : ' L'}${top}`;
+    for (let check = 0; check < lesson.checks; check++) {
+      drawing.posts.push({ x: round((from + to) / 2 + (check - (lesson.checks - 1) / 2) * 9), y: levels[at] });
+    }
+  });
+  let at = 0;
+  for (const module of modules) {
+    const x = edges[at];
+    at += module.lessons.length;
+    drawing.modules.push({ title: module.title, x, width: round(edges[at] - x) });
+  }
+  return drawing;
+}
+
+function round(value: number): number {
+  return Math.round(value * 10) / 10;
+}

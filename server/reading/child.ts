@@ -1,0 +1,40 @@
+// The reading process: untrusted files are parsed here, under limits the parent set, and nowhere else.
+import { readFileSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { serialize } from 'node:v8';
+import { LIMITS, readSource, type Given, type ReadResult } from '../../core/reading';
+import type { ReadingJob } from './job';
+
+const job = JSON.parse(process.argv[2]) as ReadingJob;
+const result = await read();
+const bytes = serialize(result.ok ? { ...result, media: [...result.media] } : result);
+// Written whole before the process ends: a pipe takes large data in pieces.
+process.stdout.write(bytes, () => process.exit(0));
+
+async function read(): Promise<ReadResult> {
+  const given = open();
+  return 'ok' in given ? given : readSource(given, job.id);
+}
+
+function open(): Given | Extract<ReadResult, { ok: false }> {
+  try {
+    if (statSync(job.path).isDirectory()) return { name: job.name, pages: pagesIn(job.path, '') };
+    const { size } = statSync(job.path);
+    if (size > LIMITS.fileBytes) return { ok: false, problem: { code: 'file-too-big', parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 }, place: job.name } };
+    return { name: job.name, bytes: new Uint8Array(readFileSync(job.path)) };
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code;
+    return { ok: false, problem: { code: code === 'ENOENT' ? 'no-such-file' : code === 'EACCES' ? 'not-allowed' : 'cannot-open', place: job.name } };
+  }
+}
+
+/** HTML pages of a folder and its subfolders, links to elsewhere not followed. */
+function pagesIn(folder: string, below: string): { name: string; bytes: Uint8Array }[] {
+  return readdirSync(folder, { withFileTypes: true })
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .flatMap((entry) => {
+      const name = below ? `${below}/${entry.name}` : entry.name;
+      if (entry.isDirectory() && below.split('/').length < 6) return pagesIn(join(folder, entry.name), name);
+      return entry.isFile() && /\.x?html?$/i.test(entry.name) && statSync(join(folder, entry.name)).size <= LIMITS.fileBytes / 8 ? [{ name, bytes: new Uint8Array(readFileSync(join(folder, entry.name))) }] : [];
+    });
+}
