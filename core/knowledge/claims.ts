@@ -3,7 +3,7 @@ import type { PassageRange } from '../course/rich-text';
 import type { LanguagePack, SentenceFacts, TaggedWord } from '../language/pack';
 import type { Passage, Source } from '../source/source';
 import type { Claim, ClaimKind } from './claim';
-import { glossaryEntry } from './glossary';
+import type { GlossaryEntryFound } from './glossary';
 import type { Sentence } from './sentences';
 
 /**
@@ -11,7 +11,7 @@ import type { Sentence } from './sentences';
  * lead-in, steps under a steps lead-in, glossary entries. A language that is not understood gives definitions that
  * the document itself marks as such, and nothing else.
  */
-export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>, pack: LanguagePack): Claim[] {
+export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>, entries: ReadonlyMap<string, GlossaryEntryFound>, pack: LanguagePack): Claim[] {
   const byId = new Map(source.passages.map((passage) => [passage.id, passage]));
   const stepLists = stepListsOf(source, sentences);
   const claims: Claim[] = [];
@@ -19,7 +19,7 @@ export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence
     claims.push({ id: idFrom('c', source.id, kind, ...ranges.flatMap((range) => [range.id, range.from, range.to])), kind, sourceId: source.id, ranges, text, ...more });
 
   for (const passage of source.passages) {
-    const entry = glossaryEntry(passage, byId);
+    const entry = entries.get(passage.id);
     if (entry) make('definition', [entry.range], passage.text.slice(entry.range.from, entry.range.to), { term: asWord(entry.term, pack), meaning: entry.meaning, plural: false });
     const own = sentences.get(passage.id) ?? [];
     if (passage.kind === 'row' || passage.kind === 'code') continue;

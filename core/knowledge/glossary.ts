@@ -1,4 +1,4 @@
-import type { Passage } from '../source/source';
+import type { Passage, Source } from '../source/source';
 
 /** A definition that the document itself marks as one. */
 export interface GlossaryEntryFound {
@@ -15,7 +15,7 @@ const MEANING_HEADER = /^(meaning|definition|explanation|what it means|means|des
  * A glossary entry: an entry of a definition list, "**Term**: meaning" in a list or paragraph, or a row of a table
  * headed term and meaning. Option lists of programs look the same; a term must look like words.
  */
-export function glossaryEntry(passage: Passage, byId: ReadonlyMap<string, Passage>): GlossaryEntryFound | undefined {
+function glossaryEntry(passage: Passage, byId: ReadonlyMap<string, Passage>): GlossaryEntryFound | undefined {
   if (passage.kind === 'definition' && passage.term && isTerm(passage.term)) return entry(passage, passage.term, 0);
   if (passage.kind === 'row' && passage.table && passage.table.cells.length === 2 && TERM_HEADER.test(passage.table.header[0] ?? '') && MEANING_HEADER.test(passage.table.header[1] ?? '')) {
     const [term] = passage.table.cells;
@@ -29,6 +29,26 @@ export function glossaryEntry(passage: Passage, byId: ReadonlyMap<string, Passag
   if (!joint || !isTerm(term) || term.split(' ').length > 4) return undefined;
   const at = strong.to + joint[0].length;
   return /^(?:an?|the|any|every|each|somebody|someone|anyone|something|anything|what|one|all|those|money|time|the)\b/i.test(passage.text.slice(at).trimStart()) ? entry(passage, term, at) : undefined;
+}
+
+/**
+ * The glossary entries of a source by passage. Of a list, only when most of its items are entries: "**Switch**: the tool
+ * stops at once" among points to check is no definition.
+ */
+export function glossaryEntries(source: Source): Map<string, GlossaryEntryFound> {
+  const byId = new Map(source.passages.map((passage) => [passage.id, passage]));
+  const found = new Map<string, GlossaryEntryFound>();
+  const lists = new Map<string, { items: number; entries: string[] }>();
+  for (const passage of source.passages) {
+    const entry = glossaryEntry(passage, byId);
+    if (entry) found.set(passage.id, entry);
+    const list = passage.kind === 'item' && passage.list && !passage.list.continued ? passage.list.id : undefined;
+    if (list === undefined) continue;
+    const count = lists.get(list) ?? { items: 0, entries: [] };
+    lists.set(list, { items: count.items + 1, entries: entry ? [...count.entries, passage.id] : count.entries });
+  }
+  for (const { items, entries } of lists.values()) if (entries.length < items * 0.6) for (const id of entries) found.delete(id);
+  return found;
 }
 
 function entry(passage: Passage, term: string, from: number): GlossaryEntryFound | undefined {

@@ -2,6 +2,7 @@ import type { LanguagePack } from '../language/pack';
 import { allSections, type Passage, type Source } from '../source/source';
 import type { Claim } from './claim';
 import { claimsOf, stepListsOf } from './claims';
+import { glossaryEntries, type GlossaryEntryFound } from './glossary';
 import { sentencesOf, type Sentence } from './sentences';
 import { termsOf, type Term } from './terms';
 
@@ -16,6 +17,8 @@ export interface Knowledge {
   passages: Map<string, Passage>;
   sentences: Map<string, Sentence[]>;
   claims: Claim[];
+  /** Definitions that the source itself marks as such, by passage. */
+  entries: Map<string, GlossaryEntryFound>;
   /** Ids of lists that tell steps. */
   stepLists: Set<string>;
 }
@@ -24,7 +27,8 @@ export interface Knowledge {
 export function understand(source: Source, pack: LanguagePack): Knowledge {
   const sentences = sentencesOf(source, pack);
   const passages = new Map(source.passages.map((passage) => [passage.id, passage]));
-  return { source, pack, passages, sentences, claims: claimsOf(source, sentences, pack), stepLists: stepListsOf(source, sentences) };
+  const entries = glossaryEntries(source);
+  return { source, pack, passages, sentences, entries, claims: claimsOf(source, sentences, entries, pack), stepLists: stepListsOf(source, sentences) };
 }
 
 /** The terms of several sources together, heaviest first. All of one language. */

@@ -99,6 +99,8 @@ export interface LanguagePack {
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
   /** Stretches of a sentence that only send the reader elsewhere and can go. */
   references?(sentence: string): Range[];
+  /** The topic that a speaker's sentence announces ("The third thing is returns."). */
+  signpost?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */
   grade?(text: string): number;
   /** Words for objectives; only where the language is understood. */

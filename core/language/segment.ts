@@ -7,6 +7,9 @@ const ABBREVIATIONS: Record<string, string> = {
   es: 'p.ej etc sr sra srta dr dra ud uds núm pág págs art cap fig aprox ee.uu',
 };
 
+/** Abbreviations only before a figure: "No." alone is an answer, "fig." mostly the end of one. */
+const COUNTING = new Set(['no', 'nos', 'fig', 'figs', 'vol', 'ch', 'sec', 'eq', 'min', 'max', 'nr', 'abs', 'art', 'cap', 'núm']);
+
 const segmenters = new Map<string, Intl.Segmenter>();
 
 function segmenter(language: string): Intl.Segmenter {
@@ -38,7 +41,7 @@ export function segmentSentences(text: string, language: string): Range[] {
 function belongsTo(before: string, next: string, abbreviations: ReadonlySet<string>): boolean {
   if (!/[.!?…。！？؟:]["'”’»)\]]*$/.test(before)) return true;
   const word = /([\p{L}][\p{L}.-]*)\.$/u.exec(before)?.[1].toLowerCase();
-  if (word && abbreviations.has(word) && (word !== 'etc' || /^\p{Ll}/u.test(next))) return true;
+  if (word && abbreviations.has(word) && (COUNTING.has(word) ? /^\d/.test(next) : word !== 'etc' || /^\p{Ll}/u.test(next))) return true;
   if (/(^|\s)\p{Lu}\.$/u.test(before) && /^\p{Lu}/u.test(next) && before.length < 200) return true;
   if (/^[\p{Ll},;)]/u.test(next) && !/[!?]["'”’»)\]]*$/.test(before)) return true;
   if (/\b\d+\.$/.test(before) && /^\d/.test(next)) return true;

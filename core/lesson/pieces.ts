@@ -1,5 +1,4 @@
 import type { Claim, Knowledge, Sentence } from '../knowledge';
-import { glossaryEntry } from '../knowledge/glossary';
 import type { Unit } from '../outline';
 import { roughWords } from '../source/assemble';
 import type { Passage } from '../source/source';
@@ -19,6 +18,8 @@ export interface Matter {
 const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step: 2.6, warning: 2.4, figure: 1.6, comparison: 1.5, tip: 1.8, reason: 1.2, example: 1 };
 const LONGEST_TABLE = 30;
 const LONGEST_CODE = 25;
+/** What speakers say to their hall and not to a learner. */
+const SMALL_TALK = /^(?:good (?:morning|afternoon|evening)|hello|hi\b|welcome|thank you|thanks|(?:the|a|one) (?:first|second|third|fourth|last|next|final|other|more) thing|one more thing|another thing|let me|so,|ok\b|okay|all right|right,|as i said|next slide)/i;
 const FIRST_PERSON = /\b(?:I|I'm|I've|I'd|I'll|me|my|mine|myself)\b/;
 
 /** Cuts a unit's passages into pieces, in order. What cannot be taught from (technical, pointing elsewhere) is not among them. */
@@ -81,11 +82,11 @@ function groupPiece(group: Passage[], before: Passage | undefined, section: numb
     .map((passage) => ({ passage, sentences: passage.kind === 'code' ? [] : itemSentences(passage, knowledge) }))
     .filter((item) => item.passage.kind === 'code' || item.sentences.length > 0);
   if (items.length === 0) return undefined;
-  const entries = items.filter((item) => glossaryEntry(item.passage, knowledge.passages));
+  const entries = items.filter((item) => knowledge.entries.has(item.passage.id));
   const kind: Piece['kind'] = first.table ? 'table' : entries.length === items.length ? 'terms' : first.list && knowledge.stepLists.has(first.list.id) ? 'steps' : 'list';
   if (kind === 'table' && (items.length > LONGEST_TABLE || items.length < 2)) return undefined;
   if (kind === 'list' && items.length === 1 && first.kind !== 'definition' && !lead) return sentencePieces(first, section, matter, [], last)[0];
-  const shown = kind === 'terms' ? items.filter((item) => !isKnown(glossaryEntry(item.passage, knowledge.passages)!.term, matter, knowledge)) : items;
+  const shown = kind === 'terms' ? items.filter((item) => !isKnown(knowledge.entries.get(item.passage.id)!.term, matter, knowledge)) : items;
   if (shown.length === 0) return undefined;
   const sentences = shown.flatMap((item) => item.sentences);
   // Fragments without a lead-in say nothing unless the heading or the sentence before introduces them.
@@ -140,7 +141,7 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
     if (isLead) break;
     const used = usable(sentence, knowledge);
     const spoken = passage.kind === 'utterance' || passage.kind === 'note';
-    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || FIRST_PERSON.test(sentence.text.replace(/[“"][^”"]*[”"]/g, '')) || definesKnown(sentence, matter, knowledge)) {
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || FIRST_PERSON.test(sentence.text.replace(/[“"][^”"]*[”"]/g, '')) || definesKnown(sentence, matter, knowledge)) {
       previous = -1;
       continue;
     }

@@ -7,15 +7,23 @@ import { bringTogether, leadingSource } from './several';
 import { fitCounts, groupSmall, glossaryFirst } from './shape';
 import { titlesFor } from './titling';
 import type { Dropped, Unit } from './unit';
-import { unitsOf, type UnitGroup } from './units';
+import { unitsOf, type UnitGroup, type UnitSize } from './units';
 
 export type { OutlineProposal, ProposedLesson, ProposedModule } from './proposal';
 export type { Dropped, Unit } from './unit';
 
-/** A lesson's matter in words of the source: about five minutes when three fifths of it are taken. */
-const SIZE = { most: 900, least: 230 };
+/**
+ * A lesson's matter in words of the source: two to four minutes of a short document; more of a long one, so that the
+ * course does not fall into hundreds of lessons.
+ */
+function lessonSize(words: number): UnitSize {
+  const most = Math.round(Math.min(900, Math.max(340, words / 20)));
+  return { most, least: Math.round(most * 0.3) };
+}
 /** Matter of other sources comes in smaller pieces, so that each finds its place. */
 const SMALL = { most: 350, least: 60 };
+/** A talk has no headings to cut at, and wanders. */
+const SPOKEN = { most: 130, least: 50 };
 
 /**
  * Drafts an outline: headings first, neighbouring sections brought to lesson size, boilerplate and what the audience
@@ -24,10 +32,10 @@ const SMALL = { most: 350, least: 60 };
 export function draftOutline(brief: Brief, sources: readonly Knowledge[], terms: readonly Term[], title: string): OutlineProposal {
   const notices: OutlineProposal['notices'] = [];
   const dropped: Dropped[] = [];
-  const cut = (knowledge: Knowledge, size: typeof SIZE) => ({ knowledge, ...unitsOf(knowledge, size, title, terms) });
-  const first = sources.map((knowledge) => cut(knowledge, SIZE));
+  const cut = (knowledge: Knowledge, size: UnitSize) => ({ knowledge, ...unitsOf(knowledge, size, title, terms) });
+  const first = sources.map((knowledge) => cut(knowledge, lessonSize(knowledge.source.words)));
   const leading = leadingSource(first);
-  const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(part.knowledge, SMALL)));
+  const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(part.knowledge, part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN)));
   for (const part of parts) dropped.push(...part.dropped);
   const [lead] = [sources[leading]];
   let groups = bringTogether(parts, leading);

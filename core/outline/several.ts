@@ -1,9 +1,14 @@
 import type { Knowledge } from '../knowledge';
+import { cleanTitle } from './titles';
 import type { Unit } from './unit';
-import type { UnitGroup } from './units';
+import { joinSmall, joinUnits, type UnitGroup } from './units';
 
 /** Two units this alike (cosine of weighted stems) are about the same thing. Found by reading pairs of the demo's and the test documents. */
 const ALIKE = 0.2;
+
+/** A source with fewer words left over than this gives one module. */
+const LITTLE = 1500;
+const LEFTOVER = { most: 420, least: 110 };
 
 /**
  * Brings several sources together. The leading source gives the modules; units of the others go to the unit they are
@@ -17,6 +22,7 @@ export function bringTogether(parts: readonly { knowledge: Knowledge; groups: Un
   const homes = result.flatMap((group, at) => group.units.map((unit, index) => ({ group: at, index, unit })));
   const additions = new Map<Unit, Unit[]>();
   for (const part of others) {
+    const leftovers: UnitGroup[] = [];
     for (const group of part.groups) {
       const left: Unit[] = [];
       for (const unit of group.units) {
@@ -27,8 +33,9 @@ export function bringTogether(parts: readonly { knowledge: Knowledge; groups: Un
         if (best && best.score >= ALIKE) additions.set(best.home.unit, [...(additions.get(best.home.unit) ?? []), unit]);
         else left.push(unit);
       }
-      if (left.length > 0) result.push({ title: group.title, units: left });
+      if (left.length > 0) leftovers.push({ title: group.title, units: left });
     }
+    result.push(...together(leftovers, part.knowledge));
   }
   for (const { group, index, unit } of homes) {
     const more = additions.get(unit);
@@ -40,6 +47,14 @@ export function bringTogether(parts: readonly { knowledge: Knowledge; groups: Un
     }
   }
   return result;
+}
+
+/** What is left of a source: one group under its title when it is little, with its small units joined to lesson size. */
+function together(groups: readonly UnitGroup[], knowledge: Knowledge): UnitGroup[] {
+  const words = groups.reduce((sum, group) => sum + group.units.reduce((inner, unit) => inner + unit.words, 0), 0);
+  if (words === 0) return [];
+  const whole = words < LITTLE ? [{ title: cleanTitle(knowledge.source.title, [], ''), units: groups.flatMap((group) => group.units) }] : groups;
+  return whole.map((group) => ({ ...group, units: joinSmall(group.units, LEFTOVER, (a, b) => joinUnits(a, b, undefined, knowledge)) }));
 }
 
 /** The source to lead: most words under headings of its own; the first given among equals. */

@@ -1,4 +1,5 @@
 import type { Knowledge } from '../knowledge';
+import type { Passage } from '../source/source';
 import type { UnitSection } from './unit';
 
 const WINDOW = 4;
@@ -20,17 +21,29 @@ export function splitSection(section: UnitSection, parts: number, knowledge: Kno
     const tied = passage.leadIn !== undefined || passage.kind === 'code' || (passage.list && passage.list.id === passages[at - 1].list?.id) || (passage.table && passage.table.id === passages[at - 1].table?.id);
     if (!tied) gaps.push({ at, before, cohesion: cohesion(stems.slice(Math.max(0, at - WINDOW), at).flat(), stems.slice(at, at + WINDOW).flat()) });
   }
-  const cuts: number[] = [];
-  for (let part = 1; part < parts; part++) {
+  const cuts = announced(passages, knowledge);
+  for (let part = 1; part < parts && cuts.length < parts - 1; part++) {
     const wanted = (total * part) / parts;
     const reach = total / parts / 2.5;
     const [best] = gaps
-      .filter((gap) => Math.abs(gap.before - wanted) <= reach && !cuts.includes(gap.at))
+      .filter((gap) => Math.abs(gap.before - wanted) <= reach && cuts.every((cut) => Math.abs(cut - gap.at) > 1))
       .sort((a, b) => a.cohesion - b.cohesion || a.at - b.at);
     if (best) cuts.push(best.at);
   }
   const edges = [0, ...cuts.sort((a, b) => a - b), section.passages.length];
   return edges.slice(1).map((to, index) => ({ ...section, passages: section.passages.slice(edges[index], to) }));
+}
+
+/** Where a speaker announces the next topic: at least three times, or it says nothing about the whole. */
+function announced(passages: readonly Passage[], knowledge: Knowledge): number[] {
+  const places = passages.flatMap((passage, at) => (at > 0 && announcedTopic(passage, knowledge) ? [at] : []));
+  return places.length >= 3 ? places : [];
+}
+
+/** The topic that a passage's first sentence announces. */
+export function announcedTopic(passage: Passage, knowledge: Knowledge): string | undefined {
+  const first = knowledge.sentences.get(passage.id)?.[0];
+  return first && knowledge.pack.signpost?.(first.text);
 }
 
 function cohesion(left: readonly string[], right: readonly string[]): number {

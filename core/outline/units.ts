@@ -2,7 +2,7 @@ import { boilerplateKind, isGenericTitle } from '../language/boilerplate';
 import type { Knowledge, Term } from '../knowledge';
 import { folded } from '../source/inline';
 import type { Section } from '../source/source';
-import { splitSection } from './split';
+import { announcedTopic, splitSection } from './split';
 import { canJoin, cleanTitle, joinTitles, upperFirst } from './titles';
 import { passageWeights, usableWords, type Dropped, type Unit, type UnitSection } from './unit';
 
@@ -82,29 +82,14 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
   };
 
   const partTitle = (unit: Unit, part: UnitSection, parts: readonly UnitSection[], index: number): string => {
+    const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
+    if (topic) return unit.sections[0].path.length === 0 ? upperFirst(topic) : `${unit.title}: ${topic}`;
     const label = mainTerms(part, parts, knowledge, terms);
-    const bare = unit.sections[0].path.length === 0;
-    if (label.length === 0) return `${unit.title} ${index + 1}`;
-    return bare ? upperFirst(label.join(` ${knowledge.pack.labels.and} `)) : `${unit.title}: ${label[0]}`;
+    return label.length === 0 ? `${unit.title} (${index + 1})` : `${unit.title}: ${label.join(` ${knowledge.pack.labels.and} `)}`;
   };
 
-  const mergeSmall = (units: readonly Unit[], parent?: string, path: readonly string[] = []): Unit[] => {
-    const merged = [...units];
-    for (;;) {
-      const at = merged.reduce((least, unit, index) => (unit.words < size.least && (least < 0 || unit.words < merged[least].words) ? index : least), -1);
-      if (at < 0 || merged.length === 1) break;
-      const left = merged[at - 1]?.words ?? Infinity;
-      const right = merged[at + 1]?.words ?? Infinity;
-      const other = left <= right ? at - 1 : at;
-      if (merged[other].words + merged[other + 1].words > size.most * 1.15) {
-        if (merged[at].words >= size.least / 3) break;
-      }
-      const [a, b] = [merged[other], merged[other + 1]];
-      const all = merged.length === 2 && parent !== undefined;
-      merged.splice(other, 2, joinUnits(a, b, all ? cleanTitle(parent, path.slice(1), courseTitle) : undefined, knowledge));
-    }
-    return merged;
-  };
+  const mergeSmall = (units: readonly Unit[], parent?: string, path: readonly string[] = []): Unit[] =>
+    joinSmall(units, size, (a, b, last) => joinUnits(a, b, last && parent !== undefined ? cleanTitle(parent, path.slice(1), courseTitle) : undefined, knowledge));
 
   const root = source.root;
   let top = root;
@@ -124,6 +109,20 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
     else if (units.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), units });
   }
   return { groups, dropped };
+}
+
+/** Joins units that are too small to a neighbour, smallest first. `join` hears whether the two are the last ones left. */
+export function joinSmall(units: readonly Unit[], size: UnitSize, join: (a: Unit, b: Unit, last: boolean) => Unit): Unit[] {
+  const merged = [...units];
+  for (;;) {
+    const at = merged.reduce((least, unit, index) => (unit.words < size.least && (least < 0 || unit.words < merged[least].words) ? index : least), -1);
+    if (at < 0 || merged.length === 1) return merged;
+    const left = merged[at - 1]?.words ?? Infinity;
+    const right = merged[at + 1]?.words ?? Infinity;
+    const other = left <= right ? at - 1 : at;
+    if (merged[other].words + merged[other + 1].words > size.most * 1.15 && merged[at].words >= size.least / 3) return merged;
+    merged.splice(other, 2, join(merged[other], merged[other + 1], merged.length === 2));
+  }
 }
 
 /** Two neighbouring units as one, under the given title or one made of theirs. */
@@ -169,7 +168,9 @@ function mainTerms(part: UnitSection, parts: readonly UnitSection[], knowledge: 
   const texts = parts.map(textOf);
   const at = parts.indexOf(part);
   const times = (text: string, key: string) => ` ${text} `.split(` ${key} `).length - 1;
-  const scored = terms.slice(0, 150).flatMap((term) => {
+  // What the whole document is about marks no part of it.
+  const everywhere = new Set([...terms].sort((a, b) => b.count - a.count || (a.key < b.key ? -1 : 1)).slice(0, 4).map((term) => term.key));
+  const scored = terms.slice(0, 200).filter((term) => !everywhere.has(term.key) && (knowledge.pack.commonness(term.label) ?? 0) < 5.2).flatMap((term) => {
     const here = times(texts[at], term.key);
     const elsewhere = texts.reduce((sum, text, index) => (index === at ? sum : sum + times(text, term.key)), 0);
     return here >= 2 ? [{ label: term.label, key: term.key, score: (here / (1 + elsewhere)) * term.weight }] : [];

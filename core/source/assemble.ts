@@ -14,7 +14,7 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
   const blocks = settleCallouts(withoutWholeQuotes(document.blocks));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
-  const soleTitle = titleHeading(blocks, headings);
+  const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));
   const title = folded(document.title ?? '') || soleTitle?.text || about.title;
   const root: Section = { id: idFrom('h', about.id, 'root'), title, level: 0, passages: [], sections: [] };
   const source: Source = {
@@ -68,11 +68,12 @@ export function roughWords(text: string): number {
   return spaced + Math.ceil(dense / 2);
 }
 
-/** The first heading, when it stands above all others and carries no number: the document's title. */
-function titleHeading(blocks: readonly ReadBlock[], headings: readonly ReadHeading[]): ReadHeading | undefined {
+/** The first heading, when it carries no number and stands above all others, or says the document's title. */
+function titleHeading(blocks: readonly ReadBlock[], headings: readonly ReadHeading[], title: string): ReadHeading | undefined {
   const first = blocks.find((block) => block.kind !== 'picture');
   if (first?.kind !== 'heading' || headings.length < 2 || headingNumber(first.text)) return undefined;
-  return headings.slice(1).every((heading) => heading.level > first.level) ? first : undefined;
+  const said = title !== '' && first.text.toLowerCase() === title.toLowerCase();
+  return said || headings.slice(1).every((heading) => heading.level > first.level) ? first : undefined;
 }
 
 /** Some documents set all their prose as quotations; then being a quotation says nothing. */

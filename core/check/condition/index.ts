@@ -22,7 +22,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const words = (text: string) => text.split(/\s+/).length;
   const bareCondition = condition.text.replace(/^\S+\s+/, '');
   if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(claim) || !isSpecific(bareCondition, pack)) return undefined;
-  if (rule.strength === 'may' && !/^(?:may|is|are)\b/i.test(rule.modal ?? '')) return undefined;
+  if (isAbility(claim)) return undefined;
   if (claim.leaning && claim.leaning !== 'points-within' && claim.leaning !== 'too-long') return undefined;
   // A pronoun in the answer is fine when the condition names what it stands for.
   if (/\b(?:this|these|those|such|here|there)\b/i.test(rule.action) || (/\b(?:they|them|their|it|its)\b/i.test(rule.action) && !/\b(?:an?|the|your|any|no)\s+\p{L}/iu.test(condition.text))) return undefined;
@@ -57,7 +57,7 @@ function askable({ rule, text }: Claim): boolean {
   return count >= 3 && count <= 24 && /^[a-z]/i.test(action) && !behind.startsWith(':') &&
     !/^(?:be|been|have|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually)\b/i.test(action) &&
     !/[:`{}<>=|$[\]]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action) &&
-    !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|determine|if|when)$/i.test(action);
+    !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|as|so|determine|if|when)$/i.test(action);
 }
 
 /** A condition that can be understood alone: not about "the" something that only the text before it makes known. */
@@ -65,6 +65,16 @@ function isSpecific(condition: string, pack: QuestionMatter['pack']): boolean {
   if (/\b(?:however|both|either|neither|different choices|more information|any questions?|unsure|interested)\b|https?:|[[\]{}<>`]/i.test(condition)) return false;
   const stems = pack.stems(condition).length;
   return stems >= 4 || (stems >= 2 && /\b(?:an?|any|no|your|you|someone|somebody|one|two|all)\b/i.test(condition)) || (stems >= 3 && !/^(?:the|its|their)\b/i.test(condition));
+}
+
+/** "can" says what is possible, not what is allowed. */
+function isAbility({ rule }: Claim): boolean {
+  return rule?.strength === 'may' && !/^(?:may|is|are)\b/i.test(rule.modal ?? '');
+}
+
+function tooAlike(a: readonly string[], b: readonly string[]): boolean {
+  const shared = b.filter((stem) => a.includes(stem)).length;
+  return overlap(a, b) > 0.4 || contained(a, b) >= 0.5 || contained(b, a) >= 0.5 || (shared >= 2 && shared >= Math.min(a.length, b.length) / 3);
 }
 
 /** Asks the reader, not a third person. */
@@ -79,7 +89,7 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
   return course
     .filter((other) => other !== claim && other.kind === 'rule' && other.rule?.condition && other.rule.person && other.rule.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
-    .filter((other) => askable(other) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
+    .filter((other) => askable(other) && !isAbility(other) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
     .map((other) => {
       const stems = pack.stems(other.rule!.action);
       const otherCondition = pack.stems(other.rule!.condition!.text);
@@ -90,7 +100,8 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
     .filter(({ stems, otherCondition }) => overlap(otherCondition, conditionStems) < 0.34 && contained(conditionStems, otherCondition) < 0.6 && contained(stems, conditionStems) < 0.75)
     .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))
     .filter(({ stems }) => {
-      if (seen.some((each) => overlap(each, stems) > 0.4)) return false;
+      // Half of the words in common ("call the desk lead", "fetch the desk lead"), and both could be right.
+      if (seen.some((each) => tooAlike(each, stems))) return false;
       seen.push(stems);
       return true;
     })

@@ -1,5 +1,6 @@
 import { shortHash } from '../../course/id';
 import type { Claim } from '../../knowledge';
+import { overlap } from '../../language/similarity';
 import { writtenLike } from '../../language/en/quantities';
 import type { Candidate, QuestionForm, QuestionMatter } from '../form';
 
@@ -20,6 +21,9 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const rest = text.slice(0, quantity.from) + text.slice(quantity.to);
   if (words < 7 || words > 34 || NOT_A_LIMIT.test(text) || !LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from)) || /[`{}<>|]|https?:/.test(text)) return undefined;
   if (quantity.value <= 0 || quantity.value === 1 || /^one\b/i.test(quantity.text)) return undefined;
+  // Another passage that says nearly the same with another figure: then neither is sure to be right.
+  const stems = pack.stems(rest);
+  if (course.some((other) => other.quantity && other !== claim && other.quantity.dimension === quantity.dimension && other.quantity.value !== quantity.value && overlap(pack.stems(other.text), stems) > 0.5)) return undefined;
   // Two figures of a unit in one sentence: each could be taken for the other.
   const said = course.filter((other) => other.quantity && other.quantity.dimension === quantity.dimension).map((other) => other.quantity!);
   const inSentence = new Set((rest.match(/\d[\d,.]*/g) ?? []).map((number) => Number(number.replace(/,/g, ''))));

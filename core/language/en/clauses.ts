@@ -34,7 +34,7 @@ export function trailingCondition(sentence: string, from: number, to: number, ta
     const start = from + match.index + 1;
     const verbs = tags.filter((tag) => tag.from > start && tag.to <= to && (tag.tag === 'VERB' || tag.tag === 'AUX'));
     // "even if" and "not if" do not limit, they widen or turn round.
-    if (verbs.length === 0 || openBracket(sentence, start) || /\b(?:even|not|whether|know|see|check|ask|tell|say|and|or)$/i.test(sentence.slice(0, start).trimEnd())) continue;
+    if (verbs.length === 0 || openBracket(sentence, start) || /\b(?:even|as|not|whether|know|see|check|ask|tell|say|and|or)$/i.test(sentence.slice(0, start).trimEnd())) continue;
     return { from: start, to, word: match[1].toLowerCase(), leading: false };
   }
   return undefined;

@@ -12,6 +12,7 @@ import { englishQuestions } from './questions';
 import { quantitiesOf } from './quantities';
 import { bracketedReferences } from './references';
 import { ruleOf } from './rules';
+import { signpost } from './signposts';
 
 const WARNING = /^(?:warning|caution|danger|beware|be careful|take care|never|do not|don't)\b|\b(?:otherwise|or else|danger(?:ous)?|hazard|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|risk of|must (?:never|not)|may not|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
 const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|\bthe reason\b|\b(?:due|owing) to\b/i;
@@ -53,9 +54,10 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
       };
     },
     references: bracketedReferences,
+    signpost,
     grade: fleschKincaid,
     objectives: englishObjectives(words),
-    questions: englishQuestions,
+    questions: englishQuestions(words),
     labels: labelsFor('en'),
   };
 }

@@ -5,7 +5,7 @@ const TENS = ['', '', 'twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 
 const WORD_VALUES = new Map<string, number>([
   ...SMALL.map((word, value) => [word, value] as const),
   ...TENS.flatMap((ten, at) => (ten ? [[ten, at * 10] as const, ...SMALL.slice(1, 10).map((word, unit) => [`${ten}-${word}`, at * 10 + unit + 1] as const)] : [])),
-  ['hundred', 100], ['a hundred', 100], ['one hundred', 100], ['a dozen', 12], ['half a', 0.5],
+  ['hundred', 100], ['a hundred', 100], ['one hundred', 100], ['a dozen', 12],
 ]);
 
 const WORDED = [...WORD_VALUES.keys()].sort((a, b) => b.length - a.length || (a < b ? -1 : 1)).join('|');

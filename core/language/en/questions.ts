@@ -1,10 +1,12 @@
 import type { QuestionWording, Strength } from '../pack';
+import type { WordList } from './lexicon';
 
 const READER: Record<Strength, string> = { must: 'what must you do', should: 'what should you do', may: 'what may you do' };
 const FORBIDDEN: Record<Strength, string> = { must: 'what must you not do', should: 'what should you not do', may: 'what need you not do' };
 
-/** Questions in English. */
-export const englishQuestions: QuestionWording = {
+/** Questions in English; `words` tells a name's capital from a sentence's. */
+export function englishQuestions(words: WordList): QuestionWording {
+  return {
   afterCondition(condition, subject, strength, negative, order) {
     const bare = condition.replace(/[,\s]+$/, '');
     const reader = subject === undefined || /^you$/i.test(subject);
@@ -13,13 +15,17 @@ export const englishQuestions: QuestionWording = {
       ? negative ? 'what do you not do' : 'what do you do'
       : reader
       ? (negative ? FORBIDDEN : READER)[strength]
-      : `what ${strength} ${withArticle(subject)} ${negative ? 'not ' : ''}do`;
+      : `what ${strength} ${inSentence(subject, words)} ${negative ? 'not ' : ''}do`;
     return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}, ${asked}?`;
   },
   whichTerm: (meaning, plural) => `Which ${plural ? 'words stand' : 'term stands'} for this: “${meaning}”?`,
   whichFigure: (sentence) => `Which figure belongs in the gap? “${sentence}”`,
-};
+  };
+}
 
-function withArticle(subject: string): string {
-  return /^(?:An?|The|Any|All|Each|Every|No|New|Every)\b/.test(subject) ? subject.charAt(0).toLowerCase() + subject.slice(1) : /^\p{Lu}\p{Ll}+s?$/u.test(subject) ? subject.charAt(0).toLowerCase() + subject.slice(1) : subject;
+/** A subject that began its sentence, inside one: the capital goes unless it is a name's. */
+function inSentence(subject: string, words: WordList): string {
+  const [first, next = ''] = subject.split(' ');
+  const name = /^\p{Lu}/u.test(next) || words.commonness(first.toLowerCase()) === undefined;
+  return /^\p{Lu}\p{Ll}*$/u.test(first) && (!name || /^(?:An?|The|Any|All|Each|Every|No)$/.test(first)) ? subject.charAt(0).toLowerCase() + subject.slice(1) : subject;
 }

@@ -1,6 +1,5 @@
 import type { Block } from '../../course/blocks';
 import { idFrom } from '../../course/id';
-import { glossaryEntry } from '../../knowledge/glossary';
 import type { Passage } from '../../source/source';
 import type { Piece } from '../piece';
 import type { Matter } from '../pieces';
@@ -58,7 +57,7 @@ export const FROM_PIECE: Record<Exclude<Piece['kind'], 'sentence'>, (piece: Piec
   terms: (piece, place, matter) => {
     const id = idFrom('b', place);
     const terms = piece.items.flatMap(({ passage }) => {
-      const entry = glossaryEntry(passage, matter.of(passage.id).passages);
+      const entry = matter.of(passage.id).entries.get(passage.id);
       if (!entry) return [];
       const { from, to } = entry.range;
       return [{ term: entry.term, text: richRange(passage, from, to, [], passage.text.slice(from, to), id) }];

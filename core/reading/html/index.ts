@@ -8,7 +8,12 @@ import { walkHtml } from './walk';
 export function readHtml(bytes: Uint8Array): ReadDocument {
   const { text, notices } = decodeText(bytes);
   const page = parsePage(text);
-  return { ...pageAbout(page), blocks: walkHtml(pageBody(page)), media: new Map(), notices };
+  const about = pageAbout(page);
+  // A page's title often carries the site's name; its one main heading does not.
+  const headings = page.querySelectorAll('h1');
+  const heading = headings.length === 1 ? (headings[0].textContent ?? '').replace(/\s+/g, ' ').trim() : '';
+  if (heading && about.title?.includes(heading)) about.title = heading;
+  return { ...about, blocks: walkHtml(pageBody(page)), media: new Map(), notices };
 }
 
 /** A page of a folder, with its name relative to the folder. */

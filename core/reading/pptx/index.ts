@@ -27,7 +27,8 @@ export function readPptx(bytes: Uint8Array): ReadDocument {
     const section = sections.get(entry.getAttribute('id') ?? '');
     if (section) blocks.push({ kind: 'heading', level: 1, text: section, slide: index + 1 });
     const read = readSlide(entries, part, slide, index + 1, media);
-    if (index === 0 && read.cover && read.title) title = read.title;
+    const bare = read.blocks.every((block) => block.kind === 'note' || block.kind === 'picture');
+    if (index === 0 && (read.cover || bare) && read.title) title = read.title;
     else if (read.title && read.title !== before) blocks.push({ kind: 'heading', level: 2, text: read.title, slide: index + 1 });
     if (read.title) before = read.title;
     blocks.push(...read.blocks);
