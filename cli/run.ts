@@ -62,11 +62,12 @@ async function execute(given: Arguments, console: Console, signal: AbortSignal):
   if (given.command === 'read') return give(given, console, 'read.json', canonicalJson(read.knowledge.map(({ source, claims }) => ({ source, claims })), 1));
   const title = given.brief.title ?? read.knowledge[0].source.title;
   if (given.command === 'outline') return give(given, console, 'outline.json', outlineJson(given, read.knowledge, title));
-  return draft(given, read, title, console, timer);
+  return draft(given, read, title, console, timer, signal);
 }
 
-async function draft(given: Arguments, read: ReadSources, title: string, console: Console, timer: Timer): Promise<number> {
+async function draft(given: Arguments, read: ReadSources, title: string, console: Console, timer: Timer, signal: AbortSignal): Promise<number> {
   const brief = briefFrom(given.brief, courseLanguage(read.knowledge));
+  await new Promise((resolve) => setImmediate(resolve));
   const made = await timer.measure('draft', () => Promise.resolve(draftCourse(brief, read.knowledge, title, (done, of, lesson) => console.tell(`lesson ${done} of ${of}: ${lesson}`))));
   const report = reportOn(made);
   const files = await timer.measure('write', () => {
@@ -79,6 +80,9 @@ async function draft(given: Arguments, read: ReadSources, title: string, console
     if (given.formats.includes('archive')) all.set('course.uplift.zip', writeArchive(document, read.media));
     return Promise.resolve(all);
   });
+  // A stop asked for while drafting is heard here, before anything is written.
+  await new Promise((resolve) => setImmediate(resolve));
+  signal.throwIfAborted();
   files.set('timings.json', `${JSON.stringify(timer.report(), undefined, 1)}\n`);
   writeFiles(given.out!, files);
   for (const notice of report.notices) console.tell(`note: ${sayNotice(notice, notice.parameters?.title as string | undefined)}`);

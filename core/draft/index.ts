@@ -1,3 +1,4 @@
+import { courseMinutes } from '../brief/sizing';
 import { validateCourse } from '../course/validate';
 import { directionOf, type Brief, type Course, type GlossaryEntry, type Objective, type Take } from '../course/course';
 import { idFrom } from '../course/id';
@@ -23,6 +24,10 @@ export interface Draft {
 /** Fewer usable words than this, and there is no course in it. */
 export const LEAST_WORDS = 120;
 
+const ROUNDS = 4;
+/** A draft this close to the minutes asked is good enough. */
+const CLOSE = 0.05;
+
 /**
  * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson. Throws the problem
  * `too-little` when the sources hold too little to make a course of.
@@ -32,19 +37,32 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
   const outline = draftOutline(brief, knowledge, whole.terms, title);
   const used = new Set(outline.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
   const context = { ...whole, claims: whole.claims.filter((claim) => claim.ranges.every((range) => used.has(range.id))) };
-  const plan = planCourse(outline, context);
-  const words = plan.modules.flatMap((module) => module.lessons).reduce((sum, lesson) => sum + lesson.words, 0);
+  const asked = brief.size.minutes;
+  let best: { plan: CoursePlan; course: Course } | undefined;
+  // How many questions a lesson will hold is known only when it is drafted: a draft that misses the minutes is planned again.
+  for (let round = 0, aim = asked; round < ROUNDS; round++) {
+    const made = draftOnce(brief, title, planCourse(outline, context, aim), context, onLesson);
+    const [minutes, before] = [courseMinutes(made.course), best && courseMinutes(best.course)];
+    if (asked === undefined || before === undefined || Math.abs(minutes - asked) < Math.abs(before - asked)) best = made;
+    if (asked === undefined || Math.abs(minutes - asked) <= asked * CLOSE) break;
+    aim = (aim ?? asked) * Math.min(1.5, Math.max(0.6, asked / Math.max(0.1, minutes)));
+  }
+  const { plan, course } = best!;
+  const problems = validateCourse(course);
+  if (problems.length > 0) throw new Error(`The draft is not a good document: ${problems[0].code} at ${problems[0].place}`);
+  return { course, outline, plan, context };
+}
+
+function draftOnce(brief: Brief, title: string, plan: CoursePlan, context: DraftContext, onLesson?: (done: number, of: number, title: string) => void): { plan: CoursePlan; course: Course } {
+  const lessons = plan.modules.flatMap((module) => module.lessons);
+  const words = lessons.reduce((sum, lesson) => sum + lesson.words, 0);
   if (words < LEAST_WORDS) fail('too-little', { words, least: LEAST_WORDS });
   const drafted = new Map<string, DraftedLesson>();
-  const lessons = plan.modules.flatMap((module) => module.lessons);
   lessons.forEach((each, index) => {
     drafted.set(each.lesson.id, draftLesson(each, title, context));
     onLesson?.(index + 1, lessons.length, each.lesson.title);
   });
-  const course = assembleCourse(brief, title, plan, drafted, context);
-  const problems = validateCourse(course);
-  if (problems.length > 0) throw new Error(`The draft is not a good document: ${problems[0].code} at ${problems[0].place}`);
-  return { course, outline, plan, context };
+  return { plan, course: assembleCourse(brief, title, plan, drafted, context) };
 }
 
 /** The document out of drafted lessons: objectives of modules, glossary, titles to choose from. */

@@ -20,7 +20,7 @@ export interface DraftedLesson {
 /** Drafts one lesson: a pure function of its plan and the sources. */
 export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {
   const { lesson, pieces, chosen } = plan;
-  const page = composePage(lesson, lesson.unit, pieces, chosen, context.matter, courseTitle);
+  const page = composePage(lesson, lesson.unit, pieces, chosen, context.matter, courseTitle, context.brief.sourcesOnly ? [] : recalledTerms(plan, context));
   const claims = claimsIn(plan, context);
   const knowledge = context.matter.of(page.passages[0]);
   const objectives = lessonObjectives(lesson.id, lesson.title, claims, knowledge);
@@ -38,6 +38,14 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
     },
     objectives, checks,
   };
+}
+
+/** Defined terms of the unit that the audience knows, so that their definitions are left out. */
+function recalledTerms({ lesson }: LessonPlan, { claims, matter }: DraftContext): string[] {
+  const own = new Set(lesson.unit.sections.flatMap((section) => section.passages));
+  const known = new Set(matter.known.map((stems) => stems.join(' ')));
+  const terms = claims.filter((claim) => claim.kind === 'definition' && claim.term && own.has(claim.ranges[0].id) && known.has(matter.of(claim.ranges[0].id).pack.stems(claim.term).join(' ')));
+  return [...new Set(terms.map((claim) => claim.term!))];
 }
 
 /** Claims whose words the lesson shows: a question must be answerable from its page. */

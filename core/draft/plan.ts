@@ -1,4 +1,4 @@
-import { minutesFor, PACE } from '../brief/sizing';
+import { minutesFor } from '../brief/sizing';
 import type { OutlineProposal, ProposedLesson } from '../outline';
 import { piecesOf } from '../lesson/pieces';
 import type { Piece } from '../lesson/piece';
@@ -32,12 +32,15 @@ const MOST_SHARE = 0.85;
 /** Short units are taken whole. */
 const SHORT_UNIT = 260;
 const LEAST_WORDS = 45;
+/** Minutes. */
+const SHORTEST_LESSON = 1.5;
 
 /**
  * Allots the sources' words: the size asked decides how much of each unit its lesson gets, by the weight of what it
- * says. Without a size, three fifths of each.
+ * says. Without a size, three fifths of each. `aim` is the minutes to plan for, when a first draft came out longer or
+ * shorter than asked.
  */
-export function planCourse(proposal: OutlineProposal, context: DraftContext): CoursePlan {
+export function planCourse(proposal: OutlineProposal, context: DraftContext, aim = context.brief.size.minutes): CoursePlan {
   const { minutes } = context.brief.size;
   const questions = context.brief.size.questionsPerLesson;
   const open = proposal.modules.map((module) => ({
@@ -48,20 +51,20 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext): Co
       return { lesson, pieces, usable, likelyQuestions: Math.min(questions, expectedQuestions(lesson, context)) };
     }),
   }));
-  const all = open.flatMap((module) => module.lessons);
+  const all = roomFor(open.flatMap((module) => module.lessons), aim);
   const usableWords = all.reduce((sum, entry) => sum + entry.usable, 0);
-  const choose = (share: number) => new Map(all.map((entry) => [entry, selectPieces(entry.pieces, budget(entry.pieces, entry.usable, share, minutes === undefined))]));
+  const choose = (share: number) => new Map(all.map((entry) => [entry, selectPieces(entry.pieces, budget(entry.pieces, entry.usable, share, aim === undefined))]));
   const words = (entry: (typeof all)[number], chosen: readonly number[]) => chosen.reduce((sum, index) => sum + entry.pieces[index].words, 0);
   const minutesOf = (chosen: ReadonlyMap<(typeof all)[number], number[]>) =>
     [...chosen].reduce((sum, [entry, indexes]) => sum + (words(entry, indexes) < LEAST_WORDS ? 0 : minutesFor(words(entry, indexes), entry.likelyQuestions)), 0);
   let chosen = choose(SHARE);
-  if (minutes !== undefined) {
+  if (aim !== undefined) {
     let low = 0.02;
     let high = 1.2;
     for (let round = 0; round < 14; round++) {
       const middle = (low + high) / 2;
       chosen = choose(middle);
-      if (minutesOf(chosen) > minutes) high = middle;
+      if (minutesOf(chosen) > aim) high = middle;
       else low = middle;
     }
   }
@@ -69,7 +72,7 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext): Co
   const modules = open.map((module) => ({
     id: module.id, title: module.title,
     lessons: module.lessons.flatMap((entry): LessonPlan[] => {
-      const indexes = chosen.get(entry)!;
+      const indexes = chosen.get(entry) ?? [];
       const taken = words(entry, indexes);
       if (taken < LEAST_WORDS) {
         empty.push({ title: entry.lesson.title, words: entry.usable, sourceId: entry.lesson.unit.sourceId });
@@ -79,6 +82,14 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext): Co
     }),
   })).filter((module) => module.lessons.length > 0);
   return { modules, empty, minutes: { ...(minutes !== undefined && { asked: minutes }), planned: Math.round(minutesOf(chosen) * 10) / 10 }, usableWords };
+}
+
+/** In a short course lessons would be splinters: the lightest are left out, so that each has a minute and a half. */
+function roomFor<Entry extends { lesson: ProposedLesson; usable: number }>(entries: readonly Entry[], minutes: number | undefined): Entry[] {
+  const most = minutes === undefined ? entries.length : Math.max(1, Math.floor(minutes / SHORTEST_LESSON));
+  const worth = ({ lesson, usable }: Entry) => lesson.unit.weight + usable / 100;
+  const kept = new Set([...entries].sort((a, b) => worth(b) - worth(a) || (a.lesson.id < b.lesson.id ? -1 : 1)).slice(0, most));
+  return entries.filter((entry) => kept.has(entry));
 }
 
 /** Without a size asked, short units are taken whole, and what says something (rules, definitions, steps ...) is not cut for a share's sake. */
@@ -94,9 +105,4 @@ function expectedQuestions(lesson: ProposedLesson, { matter }: DraftContext): nu
   const claims = lesson.unit.sections.flatMap((section) => section.passages.flatMap((id) => matter.claims.get(id) ?? []));
   const askable = claims.filter((claim) => !claim.leaning && ((claim.kind === 'rule' && claim.rule?.person && claim.rule.condition) || claim.kind === 'definition' || claim.kind === 'figure')).length;
   return Math.round(askable * (1 - SHOWN_FROM / 1.5));
-}
-
-/** Words that fit into so many minutes of one lesson, checks taken off. */
-export function wordsFor(minutes: number, checks: number): number {
-  return Math.max(0, (minutes - PACE.minutesPerLesson - checks * PACE.minutesPerCheck) * PACE.wordsPerMinute);
 }

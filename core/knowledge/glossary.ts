@@ -28,6 +28,8 @@ function glossaryEntry(passage: Passage, byId: ReadonlyMap<string, Passage>): Gl
   const term = passage.text.slice(strong.from, strong.to).replace(/[:\s]+$/, '');
   if (!joint || !isTerm(term) || term.split(' ').length > 4) return undefined;
   const at = strong.to + joint[0].length;
+  // "**Plug**: the light is on" says how it should be, not what the word means.
+  if (/^\s*(?:the|all|every|any|an?) (?:(?!(?:that|which|who|where|whose) )[\p{L}-]+ ){1,3}(?:is|are|was|were|has|have|had|must|should|may|can|does|do)\b/iu.test(passage.text.slice(at))) return undefined;
   return /^(?:an?|the|any|every|each|somebody|someone|anyone|something|anything|what|one|all|those|money|time|the)\b/i.test(passage.text.slice(at).trimStart()) ? entry(passage, term, at) : undefined;
 }
 

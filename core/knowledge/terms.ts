@@ -35,6 +35,7 @@ export function termsOf(sentences: Iterable<Sentence>, headings: readonly string
   };
   for (const sentence of sentences) for (const label of phrases(sentence, pack)) add(label, false);
   for (const heading of headings) for (const label of headingPhrases(heading, pack)) add(label, true);
+  for (const claim of claims) if (claim.kind === 'definition' && claim.term) add(claim.term, false);
   const definitions = new Map(claims.filter((claim) => claim.kind === 'definition' && claim.term).map((claim) => [pack.stems(claim.term!).join(' '), claim.id]));
   return [...found]
     .filter(([key, entry]) => entry.count + entry.headings >= 2 || definitions.has(key))

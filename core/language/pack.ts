@@ -140,6 +140,8 @@ export interface QuestionWording {
 export interface Labels {
   language: string;
   summary: string;
-  keyTerms: string;
+  /** Before a list of what the learner knows already. */
+  known: string;
+  /** Between two titles. */
   and: string;
 }

@@ -17,9 +17,16 @@ export interface Page {
   passages: string[];
 }
 
-/** Makes a lesson's blocks of chosen pieces, in the order of the source: headings where sections change, paragraphs, lists, callouts. */
-export function composePage(lesson: { id: string; title: string }, unit: Unit, pieces: readonly Piece[], chosen: readonly number[], matter: Matter, courseTitle: string): Page {
+/**
+ * Makes a lesson's blocks of chosen pieces, in the order of the source: headings where sections change, paragraphs, lists,
+ * callouts. `recalled`: terms of this matter that the audience knows, named in a line of our own at the start.
+ */
+export function composePage(lesson: { id: string; title: string }, unit: Unit, pieces: readonly Piece[], chosen: readonly number[], matter: Matter, courseTitle: string, recalled: readonly string[]): Page {
   const blocks: Block[] = [];
+  if (recalled.length > 0) {
+    const { labels } = matter.of(unit.sections.flatMap((section) => section.passages)[0]).pack;
+    blocks.push({ id: idFrom('b', lesson.id, 'known'), kind: 'text', body: { text: [{ type: 'text', text: `${labels.known} ${recalled.join(', ')}.`, marks: [{ type: 'connecting' }] }] } });
+  }
   const ends: (number | undefined)[] = [];
   const place = (...parts: (string | number)[]) => `${lesson.id}/${parts.join('/')}`;
   const sections = [...new Set(chosen.map((index) => pieces[index].section))];

@@ -78,7 +78,11 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
 
   const splitUnit = (unit: Unit): Unit[] => {
     const parts = splitSection(unit.sections[0], Math.max(2, Math.round(unit.words / (size.most * 0.8))), knowledge, words);
-    return parts.length < 2 ? [unit] : parts.map((part, index) => build([part], partTitle(unit, part, parts, index)));
+    if (parts.length < 2) return [unit];
+    return parts.map((part, index) => {
+      const title = partTitle(unit, part, parts, index);
+      return build([{ ...part, title }], title);
+    });
   };
 
   const partTitle = (unit: Unit, part: UnitSection, parts: readonly UnitSection[], index: number): string => {

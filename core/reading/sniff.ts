@@ -6,6 +6,9 @@ const TEXT_KINDS: Record<string, SourceKind> = {
   html: 'html', htm: 'html', xhtml: 'html', md: 'markdown', markdown: 'markdown', txt: 'text', text: 'text', vtt: 'vtt', srt: 'srt',
 };
 
+/** First bytes of pictures, archives and programs. */
+const BINARY = ['\u0089PNG', 'GIF8', '\u00ff\u00d8\u00ff', 'RIFF', '\u001f\u008b', '\u007fELF', 'MZ\u0090', 'Rar!', '7z\u00bc'];
+
 /** The last extension of a file name, lower case, without the dot. */
 export function extensionOf(name: string): string {
   return /\.([a-z0-9]+)$/i.exec(name)?.[1].toLowerCase() ?? '';
@@ -20,7 +23,7 @@ export function sniff(name: string, bytes: Uint8Array): SourceKind {
   const extension = extensionOf(name);
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
   const found = magic(head);
-  if (extension === 'pdf' || found === 'pdf') {
+  if (extension === 'pdf') {
     if (found !== 'pdf') fail('name-lies', { extension });
     return 'pdf';
   }
@@ -38,9 +41,9 @@ export function sniff(name: string, bytes: Uint8Array): SourceKind {
 }
 
 function magic(head: string): string | undefined {
-  if (/^[\s\S]{0,1000}%PDF-\d/.test(head)) return 'pdf';
+  if (/^[\s\S]{0,200}%PDF-\d/.test(head)) return 'pdf';
   if (head.startsWith('PK\u0003\u0004') || head.startsWith('PK\u0005\u0006')) return 'zip';
   if (head.startsWith('\u00d0\u00cf\u0011\u00e0')) return 'office-locked';
-  if (/^(\u0089PNG|GIF8|\u00ff\u00d8\u00ff|RIFF|\u001f\u008b|\u007fELF|MZ\u0090|Rar!|7z\u00bc)/.test(head)) return 'binary';
+  if (BINARY.some((start) => head.startsWith(start))) return 'binary';
   return undefined;
 }

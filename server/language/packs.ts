@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import type winkNLP from 'wink-nlp';
 import { join } from 'node:path';
 import { englishPack } from '../../core/language/en';
 import type { Lexicon } from '../../core/language/en/lexicon';
@@ -25,7 +26,7 @@ function lexicon(): Lexicon {
 /** Part-of-speech tags with places in the text. */
 function tagger(): (text: string) => TaggedWord[] {
   const require = createRequire(import.meta.url);
-  const wink = require('wink-nlp') as typeof import('wink-nlp').default;
+  const wink = require('wink-nlp') as typeof winkNLP;
   const model = require('wink-eng-lite-web-model') as Parameters<typeof wink>[0];
   const nlp = wink(model, ['pos']);
   const { its } = nlp;

@@ -2,14 +2,14 @@ import type { DefinitionFacts, TaggedWord } from '../pack';
 
 const PATTERN = /^(?:(an?|any|the)\s+)?((?:["“‘'][^"”’']{2,60}["”’'])|(?:[\p{L}\p{N}][\p{L}\p{N}/'’.+-]*(?:\s+[\p{L}\p{N}(][\p{L}\p{N}/'’.+)-]*){0,4}))\s+(is|are|means|refers to|is defined as|stands for|denotes)\s+((?:(an?|any|the|one|all|every)\s+)?.+)$/iu;
 const VAGUE = /^(?:problem|reason|result|idea|goal|aim|purpose|difference|way|thing|example|exception|advantage|disadvantage|question|answer|point|rule|best|worst|first|second|next|last|only|most|main|following|other|same|default|here|there|this|that|these|those|it|they|he|she|we|you|one|what|who|which|how|why|where|when|if|all|each|both|some|many|more|such|no|none|nothing|everything|something|anything|another|time|today|result|effect|consequence|alternative|solution|fact|catch|trick|key|secret|choice|intent|intention|case|part|kind|type|lack|absence|use|number|current|usual|typical|common|easiest|simplest|new|old|above|below|latter|former)\b/i;
-const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|mistake|case|number|same|only|best|first|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step)\b/i;
+const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|case|number|same|only|best|first|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step)\b/i;
 
 /**
  * A definition "A term is a …": article or plural form, a noun phrase of at most five words, and a meaning that
  * names a kind. Not for sentences with words of obligation.
  */
 export function definitionOf(sentence: string, tags: readonly TaggedWord[]): DefinitionFacts | undefined {
-  if (/\?["'”’)]*$/.test(sentence) || /\b(?:must|should|may|can|cannot|will|would)\b/.test(sentence.slice(0, 60))) return undefined;
+  if (/\?["'”’)]*$/.test(sentence)) return undefined;
   const match = PATTERN.exec(sentence);
   if (!match) return undefined;
   const [, article, term, verb, meaning, meaningArticle] = match;
@@ -20,7 +20,9 @@ export function definitionOf(sentence: string, tags: readonly TaggedWord[]): Def
   const from = sentence.indexOf(term, article ? article.length : 0);
   const inside = tags.filter((tag) => tag.from >= from && tag.to <= from + term.length);
   const last = inside[inside.length - 1];
-  if (!last || !['NOUN', 'PROPN'].includes(last.tag) || inside.some((tag) => ['VERB', 'AUX', 'ADV', 'PRON'].includes(tag.tag) && tag !== last)) return undefined;
+  // An article vouches for a noun where the tagger is unsure ("a near miss").
+  const vouched = /^(?:an?|any)$/i.test(article ?? '') && !inside.some((tag) => tag.tag === 'PRON' || tag.tag === 'AUX');
+  if (!last || (!vouched && (!['NOUN', 'PROPN'].includes(last.tag) || inside.some((tag) => ['VERB', 'AUX', 'ADV', 'PRON'].includes(tag.tag) && tag !== last)))) return undefined;
   // Without an article a single lower-case word would be a plural or a substance; a name in capitals is one too.
   if (!article && !/^["“‘']/.test(term) && !/s$|^\p{Lu}/u.test(term) && linking) return undefined;
   const at = sentence.length - meaning.length;

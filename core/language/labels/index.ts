@@ -1,13 +1,13 @@
 import type { Labels } from '../pack';
 
 const LABELS: Record<string, Labels> = {
-  en: { language: 'en', summary: 'In short', keyTerms: 'Words to know', and: 'and' },
-  de: { language: 'de', summary: 'Kurz gefasst', keyTerms: 'Wichtige Wörter', and: 'und' },
-  fr: { language: 'fr', summary: 'En bref', keyTerms: 'Mots à connaître', and: 'et' },
-  es: { language: 'es', summary: 'En resumen', keyTerms: 'Palabras clave', and: 'y' },
+  en: { language: 'en', summary: 'In short', known: 'You know already:', and: 'and' },
+  de: { language: 'de', summary: 'Kurz gefasst', known: 'Schon bekannt:', and: 'und' },
+  fr: { language: 'fr', summary: 'En bref', known: 'Vous connaissez déjà :', and: 'et' },
+  es: { language: 'es', summary: 'En resumen', known: 'Ya conoce:', and: 'y' },
 };
 
-/** The engine's own words in a language; English where it has none (`language` tells). */
+/** The engine's own words in a language; English where it has none (`language` tells), with a stroke for "and". */
 export function labelsFor(language: string): Labels {
-  return LABELS[language.split('-')[0]] ?? LABELS.en;
+  return LABELS[language.split('-')[0]] ?? { ...LABELS.en, and: '/' };
 }

@@ -11,7 +11,7 @@ const SKIPPED = new Set([
   'select', 'input', 'textarea', 'audio', 'video', 'canvas', 'map', 'link', 'meta', 'base', 'dialog', 'rt', 'rp',
 ]);
 
-const FURNITURE_CLASS = /(^|[\s_-])(docnav|nav|navbar|navigation|navheader|navfooter|breadcrumbs?|headerlink|toctree-wrapper|toc|skip-?link|sr-only|visually-hidden|cookie\w*|related|sphinxsidebar|pagination)([\s_-]|$)/i;
+const FURNITURE_CLASS = /(^|[\s_-])(docnav|nav|navbar|navigation|navheader|navfooter|breadcrumbs?|headerlink|toctree-wrapper|toc|skip-?link|sr-only|visually-hidden|cookie\w*|related|sphinxsidebar|pagination|author|authors|authorgroup|editor|othercredit|copyright|legalnotice|revhistory|pubdate|byline)([\s_-]|$)/i;
 const FURNITURE_ROLE = new Set(['navigation', 'search', 'banner', 'contentinfo', 'doc-toc', 'doc-index', 'doc-backlink']);
 
 export const MARKS: Record<string, 'strong' | 'emphasis' | 'code' | 'link'> = {

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import { assemble } from '../core/source/assemble';
+import type { ReadBlock } from '../core/source/blocks';
+import type { Source } from '../core/source/source';
+import { emptyCourse, type Brief, type Course, type Lesson, type Module } from '../core/course/course';
+import { idFrom } from '../core/course/id';
+import { plainRun } from '../core/course/rich-text';
+import type { Block } from '../core/course/blocks';
+import type { ChoiceCheck } from '../core/course/checks';
+import { understand, type Knowledge } from '../core/knowledge';
+import { readSource } from '../core/reading';
+import { packFor } from '../server/language/packs';
+
+export const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+
+/** An id that is valid and tells what it is for. */
+export const anId = (name: string): string => idFrom('x', name);
+
+/** A brief without wishes. */
+export function aBrief(changes: Partial<Brief> = {}): Brief {
+  return { promise: '', audience: { who: '', knows: [] }, size: { questionsPerLesson: 3 }, language: 'en', sourcesOnly: true, outcomes: [], ...changes };
+}
+
+export function aText(id: string, text: string): Block {
+  return { id: anId(id), kind: 'text', body: { text: plainRun(text) } };
+}
+
+export function aLesson(name: string, blocks: Block[] = [aText(`${name}-b1`, `Words of ${name}.`), aText(`${name}-b2`, `More of ${name}.`)]): Lesson {
+  return { id: anId(name), title: name, kind: 'lesson', objectiveIds: [], state: 'drafted', plannedPassages: [], blocks };
+}
+
+export function aModule(name: string, lessons: Lesson[] = [aLesson(`${name} one`), aLesson(`${name} two`)]): Module {
+  return { id: anId(name), title: name, purpose: '', objectiveIds: [], lessons };
+}
+
+export function aCheck(name: string, lessonId = anId('First one')): ChoiceCheck {
+  const option = (letter: string) => ({ id: anId(`${name}-${letter}`), text: `Answer ${letter}`, feedback: { code: letter === 'a' ? ('right' as const) : ('not-said' as const), quotes: [] } });
+  return { id: anId(name), kind: 'choice', lessonId, stem: `What of ${name}?`, options: [option('a'), option('b'), option('c')], key: anId(`${name}-a`), evidence: [], level: 'recall', difficulty: 0.3 };
+}
+
+/** Two modules of two lessons of two blocks, and a check that a block places. */
+export function aCourse(): Course {
+  const check = aCheck('check');
+  const course: Course = { ...emptyCourse(anId('course'), 'A course', aBrief()), modules: [aModule('First'), aModule('Second')], checks: [check, aCheck('offer')] };
+  course.modules[0].lessons[0].blocks.push({ id: anId('place'), kind: 'check', body: { checkId: check.id } });
+  return course;
+}
+
+/** A source out of blocks, as a reader would hand them over. */
+export function aSource(blocks: ReadBlock[], about: Partial<{ id: string; title: string; language: string }> = {}): Source {
+  const { id = anId('source'), title = 'A source', language = 'en' } = about;
+  return assemble({ blocks, media: new Map(), notices: [] }, { id, kind: 'text', title, language });
+}
+
+/** A source of Markdown, read. */
+export async function fromMarkdown(text: string, name = 'text.md'): Promise<Source> {
+  const result = await readSource({ name, bytes: bytes(text) }, anId(name));
+  if (!result.ok) throw new Error(result.problem.code);
+  return result.source;
+}
+
+/** What is understood of English Markdown. */
+export async function knowing(text: string, name = 'text.md'): Promise<Knowledge> {
+  return understand(await fromMarkdown(text, name), packFor('en'));
+}
+
+/** The language pack that tests of English use. */
+export const english = () => packFor('en');
+
+/** A file of the repository. */
+export const file = (path: string): Uint8Array => new Uint8Array(readFileSync(new URL(`../${path}`, import.meta.url)));

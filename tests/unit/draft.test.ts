@@ -1,0 +1,165 @@
+import { describe, expect, it } from 'vitest';
+import { courseMinutes, lessonDemand, lessonMinutes, lessonWords, minutesFor } from '../../core/brief/sizing';
+import { blockTexts } from '../../core/course/blocks';
+import { canonicalJson } from '../../core/course/canonical';
+import { allLessons, placedChecks, type Course } from '../../core/course/course';
+import { ProblemError } from '../../core/course/problem';
+import { evidencedSentences, textOf } from '../../core/course/rich-text';
+import { draftCourse, draftLesson } from '../../core/draft';
+import { reportOn } from '../../core/draft/report';
+import { understand, type Knowledge } from '../../core/knowledge';
+import { readSource } from '../../core/reading';
+import { selectPieces } from '../../core/lesson/select';
+import type { Piece } from '../../core/lesson/piece';
+import { packFor } from '../../server/language/packs';
+import { aBrief, aCourse, aLesson, anId, aText, file, knowing } from '../builders';
+
+const DEMO = ['lending-policy.docx', 'battery-guide.pdf', 'front-desk-shift.pptx', 'twelve-years-at-the-desk.vtt', 'questions.html', 'coordinators-notes.md'];
+
+async function demo(): Promise<Knowledge[]> {
+  return Promise.all(DEMO.map(async (name) => {
+    const result = await readSource({ name, bytes: file(`demo/files/${name}`) }, anId(name));
+    if (!result.ok) throw new Error(result.problem.code);
+    return understand(result.source, packFor(result.source.language));
+  }));
+}
+const knowledge = await demo();
+const whole = draftCourse(aBrief(), knowledge, 'Lending tools safely');
+const wordsOf = (course: Course) => allLessons(course).map((lesson) => lesson.blocks.flatMap((block) => blockTexts(block).map(textOf)).join(' ')).join(' ');
+
+describe('the demo course', () => {
+  it('has every sentence on its passage, letter by letter', () => {
+    const { sentences } = reportOn(whole);
+    expect(sentences.sourced).toBeGreaterThan(250);
+    expect(sentences.unfaithful).toBe(0);
+  });
+
+  it('shows nothing that is not sourced, a heading or our own connecting text', () => {
+    const loose = allLessons(whole.course).flatMap((lesson) => lesson.blocks.filter((block) => block.kind !== 'heading' && block.kind !== 'table').flatMap((block) => blockTexts(block).flatMap((text) => text.filter((run) => run.text.trim() && !run.marks))));
+    expect(loose).toEqual([]);
+  });
+
+  it('lets no sentence begin with a word that points nowhere', () => {
+    for (const lesson of allLessons(whole.course)) {
+      for (const block of lesson.blocks.filter((each) => each.kind === 'text')) {
+        const [first] = blockTexts(block);
+        expect(textOf(first)).not.toMatch(/^(?:This|These|They|It is|However|Therefore|For example)\b/);
+      }
+    }
+  });
+
+  it('uses every source, teaches most of what is claimed, and names what it leaves out', () => {
+    const report = reportOn(whole);
+    for (const source of report.sources) expect(source.coverage).toBeGreaterThan(0.3);
+    expect(report.coverage).toBeGreaterThan(0.8);
+    expect(report.size.lessons).toBe(allLessons(whole.course).length);
+  });
+
+  it('asks questions whose answer stands on the page', () => {
+    const checks = placedChecks(whole.course);
+    expect(checks.length).toBeGreaterThan(20);
+    for (const lesson of allLessons(whole.course)) {
+      for (const block of lesson.blocks) {
+        if (block.kind !== 'check') continue;
+        const check = whole.course.checks.find((each) => each.id === block.body.checkId)!;
+        for (const range of check.evidence) expect(lesson.plannedPassages).toContain(range.id);
+      }
+    }
+  });
+
+  it('does not ask for the figure its sources disagree on', () => {
+    expect(whole.course.checks.filter((check) => /reserved tool must be collected within/.test(check.stem))).toEqual([]);
+  });
+
+  it('keeps the key from being the longest, and from one place', () => {
+    const checks = whole.course.checks;
+    const longest = checks.filter((check) => check.options.every((option) => option.id === check.key || option.text.length < check.options.find((each) => each.id === check.key)!.text.length)).length;
+    expect(longest / checks.length).toBeLessThan(0.45);
+    const places = [0, 1, 2, 3].map((place) => checks.filter((check) => check.options[place]?.id === check.key).length);
+    expect(Math.max(...places) / checks.length).toBeLessThan(0.5);
+  });
+
+  it('does not change the second time, nor with a lesson drafted alone', async () => {
+    const again = draftCourse(aBrief(), await demo(), 'Lending tools safely');
+    expect(canonicalJson(again.course)).toBe(canonicalJson(whole.course));
+    const plan = again.plan.modules[1].lessons[0];
+    expect(draftLesson(plan, 'Lending tools safely', again.context).lesson).toEqual(whole.course.modules[1].lessons[0]);
+  });
+});
+
+describe('what is asked', () => {
+  it.each([15, 25, 40])('%i minutes are met within a tenth', (minutes) => {
+    const draft = draftCourse(aBrief({ size: { minutes, questionsPerLesson: 2 } }), knowledge, 'Course');
+    expect(Math.abs(courseMinutes(draft.course) - minutes)).toBeLessThanOrEqual(minutes * 0.1);
+  });
+
+  it('too many minutes are not reached, and the report says so', () => {
+    const draft = draftCourse(aBrief({ size: { minutes: 500, questionsPerLesson: 2 } }), knowledge, 'Course');
+    expect(reportOn(draft).notices.map((notice) => notice.code)).toContain('minutes-not-reached');
+  });
+
+  it('questions are a ceiling', () => {
+    const draft = draftCourse(aBrief({ size: { questionsPerLesson: 1 } }), knowledge, 'Course');
+    for (const lesson of allLessons(draft.course)) expect(lesson.blocks.filter((block) => block.kind === 'check').length).toBeLessThanOrEqual(1);
+    expect(placedChecks(draftCourse(aBrief({ size: { questionsPerLesson: 0 } }), knowledge, 'Course').course)).toEqual([]);
+  });
+
+  it('what the audience knows is recalled in a line of our own, not explained', () => {
+    const knows = { who: 'volunteers', knows: ['deposit', 'borrower'] };
+    const draft = draftCourse(aBrief({ sourcesOnly: false, audience: knows }), knowledge, 'Course');
+    expect(wordsOf(draft.course).includes('You know already: borrower, deposit.')).toBe(true);
+    expect(wordsOf(draft.course).includes('the money a borrower leaves with us as a security')).toBe(false);
+    expect(wordsOf(draftCourse(aBrief({ audience: knows }), knowledge, 'Course').course).includes('You know already')).toBe(false);
+  });
+
+  it('too little is refused', async () => {
+    const tiny = [await knowing('# A\n\nOne short sentence stands here.\n')];
+    expect(() => draftCourse(aBrief(), tiny, 'Course')).toThrow(ProblemError);
+  });
+});
+
+describe('lessons', () => {
+  it('keep lists with their lead-in, steps as steps, tables and code', async () => {
+    const draft = draftCourse(aBrief(), [await knowing(`# Guide\n\nA saw is a tool that cuts wood and needs care every day.\n\nYou need:\n\n- gloves\n- goggles\n\nTo change the blade, follow these steps:\n\n1. Unplug the saw.\n2. Loosen the screw (see section 4). It is very tight.\n\n| Part | Care |\n|---|---|\n| Blade | oil |\n| Plug | dry |\n\nRun this command:\n\n\`\`\`\nsaw --stop\n\`\`\`\n\n${'The workshop keeps a list of blades and their sizes on the wall. '.repeat(1)}${Array.from({ length: 12 }, (_, index) => `Blade number ${index} belongs to the saw on shelf ${index + 3} in the back room. `).join('')}\n`)], 'Saws');
+    const blocks = allLessons(draft.course).flatMap((lesson) => lesson.blocks);
+    const kinds = blocks.map((block) => block.kind);
+    expect(kinds).toEqual(expect.arrayContaining(['text', 'list', 'steps', 'table', 'code']));
+    expect(kinds[kinds.indexOf('list') - 1]).toBe('text');
+    const steps = blocks.find((block) => block.kind === 'steps')!;
+    expect(blockTexts(steps).map(textOf)).toEqual(['Unplug the saw.', 'Loosen the screw.', 'It is very tight.']);
+    const [, changed] = blockTexts(steps).flatMap(evidencedSentences);
+    expect(changed.mark.attrs.passages[0].edits).toHaveLength(1);
+    expect(reportOn(draft).sentences.unfaithful).toBe(0);
+  });
+
+  it('never teach a sentence twice, from whichever source', () => {
+    const seen = new Map<string, number>();
+    for (const lesson of allLessons(whole.course)) for (const block of lesson.blocks) if (block.kind === 'text') for (const { text } of blockTexts(block).flatMap(evidencedSentences)) seen.set(text, (seen.get(text) ?? 0) + 1);
+    expect([...seen].filter(([, times]) => times > 1)).toEqual([]);
+  });
+});
+
+describe('choosing pieces', () => {
+  const piece = (words: number, weight: number, needs?: number): Piece => ({ kind: 'sentence', section: 0, items: [], words, weight, ...(needs !== undefined && { needs }) });
+  it('takes the heaviest that fit, in the order of the source', () => expect(selectPieces([piece(50, 1), piece(50, 3), piece(50, 2)], 100)).toEqual([1, 2]));
+  it('takes what a piece needs with it', () => expect(selectPieces([piece(40, 0), piece(40, 0.1), piece(40, 5, 0)], 80)).toEqual([0, 2]));
+  it('leaves what needs something that is not to be had', () => expect(selectPieces([piece(40, 9, -1), piece(40, 1)], 80)).toEqual([1]));
+  it('takes nothing of nothing', () => expect(selectPieces([], 80)).toEqual([]));
+});
+
+describe('sizes', () => {
+  it('are computed by the formula of docs/minutes.md', () => {
+    expect(minutesFor(180, 1, 10)).toBe(2.7);
+    const lesson = aLesson('x', [aText('a', 'word '.repeat(90).trim())]);
+    expect([lessonWords(lesson), lessonMinutes(lesson), lessonMinutes({ ...lesson, minutesFixed: 9 })]).toEqual([90, 0.8, 9]);
+  });
+
+  it('demand grows with level and grade, and stays between 0 and 10', () => {
+    const course = aCourse();
+    const easy = lessonDemand(course.modules[0].lessons[0], course, 5);
+    const hard = lessonDemand(course.modules[0].lessons[0], course, 18);
+    expect(easy).toBeLessThan(hard);
+    expect(lessonDemand(course.modules[0].lessons[0], course, undefined)).toBeGreaterThanOrEqual(0);
+    expect(hard).toBeLessThanOrEqual(10);
+  });
+});

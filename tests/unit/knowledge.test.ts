@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { commonTerms, understand } from '../../core/knowledge';
+import { packFor } from '../../server/language/packs';
+import { fromMarkdown, knowing } from '../builders';
+
+const POLICY = `# Policy
+
+## Words
+
+- **Borrower**: the member who signs for a tool.
+- **Deposit**: the money that a borrower leaves with us.
+
+A near miss is a mistake that was found in time. Each near miss is written down.
+
+## At the desk
+
+The desk lead must:
+
+- carry the keys,
+- count the till.
+
+To close the desk, follow these steps:
+
+1. Count the till.
+2. Switch off the lights. They are beside the door.
+3. Lock the door.
+
+**Plug**: the light is on. Tools must come back within seven days, because others wait.
+
+| Word | Meaning |
+|---|---|
+| Slip | The paper with the due date on it |
+`;
+
+describe('claims', () => {
+  const claims = async (kind: string) => (await knowing(POLICY)).claims.filter((claim) => claim.kind === kind);
+
+  it('join a list item with its lead-in to one rule over two passages', async () => {
+    const rule = (await claims('rule')).find((claim) => claim.ranges.length === 2)!;
+    expect(rule.text).toBe('The desk lead must carry the keys.');
+    expect(rule.rule).toMatchObject({ strength: 'must', subject: 'The desk lead', action: 'carry the keys', person: true });
+  });
+
+  it('take the items of a list under a steps lead-in for steps, their further sentences not', async () => {
+    expect((await claims('step')).map((claim) => claim.text)).toEqual(['Count the till.', 'Switch off the lights.', 'Lock the door.']);
+  });
+
+  it('find definitions in sentences, glossary lists and tables, each once', async () => {
+    expect((await claims('definition')).map((claim) => [claim.term, claim.meaning])).toEqual([
+      ['borrower', 'the member who signs for a tool'], ['deposit', 'the money that a borrower leaves with us'], ['near miss', 'a mistake that was found in time'], ['slip', 'The paper with the due date on it'],
+    ]);
+  });
+
+  it('stand on ranges that give their words', async () => {
+    const { claims: all, passages } = await knowing(POLICY);
+    for (const claim of all.filter((each) => each.ranges.length === 1)) {
+      const [{ id, from, to }] = claim.ranges;
+      expect(passages.get(id)!.text.slice(from, to)).toBe(claim.text);
+    }
+  });
+
+  it('carry figures with their places, and reasons', async () => {
+    const [figure] = await claims('figure');
+    expect(figure.quantity).toMatchObject({ value: 7, unit: 'day', text: 'seven days' });
+    expect(figure.text.slice(figure.quantity!.from, figure.quantity!.to)).toBe('seven days');
+    expect((await claims('reason')).map((claim) => claim.text)).toEqual([figure.text]);
+  });
+
+  it('take bold words in a list of points for no glossary', async () => {
+    const { claims: all } = await knowing('- **Plug**: no cuts.\n- **Guard**: moves freely.\n- **Switch**: the tool stops at once when you let go.\n');
+    expect(all.filter((claim) => claim.kind === 'definition')).toEqual([]);
+  });
+
+  it('are none in languages that are not understood, but for glossaries', async () => {
+    const source = await fromMarkdown('Die Ausleihe muss sofort bezahlt werden. Werkzeuge dürfen nicht verliehen werden.\n');
+    expect(understand(source, packFor('de')).claims).toEqual([]);
+  });
+});
+
+describe('terms', () => {
+  it('are noun phrases, heaviest first, known with their definition', async () => {
+    const terms = commonTerms([await knowing(POLICY)]);
+    expect(terms.find((term) => term.label === 'near miss')).toMatchObject({ definition: expect.any(String) });
+    expect(terms.map((term) => term.weight)).toEqual([...terms.map((term) => term.weight)].sort((a, b) => b - a));
+    expect(commonTerms([])).toEqual([]);
+  });
+});

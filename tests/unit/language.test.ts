@@ -1,0 +1,154 @@
+import { describe, expect, it } from 'vitest';
+import { boilerplateKind, isGenericTitle } from '../../core/language/boilerplate';
+import { quantitiesOf, valueOf, writtenLike } from '../../core/language/en/quantities';
+import { bracketedReferences } from '../../core/language/en/references';
+import { signpost } from '../../core/language/en/signposts';
+import { segmentSentences } from '../../core/language/segment';
+import { Bm25, contained, overlap } from '../../core/language/similarity';
+import { packFor } from '../../server/language/packs';
+
+const pack = packFor('en');
+const facts = (sentence: string) => pack.facts!(sentence, pack.tags!(sentence));
+const cut = (text: string, range?: { from: number; to: number }) => range && text.slice(range.from, range.to);
+
+describe('sentences', () => {
+  it.each([
+    ['One. Two! Three?', 'en', 3], ['See e.g. the guide. Then go.', 'en', 2], ['Dr. Marlow came. She left.', 'en', 2], ['It costs 3.5 pounds. Pay.', 'en', 2],
+    ['No. The borrower answers.', 'en', 2], ['Rule No. 5 holds. Stop.', 'en', 2], ['He said "Stop." and left.', 'en', 1], ['(This is in. brackets) here.', 'en', 1], ['It is done.Then go.', 'en', 2],
+    ['Das gilt z.B. hier. Dann nicht.', 'de', 2], ['最後のまとめ。終わり。', 'ja', 2],
+  ])('%s', (text, language, count) => expect(segmentSentences(text, language)).toHaveLength(count));
+});
+
+describe('what a sentence leans on', () => {
+  it.each([
+    ['This must stop.', 'points-back'], ['They pay at once.', 'points-back'], ['It is red.', 'points-back'], ['In that case call.', 'joins-on'], ['However, pay.', 'joins-on'], ['For example, a saw.', 'joins-on'],
+    ['If it fails, call the lead.', 'points-back'], ['See section 4 for the fees.', 'points-elsewhere'], ['As described above, pay the fee.', 'points-elsewhere'], ['The following table lists fees.', 'points-elsewhere'],
+    ['This manual explains the desk.', 'about-document'], ['Pay now.', 'too-short'], ['the saw is red and old.', 'not-a-sentence'], ['The saw (old is red.', 'not-a-sentence'],
+  ])('%s: %s', (sentence, leaning) => expect(facts(sentence).leaning).toBe(leaning));
+
+  it.each([
+    'It is important to check the plug.', 'Each tool has a card of its own.', 'There must be two volunteers on a shift.', 'Sulphites are declared only above 10 milligrams.', 'The borrower signs the slip and takes the copy.', 'Another member may collect the tool.',
+  ])('nothing: %s', (sentence) => expect(facts(sentence).leaning).toBeUndefined());
+});
+
+describe('rules', () => {
+  it.each<[string, string, boolean, string | undefined, string, string | undefined]>([
+    ['Volunteers must not copy the document.', 'must', true, 'Volunteers', 'copy the document', undefined],
+    ['If a pack smokes, you must leave the room at once.', 'must', false, 'you', 'leave the room at once', 'If a pack smokes'],
+    ['The desk lead should telephone the borrower if a tool is late.', 'should', false, 'The desk lead', 'telephone the borrower', 'if a tool is late'],
+    ['Members may borrow two tools.', 'may', false, 'Members', 'borrow two tools', undefined],
+    ['Members may not pass a tool on.', 'must', true, 'Members', 'pass a tool on', undefined],
+    ['A borrower is required to sign the slip.', 'must', false, 'A borrower', 'sign the slip', undefined],
+    ['Check every delivery against the order before you sign.', 'must', false, undefined, 'Check every delivery against the order before you sign', undefined],
+    ['Never leave a pack on the charger.', 'must', true, undefined, 'leave a pack on the charger', undefined],
+    ['When a guest asks, do not answer from memory.', 'must', true, undefined, 'answer from memory', 'When a guest asks'],
+    ['If the count differs, write a note, since the treasurer asks for it.', 'must', false, undefined, 'write a note', 'If the count differs'],
+    ['Do not promise a tool that is still out, because late returns are common.', 'must', true, undefined, 'promise a tool that is still out', undefined],
+  ])('%s', (sentence, strength, negative, subject, action, condition) => {
+    const { rule } = facts(sentence);
+    expect(rule).toMatchObject({ strength, negative, person: true });
+    expect([cut(sentence, rule?.subject), cut(sentence, rule?.action), cut(sentence, rule?.condition)]).toEqual([subject, action, condition]);
+  });
+
+  it.each([
+    'Finance pays approved claims every Thursday.', 'Deliberate false claims are fraud.', 'Must the borrower pay?', 'The law names allergens that we have to declare.', 'A guest can be allergic to garlic.', 'Nobody is blamed for a report.', 'Parking and tolls are paid back.', 'Oil keeps the taste of everything.',
+  ])('none: %s', (sentence) => expect(facts(sentence).rule).toBeUndefined());
+
+  it('know who can act', () => {
+    expect(facts('Containers must be labelled at once.').rule?.person).toBe(false);
+    expect(facts('The approver must answer within three days.').rule?.person).toBe(true);
+  });
+});
+
+describe('definitions', () => {
+  it.each([
+    ['A near miss is a mistake that was found before a guest ate.', 'near miss', 'a mistake that was found before a guest ate'],
+    ['The allergen sheet is the table that shows all allergens.', 'allergen sheet', 'the table that shows all allergens'],
+    ['Anaphylaxis is a severe reaction that can kill quickly.', 'Anaphylaxis', 'a severe reaction that can kill quickly'],
+  ])('%s', (sentence, term, meaning) => {
+    const { definition } = facts(sentence);
+    expect([cut(sentence, definition?.term), cut(sentence, definition?.meaning)]).toEqual([term, meaning]);
+  });
+
+  it.each(['The problem is a lack of time on most days.', 'This is a tool that we lend often.', 'The desk is closed on all Sundays in June.', 'A tool must be a thing that works well.', 'Is a loan a contract that binds both sides?', 'A talk is a waste of time for most of us.'])('none: %s', (sentence) => expect(facts(sentence).definition).toBeUndefined());
+});
+
+describe('figures', () => {
+  it.each<[string, [number, string][]]>([
+    ['within ten working days', [[10, 'workday']]], ['at most £1,200 or 45 %', [[1200, 'GBP'], [45, 'percent']]], ['four and a half hours, not 30 minutes', [[4.5, 'hour'], [30, 'minute']]],
+    ['a 12-metre ladder', [[12, 'metre']]], ['below 5 °C', [[5, 'degree']]], ['see section 4 of version 2.1 from 2019', []], ['rule 7', []], ['10,000 miles', [[10000, 'mile']]],
+  ])('%s', (text, expected) => expect(quantitiesOf(text).map(({ value, unit }) => [value, unit])).toEqual(expected));
+
+  it('know where they stand', () => {
+    const text = 'Pay within ten working days.';
+    expect(quantitiesOf(text).map((quantity) => cut(text, quantity))).toEqual(['ten working days']);
+  });
+
+  it('are read and written in words and digits', () => {
+    expect([valueOf('twenty-four'), valueOf('1,500'), valueOf('six and a half'), valueOf('plenty')]).toEqual([24, 1500, 6.5, undefined]);
+    expect([writtenLike(12, true), writtenLike(250, true), writtenLike(12_000, false)]).toEqual(['twelve', '250', '12,000']);
+  });
+});
+
+describe('what else a sentence is', () => {
+  it.each([
+    ['warning', 'Never cut towards your hand.'], ['warning', 'Pay in time, otherwise the claim is closed.'], ['reason', 'Wait, because the pack is hot.'], ['example', 'For example, a member lost a saw.'],
+    ['tip', 'It helps to read the card first.'], ['comparison', 'Whereas a saw cuts, a drill turns.'], ['imperative', 'Unplug the tool.'],
+  ] as const)('%s: %s', (kind, sentence) => expect(facts(sentence)[kind]).toBe(true));
+});
+
+describe('wording', () => {
+  it.each([
+    ['Claim your expenses, step by step', pack.objectives!.fromStepsLeadIn('To claim your expenses, follow these steps:')],
+    ['Apply the rules for booking', pack.objectives!.fromTitle('Booking', 'rules')], ['Apply the rules that hold during service', pack.objectives!.fromTitle('During service', 'rules')],
+    ['Carry out the steps in an emergency', pack.objectives!.fromTitle('In an emergency', 'steps')], ['Explain how a reaction looks', pack.objectives!.fromTitle('How a reaction looks', 'other')],
+    ['Set a root password', pack.objectives!.fromTitle('Set a root password', 'rules')], ['Decide what to do when a tool was stolen', pack.objectives!.fromCondition('If a tool was stolen')], ['Explain what a trip request is', pack.objectives!.fromTerm('trip request', false)],
+  ])('%s', (text, words) => expect(words?.text).toBe(text));
+
+  it.each([pack.objectives!.fromStepsLeadIn('To do this, follow these steps:'), pack.objectives!.fromCondition('If it fails'), pack.objectives!.fromTitle('“Who is there?”: a story', 'other')])('nothing rather than a bad sentence', (words) => expect(words).toBeUndefined());
+
+  it.each([
+    ['If a tool was stolen, what must the borrower do?', pack.questions!.afterCondition('If a tool was stolen', 'The borrower', 'must', false, false)],
+    ['When a guest asks, what do you do?', pack.questions!.afterCondition('when a guest asks', undefined, 'must', false, true)],
+    ['If a pack smokes, what must you not do?', pack.questions!.afterCondition('If a pack smokes', 'you', 'must', true, false)],
+  ])('%s', (question, words) => expect(words).toBe(question));
+
+  it('hears what a speaker announces', () => {
+    expect(['The third thing is returns.', 'Let me say something about fees.', 'The first thing I want to talk about is the look-over.', 'Batteries deserve a word.'].map(signpost)).toEqual(['returns', 'fees', 'the look-over', 'Batteries']);
+    expect(['The third thing is that you pay.', 'The second thing broke.'].map(signpost)).toEqual([undefined, undefined]);
+  });
+
+  it('finds what only sends the reader elsewhere', () => {
+    const text = 'Pay the fee (see section 4) in cash (or by card) [12].';
+    expect(bracketedReferences(text).map((range) => cut(text, range))).toEqual([' (see section 4)', ' [12]']);
+  });
+});
+
+describe('titles of parts that teach nothing', () => {
+  it.each([['Table of Contents', 'contents'], ['Copyright and licence', 'legal'], ['Danksagungen', 'thanks'], ['Revision history', 'history'], ['Index', 'index'], ['Bibliography', 'references'], ['Preface', 'about'], ['Things to do (TODO)', 'history']])('%s: %s', (title, kind) => expect(boilerplateKind(title)).toBe(kind));
+  it.each(['Returns', 'Who may borrow', 'Changes to a loan', 'Opciones del método', 'Contents of the safety box'])('%s is kept', (title) => expect(boilerplateKind(title)).toBeUndefined());
+  it('know generic titles', () => expect(['Purpose', 'Requirements', 'Late returns'].map(isGenericTitle)).toEqual([true, true, false]));
+});
+
+describe('likeness', () => {
+  it('of two lists', () => {
+    expect(overlap(['a', 'b'], ['b', 'c'])).toBeCloseTo(1 / 3);
+    expect(contained(['a', 'b'], ['b', 'c'])).toBe(0.5);
+    expect([overlap([], ['a']), contained([], ['a'])]).toEqual([0, 0]);
+  });
+
+  it('ranks documents by rare words first', () => {
+    const index = new Bm25([['tool', 'saw'], ['tool', 'fee'], ['tool', 'fee', 'fee']]);
+    expect(index.rank(['fee']).map((found) => found.document)).toEqual([2, 1]);
+    expect(index.rank(['nothing'])).toEqual([]);
+  });
+});
+
+describe('languages that are not understood', () => {
+  it('are cut into sentences and stems, and say that the rest is missing', () => {
+    const german = packFor('de');
+    expect(german.understands).toBe(false);
+    expect(german.stems('Die Geräte werden zurückgegeben')).toEqual(german.stems('Das Gerät wurde zurückgegeben'));
+    expect(packFor('ja').stemmedWords('最後のまとめ').length).toBeGreaterThan(0);
+  });
+});

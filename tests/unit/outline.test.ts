@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { draftContext } from '../../core/draft';
+import type { Knowledge } from '../../core/knowledge';
+import { draftOutline } from '../../core/outline';
+import { canJoin, cleanTitle, lowerFirst } from '../../core/outline/titles';
+import type { Brief } from '../../core/course/course';
+import { aBrief, english, knowing } from '../builders';
+
+const words = (count: number, about = 'tool') => Array.from({ length: Math.ceil(count / 10) }, (_, index) => `The ${about} number ${index} lies on the wooden shelf today.`).join(' ');
+const outline = (brief: Brief, knowledge: Knowledge[], title = 'Course') => draftOutline(brief, knowledge, draftContext(brief, knowledge).terms, title);
+const titles = (drafted: ReturnType<typeof outline>) => drafted.modules.map((module) => [module.title, ...module.lessons.map((lesson) => lesson.title)]);
+
+describe('outlines', () => {
+  it('make modules of top sections and lessons of those below, merged to size', async () => {
+    const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Lending\n\n### Looking\n\n${words(260)}\n\n### Signing\n\n${words(250, 'slip')}\n\n### Paying\n\n${words(60, 'fee')}\n\n## Returns\n\n${words(400, 'saw')}\n`)]);
+    expect(titles(drafted)).toEqual([['Lending', 'Looking', 'Signing'], ['Returns', expect.any(String), expect.any(String)]].map((each) => expect.arrayContaining(each.slice(0, 2))));
+    expect(drafted.modules[0].lessons[1].unit.sections.map((section) => section.title)).toEqual(['Signing', 'Paying']);
+  });
+
+  it('leave out boilerplate, and name it', async () => {
+    const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Contents\n\n- Lending\n\n## Lending\n\n${words(300)}\n\n## Changelog\n\nMany small changes were made.\n\n## License\n\nAll rights reserved by us.\n`)]);
+    expect(drafted.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.map((section) => section.title)))).not.toEqual(expect.arrayContaining(['Changelog']));
+    expect(drafted.dropped.map((entry) => [entry.title, entry.reason])).toEqual(expect.arrayContaining([['Changelog', 'history'], ['License', 'legal']]));
+  });
+
+  it('give two audiences two outlines', async () => {
+    const knowledge = [await knowing(`# Guide\n\n## Battery packs\n\n${words(350, 'pack')}\n\n## Ladders\n\n${words(350, 'ladder')}\n`)];
+    const expert = outline(aBrief({ audience: { who: 'experts', knows: ['battery packs'] } }), knowledge);
+    expect(outline(aBrief(), knowledge).modules.map((module) => module.title)).toEqual(['Battery packs', 'Ladders']);
+    expect(expert.modules.map((module) => module.title)).toEqual(['Ladders']);
+    expect(expert.dropped.map((entry) => entry.reason)).toContain('known');
+  });
+
+  it('give as many modules and lessons as asked, or say that there are fewer', async () => {
+    const text = ['A', 'B', 'C', 'D'].map((name) => `## Part ${name}\n\n### ${name} one\n\n${words(350)}\n\n### ${name} two\n\n${words(350, 'saw')}\n`).join('\n');
+    const knowledge = [await knowing(`# Guide\n\n${text}`)];
+    const two = outline(aBrief({ size: { modules: 2, lessonsPerModule: 2, questionsPerLesson: 1 } }), knowledge);
+    expect(two.modules.map((module) => module.lessons.length)).toEqual([2, 2]);
+    const many = outline(aBrief({ size: { modules: 30, questionsPerLesson: 1 } }), knowledge);
+    expect(many.notices.map((notice) => notice.code)).toContain('fewer-modules');
+  });
+
+  it('bring what several sources say about one thing together', async () => {
+    const policy = await knowing(`# Policy\n\n## Ladders\n\n${'Ladders have rubber feet and a locking hinge that must be checked. '.repeat(30)}\n\n## Fees\n\n${'A late fee is paid in coins at the till by the borrower. '.repeat(30)}\n\n## Keys\n\n${'Keys hang in the cabinet behind the counter at night. '.repeat(30)}\n`, 'policy.md');
+    const notes = await knowing(`# Notes\n\n## On ladders\n\n${'A ladder without rubber feet slips; check the feet and the hinge. '.repeat(8)}\n`, 'notes.md');
+    const drafted = outline(aBrief(), [notes, policy]);
+    const home = drafted.modules.flatMap((module) => module.lessons).find((lesson) => lesson.unit.sections.some((section) => section.title === 'On ladders'))!;
+    expect(home.unit.sections[0].title).toBe('Ladders');
+  });
+
+  it('find topics where a talk has no headings', async () => {
+    const talk = [['saw', 'blade'], ['battery', 'charger'], ['ladder', 'hinge']].map(([a, b]) => Array.from({ length: 14 }, () => `A ${a} needs a good ${b} and the ${b} of a ${a} wears out quickly in winter when it is cold outside.`).join('\n\n')).join('\n\n');
+    const drafted = outline(aBrief(), [await knowing(talk, 'talk.md')]);
+    const lessons = drafted.modules.flatMap((module) => module.lessons.map((lesson) => lesson.title.toLowerCase()));
+    expect(lessons.length).toBeGreaterThan(1);
+    expect(new Set(lessons).size).toBe(lessons.length);
+  });
+
+  it('drop lists that only repeat the headings', async () => {
+    const drafted = outline(aBrief(), [await knowing(`# Guide\n\nYou can read about:\n\n- Saws\n- Drills\n\n## Saws\n\n${words(300)}\n\n## Drills\n\n${words(300, 'drill')}\n`)]);
+    expect(drafted.dropped.find((entry) => entry.reason === 'navigation')).toBeDefined();
+  });
+});
+
+describe('titles', () => {
+  it.each([
+    ['RETURNS AND FEES:', [], 'Returns and fees'], ['Rationale', ['The root directory'], 'The root directory: rationale'], ['/bin : Commands', [], '/bin: Commands'], ['Guide: The desk', [], 'The desk'],
+    ['A very long title that goes on and on - and has a joint in the middle where it can be cut', [], 'A very long title that goes on and on'], ['“Quoted”', [], 'Quoted'], ['the desk', [], 'The desk'],
+  ])('%s', (heading, path, title) => expect(cleanTitle(heading, path, 'Guide')).toBe(title));
+
+  it('lose their capital inside another only when it is no name\'s', () => {
+    expect(['Late returns', 'Bram Oduya', 'USB sticks', 'iPad'].map(lowerFirst)).toEqual(['late returns', 'Bram Oduya', 'USB sticks', 'iPad']);
+  });
+
+  it('are joined only when both are short phrases of one build', () => {
+    expect(canJoin('Fees', 'Deposits', 40, english())).toBe(true);
+    expect(canJoin('Charging', 'Deposits', 40, english())).toBe(false);
+    expect(canJoin('What is a fee?', 'Deposits', 40, english())).toBe(false);
+    expect(canJoin('Fees and coins', 'Deposits', 40, english())).toBe(false);
+  });
+});
