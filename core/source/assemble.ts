@@ -57,7 +57,7 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
     }
   }
   source.words = source.passages.reduce((sum, passage) => sum + roughWords(passage.text), 0);
-  source.version = contentHash(JSON.stringify([title, root, source.passages]));
+  source.version = contentHash(JSON.stringify([title, source.passages.map(({ kind, text, locator, list, table }) => [kind, text, locator.path, list?.depth, table?.cells])]));
   return source;
 }
 

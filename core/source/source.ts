@@ -71,7 +71,7 @@ export interface Source {
   kind: SourceKind;
   /** BCP 47 tag, `und` when it cannot be told. */
   language: string;
-  /** SHA-256 of what was read. */
+  /** SHA-256 of what was read, whatever the source's id: two sources of one version hold the same. */
   version: string;
   words: number;
   /** The one root section holds what stands before the first heading, and all sections. */
