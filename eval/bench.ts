@@ -1,1 +1,60 @@
-export {};
+// Times whole stages and prints them as ratios: how drafting compares to reading alone, and how time grows with the text.
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { briefFrom } from '../core/brief/input';
+import { draftCourse } from '../core/draft';
+import { understand } from '../core/knowledge';
+import { readSource } from '../core/reading';
+import { packFor } from '../server/language/packs';
+import { readInChild } from '../server/reading';
+import { demoFiles, option } from './corpus';
+
+const RUNS = Number(option('runs') ?? 3);
+const WORDS = 'tool desk fee member ladder battery charger shelf volunteer slip deposit guard switch blade return repair queue notice winter counter handle drawer borrower lender hinge bracket paint'.split(' ');
+
+/** The median of a few runs, in milliseconds. */
+async function median(run: () => Promise<unknown> | unknown): Promise<number> {
+  const times: number[] = [];
+  for (let round = 0; round < RUNS; round++) {
+    const start = performance.now();
+    await run();
+    times.push(performance.now() - start);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(RUNS / 2)];
+}
+
+async function drafted(path: string): Promise<void> {
+  const result = await readInChild(path, 'sabcdefghij');
+  if (result.ok) draftCourse(briefFrom({}, result.source.language), [understand(result.source, packFor(result.source.language))], result.source.title);
+}
+
+/** Distinct text of so many sections: no sentence stands twice. */
+function text(sections: number): Uint8Array {
+  let seed = 7;
+  const next = (below: number) => (seed = (seed * 48271) % 2147483647) % below;
+  const word = () => WORDS[next(WORDS.length)];
+  const sentence = (number: number) => `If the ${word()} of a ${word()} ${number} is on the ${word()}, you must put the ${word()} beside the ${word()} ${next(90) + 2} within ${next(50) + 2} days.`;
+  const body = Array.from({ length: sections }, (_, section) => `## The ${word()} and the ${word()} ${section}\n\n${Array.from({ length: 6 }, (_, paragraph) => Array.from({ length: 5 }, (_, at) => sentence(section * 100 + paragraph * 10 + at)).join(' ')).join('\n\n')}`);
+  return new TextEncoder().encode(`# Manual\n\n${body.join('\n\n')}\n`);
+}
+
+packFor('en');
+const shared = option('shared');
+const files = [...demoFiles().filter((path) => /docx|pdf/.test(path)), ...(shared ? ['fhs-3.0.en.pdf', 'debian-reference.es.pdf', 'policy.en.epub'].map((name) => join(shared, 'corpus', name)).filter((path) => existsSync(path)) : [])];
+console.log('drafting including reading, against reading alone (at most 2 is asked)');
+for (const path of files) {
+  const reading = await median(() => readInChild(path, 'sabcdefghij'));
+  const drafting = await median(() => drafted(path));
+  console.log(`  ${path}: ${(drafting / reading).toFixed(2)} x (${Math.round(reading)} ms, ${Math.round(drafting)} ms)`);
+}
+console.log('time when the text is doubled (at most 2.2 is asked)');
+let before = 0;
+for (const sections of [100, 200, 400, 800, 1600, 3200]) {
+  const bytes = text(sections);
+  const time = await median(async () => {
+    const result = await readSource({ name: 'manual.md', bytes }, 'sabcdefghij');
+    if (result.ok) draftCourse(briefFrom({}, 'en'), [understand(result.source, packFor('en'))], 'Manual');
+  });
+  console.log(`  ${(bytes.length / 1048576).toFixed(2)} MB: ${before ? `${(time / before).toFixed(2)} x` : '-'} (${Math.round(time)} ms)`);
+  before = time;
+}

@@ -132,7 +132,7 @@ function itemSentences(passage: Passage, knowledge: Knowledge): UsedSentence[] {
 function sentencePieces(passage: Passage, section: number, matter: Matter, pieces: readonly Piece[], last: number): Piece[] {
   const knowledge = matter.of(passage.id);
   const sentences = knowledge.sentences.get(passage.id) ?? [];
-  if (!knowledge.pack.facts) return wholePassage(passage, sentences, section, last);
+  if (!knowledge.pack.facts) return wholePassage(passage, sentences.filter((sentence) => !matter.said.has(`${passage.id}/${sentence.index}`)), sentences.length, section, last);
   const made: Piece[] = [];
   // The index of the piece right before the sentence at hand; -1 when that was not usable.
   let previous = last;
@@ -156,10 +156,11 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
 }
 
 /** Where sentences are not understood, a paragraph is kept whole, so that what leans on its neighbour keeps it. */
-function wholePassage(passage: Passage, sentences: readonly Sentence[], section: number, last: number): Piece[] {
+function wholePassage(passage: Passage, sentences: readonly Sentence[], count: number, section: number, last: number): Piece[] {
   const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
   const isLead = /[:：]$/.test(passage.text);
-  if (words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
+  // A paragraph of which a part stands elsewhere already is not taken apart here.
+  if (sentences.length < count || words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
   return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) }];
 }
 
@@ -169,7 +170,8 @@ export function usable(sentence: Sentence, knowledge: Knowledge): UsedSentence |
   const used = { sentence, edits: changes };
   const facts = changes.length > 0 && knowledge.pack.facts ? knowledge.pack.facts(edited(used), []) : sentence.facts;
   if (/\b(?:FIXME|TODO|TBD)\b/.test(sentence.text)) return undefined;
-  if (!facts) return used;
+  // A sentence too long to be understood is not taught by a pack that understands.
+  if (!facts) return knowledge.pack.facts ? undefined : used;
   switch (facts.leaning) {
     case undefined:
     case 'points-back':
