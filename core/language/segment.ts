@@ -40,6 +40,8 @@ export function segmentSentences(text: string, language: string): Range[] {
 
 function belongsTo(before: string, next: string, abbreviations: ReadonlySet<string>): boolean {
   if (!/[.!?…。！？؟:]["'”’»)\]]*$/.test(before)) return true;
+  // "add '!authenticate'": a sign right behind an opening quotation mark ends nothing.
+  if (/(?:^|[\s(])["'“‘«][.!?]$/.test(before)) return true;
   const word = /([\p{L}][\p{L}.-]*)\.$/u.exec(before)?.[1].toLowerCase();
   if (word && abbreviations.has(word) && (COUNTING.has(word) ? /^\d/.test(next) : word !== 'etc' || /^\p{Ll}/u.test(next))) return true;
   if (/(^|\s)\p{Lu}\.$/u.test(before) && /^\p{Lu}/u.test(next) && before.length < 200) return true;

@@ -15,7 +15,7 @@ export function titlesFor(groups: readonly UnitGroup[], courseTitle: string, sou
     title: group.title,
     units: group.units.map((unit) => {
       const others = otherTitles(unit, courseTitle, bySource.get(unit.sourceId)!);
-      const wanted = [unit.title, ...others].find((title) => !taken.has(title.toLowerCase())) ?? numbered(unit.title, taken);
+      const wanted = [unit.title, ...saidInCode(unit, bySource.get(unit.sourceId)!), ...others].find((title) => !taken.has(title.toLowerCase())) ?? numbered(unit.title, taken);
       taken.add(wanted.toLowerCase());
       return { ...unit, title: wanted, otherTitles: [unit.title, ...others].filter((title, at, all) => title !== wanted && all.indexOf(title) === at).slice(0, 3) };
     }),
@@ -36,6 +36,14 @@ function otherTitles(unit: Unit, courseTitle: string, knowledge: Knowledge): str
     ...own.slice(0, 2),
     ...(below && below.length <= 80 ? [below] : []),
   ];
+}
+
+/** A title that breaks off before an example ("I get:") goes on with the example's first words. */
+function saidInCode(unit: Unit, knowledge: Knowledge): string[] {
+  const code = unit.sections[0].passages.map((id) => knowledge.passages.get(id)).find((passage) => passage?.kind === 'code');
+  const line = code?.text.replace(/\s+/g, ' ').trim() ?? '';
+  const words = /^.{12,48}?(?=[\s,.;:]|$)/.exec(line)?.[0];
+  return words && !/:/.test(unit.title) ? [`${unit.title}: “${words}${words.length < line.length ? ' …' : ''}”`] : [];
 }
 
 function numbered(title: string, taken: ReadonlySet<string>): string {

@@ -33,7 +33,9 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     tags,
     facts: (sentence, tagged): SentenceFacts => {
       const count = sentence.split(/\s+/).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
-      const leaning = leaningOf(sentence, count);
+      const imperative = isImperative(sentence, tagged, words);
+      const whole = imperative || tagged.length === 0 || /[:?]$/.test(sentence) || hasFiniteVerb(tagged);
+      const leaning = leaningOf(sentence, count) ?? (whole ? undefined : 'not-a-sentence');
       const rule = ruleOf(sentence, tagged, words);
       const definition = definitionOf(sentence, tagged);
       const quantities = quantitiesOf(sentence);
@@ -50,7 +52,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
         example: EXAMPLE.test(sentence),
         tip: TIP.test(sentence),
         comparison: COMPARISON.test(sentence),
-        imperative: isImperative(sentence, tagged, words),
+        imperative,
       };
     },
     references: bracketedReferences,
@@ -60,4 +62,9 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     questions: englishQuestions(words),
     labels: labelsFor('en'),
   };
+}
+
+/** A verb that says something of a subject: not an infinitive behind "to", not a bare participle. */
+function hasFiniteVerb(tagged: readonly TaggedWord[]): boolean {
+  return tagged.some((word, at) => word.tag === 'AUX' || (word.tag === 'VERB' && !/ing$/.test(word.text) && !/^to$/i.test(tagged[at - 1]?.text ?? '')));
 }
