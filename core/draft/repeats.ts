@@ -4,6 +4,8 @@ import { overlap } from '../language/similarity';
 /** Two sentences with this share of stems in common say the same. */
 const SAME = 0.85;
 const LEAST_STEMS = 5;
+/** Stems in more sentences than this find nothing. */
+const COMMON = 60;
 
 /**
  * Sentences that an earlier one of the sources says already, as "passage/index". Candidates are found by their rarest
@@ -17,9 +19,16 @@ export function repeatedSentences(knowledge: readonly Knowledge[]): Set<string> 
   const repeated = new Set<string>();
   for (const sentence of sentences) {
     const rare = [...new Set(sentence.stems)].sort((a, b) => spread.get(a)! - spread.get(b)! || (a < b ? -1 : 1)).slice(0, 3);
-    const candidates = rare.flatMap((stem) => (spread.get(stem)! > 60 ? [] : (byStem.get(stem) ?? [])));
+    const telling = rare.filter((stem) => spread.get(stem)! <= COMMON);
+    const candidates = telling.flatMap((stem) => byStem.get(stem) ?? []);
     if (candidates.some((other) => overlap(other.stems, sentence.stems) >= SAME && numbersOf(other.text) === numbersOf(sentence.text))) repeated.add(`${sentence.passage.id}/${sentence.index}`);
-    else for (const stem of rare) byStem.set(stem, [...(byStem.get(stem) ?? []), sentence]);
+    else {
+      for (const stem of telling) {
+        const list = byStem.get(stem);
+        if (list) list.push(sentence);
+        else byStem.set(stem, [sentence]);
+      }
+    }
   }
   return repeated;
 }

@@ -22,13 +22,23 @@ export function splitSection(section: UnitSection, parts: number, knowledge: Kno
     if (!tied) gaps.push({ at, before, cohesion: cohesion(stems.slice(Math.max(0, at - WINDOW), at).flat(), stems.slice(at, at + WINDOW).flat()) });
   }
   const cuts = announced(passages, knowledge);
+  const taken = new Set(cuts);
+  const reach = total / parts / 2.5;
+  // Gaps stand in order of the words before them, so each search goes on where the last one began.
+  let first = 0;
   for (let part = 1; part < parts && cuts.length < parts - 1; part++) {
     const wanted = (total * part) / parts;
-    const reach = total / parts / 2.5;
-    const [best] = gaps
-      .filter((gap) => Math.abs(gap.before - wanted) <= reach && cuts.every((cut) => Math.abs(cut - gap.at) > 1))
-      .sort((a, b) => a.cohesion - b.cohesion || a.at - b.at);
-    if (best) cuts.push(best.at);
+    while (first < gaps.length && gaps[first].before < wanted - reach) first++;
+    let best: (typeof gaps)[number] | undefined;
+    for (let index = first; index < gaps.length && gaps[index].before <= wanted + reach; index++) {
+      const gap = gaps[index];
+      const free = !taken.has(gap.at) && !taken.has(gap.at - 1) && !taken.has(gap.at + 1);
+      if (free && (!best || gap.cohesion < best.cohesion)) best = gap;
+    }
+    if (best) {
+      cuts.push(best.at);
+      taken.add(best.at);
+    }
   }
   const edges = [0, ...cuts.sort((a, b) => a - b), section.passages.length];
   return edges.slice(1).map((to, index) => ({ ...section, passages: section.passages.slice(edges[index], to) }));

@@ -2,6 +2,7 @@ import { boilerplateKind, isGenericTitle } from '../language/boilerplate';
 import type { Knowledge, Term } from '../knowledge';
 import { folded } from '../source/inline';
 import type { Section } from '../source/source';
+import { markingTerms } from './naming';
 import { announcedTopic, splitSection } from './split';
 import { canJoin, cleanTitle, joinTitles, upperFirst } from './titles';
 import { passageWeights, usableWords, type Dropped, type Unit, type UnitSection } from './unit';
@@ -79,16 +80,16 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
   const splitUnit = (unit: Unit): Unit[] => {
     const parts = splitSection(unit.sections[0], Math.max(2, Math.round(unit.words / (size.most * 0.8))), knowledge, words);
     if (parts.length < 2) return [unit];
+    const labels = markingTerms(parts, knowledge, terms);
     return parts.map((part, index) => {
-      const title = partTitle(unit, part, parts, index);
+      const title = partTitle(unit, part, labels[index], index);
       return build([{ ...part, title }], title);
     });
   };
 
-  const partTitle = (unit: Unit, part: UnitSection, parts: readonly UnitSection[], index: number): string => {
+  const partTitle = (unit: Unit, part: UnitSection, label: readonly string[], index: number): string => {
     const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
     if (topic) return unit.sections[0].path.length === 0 ? upperFirst(topic) : `${unit.title}: ${topic}`;
-    const label = mainTerms(part, parts, knowledge, terms);
     return label.length === 0 ? `${unit.title} (${index + 1})` : `${unit.title}: ${label.join(` ${knowledge.pack.labels.and} `)}`;
   };
 
@@ -164,25 +165,6 @@ function navigationPassages({ source, passages }: Knowledge): Set<string> {
     if (leadIn && leadIn.kind === 'paragraph') found.add(leadIn.id);
   }
   return found;
-}
-
-/** The term or two that mark one part of a section against its other parts. */
-function mainTerms(part: UnitSection, parts: readonly UnitSection[], knowledge: Knowledge, terms: readonly Term[]): string[] {
-  const textOf = (section: UnitSection) => section.passages.flatMap((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)).join(' ');
-  const texts = parts.map(textOf);
-  const at = parts.indexOf(part);
-  const times = (text: string, key: string) => ` ${text} `.split(` ${key} `).length - 1;
-  // What the whole document is about marks no part of it.
-  const everywhere = new Set([...terms].sort((a, b) => b.count - a.count || (a.key < b.key ? -1 : 1)).slice(0, 4).map((term) => term.key));
-  const scored = terms.slice(0, 200).filter((term) => !everywhere.has(term.key) && (knowledge.pack.commonness(term.label) ?? 0) < 5.2).flatMap((term) => {
-    const here = times(texts[at], term.key);
-    const elsewhere = texts.reduce((sum, text, index) => (index === at ? sum : sum + times(text, term.key)), 0);
-    return here >= 2 ? [{ label: term.label, key: term.key, score: (here / (1 + elsewhere)) * term.weight }] : [];
-  }).sort((a, b) => b.score - a.score || (a.key < b.key ? -1 : 1));
-  const [first, ...rest] = scored;
-  if (!first) return [];
-  const second = rest.find((term) => !term.key.split(' ').some((stem) => first.key.split(' ').includes(stem)) && term.score > first.score * 0.5);
-  return second ? [first.label, second.label] : [first.label];
 }
 
 function isLegal(text: string): boolean {

@@ -25,16 +25,19 @@ export interface ProfileDrawing {
 const FOOT = 18;
 const HEAD = 16;
 const SHOULDER = 7;
+const LOWEST_TOP = 4;
 
 /**
- * The path profile: across, minutes to scale; upward, demand. A lesson is a plateau; neighbours are joined by a
+ * The path profile: across, minutes to scale; upward, demand, to the course's highest. A lesson is a plateau; neighbours are joined by a
  * short slope. All numbers rounded to tenths, so that the drawing is the same everywhere.
  */
 export function drawProfile(modules: readonly ProfileModule[], width: number, height: number): ProfileDrawing {
   const lessons = modules.flatMap((module) => module.lessons);
   const total = Math.max(0.1, lessons.reduce((sum, lesson) => sum + lesson.minutes, 0));
   const ground = height - FOOT;
-  const scale = (ground - HEAD) / 10;
+  // A course of easy lessons fills the height too; only below this demand does it lie low.
+  const highest = Math.max(LOWEST_TOP, ...lessons.map((lesson) => lesson.demand));
+  const scale = (ground - HEAD) / highest;
   const levels = lessons.map((lesson) => round(ground - Math.max(0.6, lesson.demand) * scale));
   const edges = lessons.reduce<number[]>((all, lesson) => [...all, all[all.length - 1] + (lesson.minutes / total) * width], [0]).map(round);
   const drawing: ProfileDrawing = { width, height, segments: [], line: '', posts: [], modules: [] };

@@ -111,11 +111,19 @@ type Naming = (letter: string, kind: string, text: string, path: readonly string
 
 function passageNaming(sourceId: string): Naming {
   const taken = new Set<string>();
+  const next = new Map<string, number>();
   return (letter, kind, text, path) => {
     const letters = text.toLowerCase().replace(/^[\s\d.)(]+/, '').replace(/[^\p{L}\p{N}]+/gu, '') || text;
     let id = idFrom(letter, sourceId, kind, letters);
     if (taken.has(id)) id = idFrom(letter, sourceId, kind, letters, path.join('\u0001'));
-    for (let ordinal = 2; taken.has(id); ordinal++) id = idFrom(letter, sourceId, kind, letters, path.join('\u0001'), ordinal);
+    if (taken.has(id)) {
+      // The same words under the same headings once more: counted, so that thousands of them cost no search each.
+      const place = id;
+      let ordinal = next.get(place) ?? 2;
+      do id = idFrom(letter, sourceId, kind, letters, path.join('\u0001'), ordinal++);
+      while (taken.has(id));
+      next.set(place, ordinal);
+    }
     taken.add(id);
     return id;
   };

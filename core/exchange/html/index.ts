@@ -28,7 +28,8 @@ export function writeReadingPage(document: CourseDocument, leftOut: readonly { t
 <body>
 <header><h1>${escape(course.title)}</h1>
 <p class="facts">${computed.minutes} min, ${allLessons(course).length} lessons, ${placed.size} checks, from ${sources.length} ${sources.length === 1 ? 'source' : 'sources'}: ${sources.map((source) => escape(source.title)).join('; ')}</p>
-${profileHtml(course, document)}</header>
+${profileHtml(course, document)}
+<p class="hint">Click a sentence, and the passage it stands on opens here. A dotted line under it: its words were changed.</p></header>
 <main>
 ${outlineHtml(course, document)}
 ${lessons}
@@ -98,7 +99,7 @@ function profileHtml(course: Course, { computed }: CourseDocument): string {
   })), 740, 120);
   const ground = drawing.height - 18;
   const names = drawing.modules.filter((module) => module.width > 40).map((module) => {
-    const fits = Math.floor(module.width / 6.2);
+    const fits = Math.floor((module.width - 8) / 6.2);
     return `<text x="${module.x + 3}" y="${drawing.height - 4}">${escape(module.title.length > fits ? `${module.title.slice(0, Math.max(1, fits - 1)).trimEnd()}…` : module.title)}</text>`;
   });
   return `<svg class="profile" viewBox="0 0 ${drawing.width} ${drawing.height}" role="img" aria-label="Path profile: minutes across, demand upward">

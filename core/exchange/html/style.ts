@@ -16,13 +16,13 @@ a:focus-visible,[tabindex]:focus-visible{outline:2px solid var(--sky);outline-of
 .outline{width:100%;border-collapse:collapse;font-size:.92rem}
 .outline td,.outline th{text-align:start;padding:.25rem .5rem;border-top:1px solid var(--hair);vertical-align:top}
 .outline .number{text-align:end;font-variant-numeric:tabular-nums;white-space:nowrap}
-.outline .module th{background:var(--shade)}
+.outline .module th,.outline .module td{background:var(--shade)}
 article{background:var(--sheet);border:1px solid var(--hair);border-radius:3px;padding:.4rem 1.6rem 1.2rem;margin:1rem 0}
 article p,article li,article dd{font:1.02rem/1.6 Georgia,'Times New Roman',serif;max-width:40rem}
 .label,.aims{color:var(--ink-2);font:600 .85rem/1.4 ui-sans-serif,system-ui,sans-serif;margin:.8rem 0 .2rem}
-.from{color:inherit;text-decoration:none;border-inline-start:0;background:linear-gradient(var(--sky),var(--sky)) 0 100%/100% 1px no-repeat}
+.from{color:inherit;text-decoration:underline;text-decoration-color:color-mix(in srgb,var(--sky) 38%,transparent);text-decoration-thickness:1px;text-underline-offset:.22em}
 .from:hover,.from:focus-visible{background-color:var(--sky-soft)}
-.changed{background:linear-gradient(90deg,var(--sky) 50%,transparent 0) 0 100%/6px 1px repeat-x}
+.from.changed{text-decoration-style:dotted;text-decoration-color:var(--sky)}
 .connecting{color:var(--ink-2);font-style:italic}
 .callout{border-inline-start:3px solid var(--moss);padding:.1rem 1rem;margin:.8rem 0;background:var(--moss-faint)}
 .callout.warning{border-color:var(--rust)}.callout.example{border-color:var(--sky);background:none}
@@ -34,9 +34,11 @@ dt{font-weight:600;margin-top:.5rem}dd{margin:0}
 .check{border:1px solid var(--ink);border-radius:3px;padding:.5rem 1rem .7rem;margin:1rem 0}
 .check p,.check li{font:1rem/1.5 ui-sans-serif,system-ui,sans-serif}.check .stem{font-weight:600}.check summary{cursor:pointer;color:var(--sky)}.right{color:var(--moss);font-weight:600}
 .passage{display:none}
-.passage:target{display:block;position:fixed;inset-block:0;inset-inline-end:0;width:min(24rem,92vw);overflow:auto;background:var(--sheet);border-inline-start:1px solid var(--hair);padding:1rem 1.2rem;box-shadow:0 0 2rem #0003}
+.passage:target{display:block;position:fixed;inset-block:0;inset-inline-end:0;width:min(24rem,92vw);overflow:auto;background:var(--sheet);border-inline-start:1px solid var(--hair);padding:1rem 1.2rem}
 .passage .where{color:var(--ink-2);font-size:.85rem;margin:.1rem 0}.passage blockquote{margin:.6rem 0;padding:.6rem .8rem;background:var(--sky-soft)}.passage .near{color:var(--ink-2)}
 .close{float:inline-end}
+.hint{display:none}
+@media (min-width:76rem){.hint{display:block;position:fixed;top:1.6rem;inset-inline-end:1.5rem;width:20rem;color:var(--ink-2);font-size:.9rem;border-inline-start:1px solid var(--hair);padding-inline-start:1.2rem}}
 .left-out{font-size:.92rem}
-@media print{.passage{display:block;position:static;width:auto;box-shadow:none;border:0}}
+@media print{.passage{display:block;position:static;width:auto;border:0}}
 `;

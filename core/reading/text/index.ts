@@ -70,9 +70,13 @@ export function pieces(text: string): string[] {
   const parts: string[] = [];
   for (let from = 0; from < text.length;) {
     let to = Math.min(from + LIMITS.passageCharacters / 4, text.length);
-    const end = text.lastIndexOf('. ', to);
-    const space = text.lastIndexOf(' ', to);
-    if (to < text.length) to = end > from + 200 ? end + 1 : space > from ? space : to;
+    if (to < text.length) {
+      // Looked for in this stretch only: in a text without any, the whole would be searched each time.
+      const stretch = text.slice(from, to);
+      const end = stretch.lastIndexOf('. ');
+      const space = stretch.lastIndexOf(' ');
+      to = end > 200 ? from + end + 1 : space > 0 ? from + space : to;
+    }
     const part = text.slice(from, to).trim();
     if (/[\p{L}\p{N}]/u.test(part)) parts.push(part);
     from = to;

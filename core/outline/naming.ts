@@ -1,0 +1,42 @@
+import type { Knowledge, Term } from '../knowledge';
+import type { UnitSection } from './unit';
+
+/** How many of the heaviest terms are looked for. */
+const TERMS = 200;
+/** Words more common than this (Zipf scale) name nothing. */
+const COMMON = 5.2;
+const LONGEST = 4;
+
+/** For each part of a section the term or two that mark it against the other parts; none where nothing does. */
+export function markingTerms(parts: readonly UnitSection[], knowledge: Knowledge, terms: readonly Term[]): string[][] {
+  // What the whole document is about marks no part of it.
+  const everywhere = new Set([...terms].sort((a, b) => b.count - a.count || (a.key < b.key ? -1 : 1)).slice(0, 4).map((term) => term.key));
+  const wanted = new Map(terms.slice(0, TERMS).filter((term) => !everywhere.has(term.key) && (knowledge.pack.commonness(term.label) ?? 0) < COMMON).map((term) => [term.key, term]));
+  const counts = parts.map((part) => countsIn(part, knowledge, wanted));
+  const total = new Map<string, number>();
+  for (const count of counts) for (const [key, times] of count) total.set(key, (total.get(key) ?? 0) + times);
+  return counts.map((count) => {
+    const scored = [...count]
+      .filter(([, times]) => times >= 2)
+      .map(([key, times]) => ({ key, label: wanted.get(key)!.label, score: (times / (1 + total.get(key)! - times)) * wanted.get(key)!.weight }))
+      .sort((a, b) => b.score - a.score || (a.key < b.key ? -1 : 1));
+    const [first, ...rest] = scored;
+    if (!first) return [];
+    const second = rest.find((term) => !term.key.split(' ').some((stem) => first.key.split(' ').includes(stem)) && term.score > first.score * 0.5);
+    return second ? [first.label, second.label] : [first.label];
+  });
+}
+
+/** How often each wanted term stands in a part. */
+function countsIn(part: UnitSection, knowledge: Knowledge, wanted: ReadonlyMap<string, Term>): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { stems } of part.passages.flatMap((id) => knowledge.sentences.get(id) ?? [])) {
+    for (let from = 0; from < stems.length; from++) {
+      for (let length = 1; length <= LONGEST && from + length <= stems.length; length++) {
+        const key = length === 1 ? stems[from] : stems.slice(from, from + length).join(' ');
+        if (wanted.has(key)) counts.set(key, (counts.get(key) ?? 0) + 1);
+      }
+    }
+  }
+  return counts;
+}
