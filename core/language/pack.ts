@@ -99,6 +99,8 @@ export interface LanguagePack {
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
   /** Stretches of a sentence that only send the reader elsewhere and can go. */
   references?(sentence: string): Range[];
+  /** Whether a clause is about somebody: one of its first words names a person other than the reader. */
+  aboutPerson?(clause: string): boolean;
   /** The topic that a speaker's sentence announces ("The third thing is returns."). */
   signpost?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */

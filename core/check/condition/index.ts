@@ -20,7 +20,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const condition = rule?.condition;
   if (claim.kind !== 'rule' || !rule || !condition || !rule.person || !CONDITION_WORDS.has(condition.word) || condition.word === 'only if') return undefined;
   const words = (text: string) => text.split(/\s+/).length;
-  const bareCondition = condition.text.replace(/^\S+\s+/, '');
+  const bareCondition = situation(claim);
   if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(claim) || !isSpecific(bareCondition, pack)) return undefined;
   if (isAbility(claim)) return undefined;
   if (claim.leaning && claim.leaning !== 'points-within' && claim.leaning !== 'too-long') return undefined;
@@ -67,6 +67,11 @@ function isSpecific(condition: string, pack: QuestionMatter['pack']): boolean {
   return stems >= 4 || (stems >= 2 && /\b(?:an?|any|no|your|you|someone|somebody|one|two|all)\b/i.test(condition)) || (stems >= 3 && !/^(?:the|its|their)\b/i.test(condition));
 }
 
+/** A rule's condition without its first word. */
+function situation({ rule }: Claim): string {
+  return rule!.condition!.text.replace(/^(?:only if|as soon as|in case|provided that|\S+)\s+/i, '');
+}
+
 /** "can" says what is possible, not what is allowed. */
 function isAbility({ rule }: Claim): boolean {
   return rule?.strength === 'may' && !/^(?:may|is|are)\b/i.test(rule.modal ?? '');
@@ -90,6 +95,8 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
     .filter((other) => other !== claim && other.kind === 'rule' && other.rule?.condition && other.rule.person && other.rule.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
     .filter((other) => askable(other) && !isAbility(other) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
+    // Two conditions about somebody may be one: who becomes loud may also be shouting.
+    .filter((other) => !(pack.aboutPerson?.(situation(claim)) && pack.aboutPerson(situation(other))))
     .map((other) => {
       const stems = pack.stems(other.rule!.action);
       const otherCondition = pack.stems(other.rule!.condition!.text);

@@ -29,7 +29,8 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const said = course.filter((other) => other.quantity && other.quantity.dimension === quantity.dimension).map((other) => other.quantity!);
   const inSentence = new Set((rest.match(/\d[\d,.]*/g) ?? []).map((number) => Number(number.replace(/,/g, ''))));
   const wrong = wrongFigures(quantity.value, said.filter((other) => other.unit === quantity.unit).map((other) => other.value), claim.id)
-    .filter((value) => !inSentence.has(value))
+    // A share of more than the whole gives itself away.
+    .filter((value) => !inSentence.has(value) && !(quantity.unit === 'percent' && value > 100))
     .map((value) => ({ value, text: withValue(quantity, value) }))
     .filter((option) => option.text !== quantity.text && !rest.toLowerCase().includes(option.text.toLowerCase()));
   if (wrong.length < 3) return undefined;

@@ -57,6 +57,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     },
     references: bracketedReferences,
     signpost,
+    aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     grade: fleschKincaid,
     objectives: englishObjectives(words),
     questions: englishQuestions(words),
