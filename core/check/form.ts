@@ -1,6 +1,7 @@
 import type { Quote } from '../course/checks';
 import type { Claim } from '../knowledge';
 import type { LanguagePack } from '../language/pack';
+import type { QuestionPool } from './pool';
 
 /** A question before it has ids: what one form of question makes of a claim. */
 export interface Candidate {
@@ -22,7 +23,7 @@ export interface Candidate {
 export interface QuestionMatter {
   pack: LanguagePack;
   lesson: readonly Claim[];
-  course: readonly Claim[];
+  course: QuestionPool;
 }
 
 /** One way to ask. It gives at most one question per claim. */

@@ -7,6 +7,7 @@ import { numberQuestions } from './number';
 import { termQuestions } from './term';
 
 export type { QuestionMatter } from './form';
+export { questionPool, type QuestionPool } from './pool';
 
 /** Every form of question, by name. */
 const FORMS: Record<Candidate['form'], QuestionForm> = { condition: conditionQuestions, term: termQuestions, number: numberQuestions };

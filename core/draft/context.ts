@@ -1,5 +1,6 @@
 import type { Brief } from '../course/course';
 import type { Claim, Knowledge, Term } from '../knowledge';
+import { questionPool, type QuestionPool } from '../check';
 import { commonTerms } from '../knowledge';
 import type { Matter } from '../lesson/pieces';
 import { repeatedSentences } from './repeats';
@@ -13,6 +14,8 @@ export interface DraftContext {
   claims: readonly Claim[];
   /** Claims that say letter by letter what an earlier one says. */
   repeatedClaims: ReadonlySet<string>;
+  /** Claims to take wrong answers from, by language. */
+  pools: ReadonlyMap<string, QuestionPool>;
   matter: Matter;
 }
 
@@ -29,7 +32,7 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
     }
   }
   return {
-    brief, knowledge, claims, terms: commonTerms(knowledge), repeatedClaims: repeatedClaims(claims),
+    brief, knowledge, claims, terms: commonTerms(knowledge), repeatedClaims: repeatedClaims(claims), pools: new Map(),
     matter: {
       of: (passageId) => owner.get(passageId)!,
       claims: byPassage,
@@ -37,6 +40,16 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
       known: brief.audience.knows.map((subject) => knowledge[0].pack.stems(subject)),
     },
   };
+}
+
+/** The same context for just the passages that an outline uses: wrong answers come from nowhere else. */
+export function contextFor(context: DraftContext, used: ReadonlySet<string>): DraftContext {
+  const claims = context.claims.filter((claim) => claim.ranges.every((range) => used.has(range.id)));
+  const pools = new Map<string, QuestionPool>();
+  for (const { pack } of context.knowledge) {
+    if (pack.questions && !pools.has(pack.code)) pools.set(pack.code, questionPool(claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === pack.code), pack));
+  }
+  return { ...context, claims, pools };
 }
 
 function repeatedClaims(claims: readonly Claim[]): Set<string> {

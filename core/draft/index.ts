@@ -5,7 +5,7 @@ import { idFrom } from '../course/id';
 import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { draftOutline, type OutlineProposal } from '../outline';
-import { draftContext, type DraftContext } from './context';
+import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
 import { planCourse, type CoursePlan } from './plan';
 
@@ -36,7 +36,7 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
   const whole = draftContext(brief, knowledge);
   const outline = draftOutline(brief, knowledge, whole.terms, title);
   const used = new Set(outline.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
-  const context = { ...whole, claims: whole.claims.filter((claim) => claim.ranges.every((range) => used.has(range.id))) };
+  const context = contextFor(whole, used);
   const asked = brief.size.minutes;
   let best: { plan: CoursePlan; course: Course } | undefined;
   // How many questions a lesson will hold is known only when it is drafted: a draft that misses the minutes is planned again.

@@ -24,9 +24,8 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
   const claims = claimsIn(plan, context);
   const knowledge = context.matter.of(page.passages[0]);
   const objectives = lessonObjectives(lesson.id, lesson.title, claims, knowledge);
-  const language = knowledge.pack.code;
-  const course = context.claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === language);
-  const checks: Check[] = knowledge.pack.questions ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course }) : [];
+  const pool = context.pools.get(knowledge.pack.code);
+  const checks: Check[] = pool ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course: pool }) : [];
   for (const check of checks) {
     const objective = objectives.find((each) => each.evidence.some((range) => check.evidence.some((own) => own.id === range.id)));
     if (objective) check.objectiveId = objective.id;
@@ -41,10 +40,10 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
 }
 
 /** Defined terms of the unit that the audience knows, so that their definitions are left out. */
-function recalledTerms({ lesson }: LessonPlan, { claims, matter }: DraftContext): string[] {
-  const own = new Set(lesson.unit.sections.flatMap((section) => section.passages));
+function recalledTerms({ lesson }: LessonPlan, { matter }: DraftContext): string[] {
+  const own = lesson.unit.sections.flatMap((section) => section.passages).flatMap((id) => matter.claims.get(id) ?? []);
   const known = new Set(matter.known.map((stems) => stems.join(' ')));
-  const terms = claims.filter((claim) => claim.kind === 'definition' && claim.term && own.has(claim.ranges[0].id) && known.has(matter.of(claim.ranges[0].id).pack.stems(claim.term).join(' ')));
+  const terms = own.filter((claim) => claim.kind === 'definition' && claim.term && known.has(matter.of(claim.ranges[0].id).pack.stems(claim.term).join(' ')));
   return [...new Set(terms.map((claim) => claim.term!))];
 }
 

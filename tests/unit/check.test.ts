@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { draftQuestions, SHOWN_FROM } from '../../core/check';
+import { draftQuestions, questionPool, SHOWN_FROM } from '../../core/check';
 import { english, knowing } from '../builders';
 
 async function questions(text: string) {
   const { claims } = await knowing(text);
-  return draftQuestions('lesson0000', { pack: english(), lesson: claims, course: claims });
+  return draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(claims, english()) });
 }
 const keyOf = (check: Awaited<ReturnType<typeof questions>>[number]) => check.options.find((option) => option.id === check.key)!;
 
@@ -35,7 +35,7 @@ describe('questions on conditions', () => {
 
   it('are the same in whatever order claims come', async () => {
     const { claims } = await knowing(RULES);
-    const ask = (course: typeof claims) => draftQuestions('lesson0000', { pack: english(), lesson: claims, course });
+    const ask = (course: typeof claims) => draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(course, english()) });
     expect(ask([...claims].reverse()).map((check) => check.options)).toEqual(ask(claims).map((check) => check.options));
   });
 

@@ -91,8 +91,8 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
   const rule = claim.rule!;
   const length = rule.action.length;
   const seen: string[][] = [[...keyStems]];
-  return course
-    .filter((other) => other !== claim && other.kind === 'rule' && other.rule?.condition && other.rule.person && other.rule.negative === rule.negative)
+  return course.rulesNear(claim)
+    .filter((other) => other !== claim && other.rule!.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
     .filter((other) => askable(other) && !isAbility(other) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
     // Two conditions about somebody may be one: who becomes loud may also be shouting.

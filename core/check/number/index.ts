@@ -1,6 +1,5 @@
 import { shortHash } from '../../course/id';
 import type { Claim } from '../../knowledge';
-import { overlap } from '../../language/similarity';
 import { writtenLike } from '../../language/en/quantities';
 import type { Candidate, QuestionForm, QuestionMatter } from '../form';
 
@@ -23,12 +22,9 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   if (rest.toLowerCase().includes(quantity.text.toLowerCase())) return undefined;
   if (quantity.value <= 0 || quantity.value === 1 || /^one\b/i.test(quantity.text)) return undefined;
   // Another passage that says nearly the same with another figure: then neither is sure to be right.
-  const stems = pack.stems(rest);
-  if (course.some((other) => other.quantity && other !== claim && other.quantity.dimension === quantity.dimension && other.quantity.value !== quantity.value && overlap(pack.stems(other.text), stems) > 0.5)) return undefined;
-  // Two figures of a unit in one sentence: each could be taken for the other.
-  const said = course.filter((other) => other.quantity && other.quantity.dimension === quantity.dimension).map((other) => other.quantity!);
+  if (course.isContradicted(claim)) return undefined;
   const inSentence = new Set((rest.match(/\d[\d,.]*/g) ?? []).map((number) => Number(number.replace(/,/g, ''))));
-  const wrong = wrongFigures(quantity.value, said.filter((other) => other.unit === quantity.unit).map((other) => other.value), claim.id)
+  const wrong = wrongFigures(quantity.value, course.values(quantity.unit), claim.id)
     // A share of more than the whole gives itself away.
     .filter((value) => !inSentence.has(value) && !(quantity.unit === 'percent' && value > 100))
     .map((value) => ({ value, text: withValue(quantity, value) }))
@@ -44,7 +40,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
 
 /** Three figures around the right one: how many lie below it is settled by the claim's id, so that its place tells nothing. */
 function wrongFigures(value: number, inSources: readonly number[], id: string): number[] {
-  const known = [...new Set(inSources)].filter((other) => other !== value && other / value <= 5 && value / other <= 5).sort((a, b) => Math.abs(Math.log(a / value)) - Math.abs(Math.log(b / value)) || a - b);
+  const known = inSources.filter((other) => other !== value && other / value <= 5 && value / other <= 5).sort((a, b) => Math.abs(Math.log(a / value)) - Math.abs(Math.log(b / value)) || a - b);
   const made = value <= 4 ? [value - 2, value - 1, value + 1, value + 2, value + 3, value * 2] : [value / 2, value / 3, value / 4, value * 2, value * 3, value * 1.5, value * 4];
   const good = (other: number) => other > 0 && other !== value && (Number.isInteger(other) || (!Number.isInteger(value) && Number.isInteger(other * 2)));
   const below = [...known.filter((other) => other < value), ...made.filter((other) => other < value)].filter(good);

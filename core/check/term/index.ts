@@ -19,7 +19,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const meaningStems = pack.stems(claim.meaning!);
   if (meaningStems.length < 3) return undefined;
   const seen = [termStems];
-  const others = course
+  const others = course.definitionsNear(claim)
     .filter((other) => other !== claim && isGood(other, pack) && (other.plural ?? false) === (claim.plural ?? false))
     .map((other) => ({ other, stems: pack.stems(other.term!), alike: overlap(pack.stems(other.meaning!), meaningStems) }))
     // A term with nearly the same meaning would be a second right answer.

@@ -1,0 +1,60 @@
+import type { Claim } from '../knowledge';
+import type { LanguagePack } from '../language/pack';
+import { overlap } from '../language/similarity';
+
+/** How many claims on either side are looked at for wrong answers: near in the sources is near in topic. */
+const NEAR = 150;
+/** Stems in more figures than this find no contradiction. */
+const COMMON = 60;
+const SAME_SENTENCE = 0.5;
+
+/** The claims of a whole course in one language, laid out so that asking about one does not look at all. */
+export interface QuestionPool {
+  /** Rules with a condition for somebody who acts, near a claim, in the order of the sources. */
+  rulesNear(claim: Claim): Claim[];
+  definitionsNear(claim: Claim): Claim[];
+  /** Every value of a unit, smallest first. */
+  values(unit: string): number[];
+  /** Whether another passage says nearly the same with another figure of the same dimension. */
+  isContradicted(claim: Claim): boolean;
+}
+
+/** Lays out the claims of a course. All are of one language. */
+export function questionPool(claims: readonly Claim[], pack: LanguagePack): QuestionPool {
+  const place = new Map(claims.map((claim, at) => [claim.id, at]));
+  const rules = claims.filter((claim) => claim.kind === 'rule' && claim.rule?.condition && claim.rule.person);
+  const definitions = claims.filter((claim) => claim.kind === 'definition');
+  const figures = claims.filter((claim) => claim.kind === 'figure' && claim.quantity).map((claim) => ({ claim, stems: [...new Set(pack.stems(claim.text))] }));
+  const values = new Map<string, Set<number>>();
+  for (const { claim } of figures) values.set(claim.quantity!.unit, (values.get(claim.quantity!.unit) ?? new Set<number>()).add(claim.quantity!.value));
+  const byStem = new Map<string, typeof figures>();
+  for (const figure of figures) {
+    for (const stem of figure.stems) {
+      const list = byStem.get(stem);
+      if (list) list.push(figure);
+      else byStem.set(stem, [figure]);
+    }
+  }
+  const near = (list: readonly Claim[], claim: Claim): Claim[] => {
+    const at = place.get(claim.id) ?? 0;
+    let low = 0;
+    for (let high = list.length; low < high;) {
+      const middle = (low + high) >> 1;
+      if (place.get(list[middle].id)! < at) low = middle + 1;
+      else high = middle;
+    }
+    return list.slice(Math.max(0, low - NEAR), low + NEAR);
+  };
+  return {
+    rulesNear: (claim) => near(rules, claim),
+    definitionsNear: (claim) => near(definitions, claim),
+    values: (unit) => [...(values.get(unit) ?? [])].sort((a, b) => a - b),
+    isContradicted(claim) {
+      const { value, dimension } = claim.quantity!;
+      const stems = [...new Set(pack.stems(claim.text))];
+      const telling = stems.filter((stem) => (byStem.get(stem)?.length ?? 0) <= COMMON);
+      return telling.some((stem) => byStem.get(stem)!.some((other) =>
+        other.claim !== claim && other.claim.quantity!.dimension === dimension && other.claim.quantity!.value !== value && overlap(other.stems, stems) > SAME_SENTENCE));
+    },
+  };
+}
