@@ -3,7 +3,7 @@ import type { LanguagePack } from '../language/pack';
 import { overlap } from '../language/similarity';
 
 /** How many claims on either side are looked at for wrong answers: near in the sources is near in topic. */
-const NEAR = 150;
+const NEAR = 60;
 /** Stems in more figures than this find no contradiction. */
 const COMMON = 60;
 const SAME_SENTENCE = 0.5;
@@ -13,6 +13,8 @@ export interface QuestionPool {
   /** Rules with a condition for somebody who acts, near a claim, in the order of the sources. */
   rulesNear(claim: Claim): Claim[];
   definitionsNear(claim: Claim): Claim[];
+  /** The stems of a text, remembered: the same claims are looked at for many questions. */
+  stems(text: string): string[];
   /** Every value of a unit, smallest first. */
   values(unit: string): number[];
   /** Whether another passage says nearly the same with another figure of the same dimension. */
@@ -45,7 +47,13 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
     }
     return list.slice(Math.max(0, low - NEAR), low + NEAR);
   };
+  const known = new Map<string, string[]>();
   return {
+    stems(text) {
+      const found = known.get(text) ?? pack.stems(text);
+      known.set(text, found);
+      return found;
+    },
     rulesNear: (claim) => near(rules, claim),
     definitionsNear: (claim) => near(definitions, claim),
     values: (unit) => [...(values.get(unit) ?? [])].sort((a, b) => a - b),

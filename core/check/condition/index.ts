@@ -98,8 +98,8 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
     // Two conditions about somebody may be one: who becomes loud may also be shouting.
     .filter((other) => !(pack.aboutPerson?.(situation(claim)) && pack.aboutPerson(situation(other))))
     .map((other) => {
-      const stems = pack.stems(other.rule!.action);
-      const otherCondition = pack.stems(other.rule!.condition!.text);
+      const stems = course.stems(other.rule!.action);
+      const otherCondition = course.stems(other.rule!.condition!.text);
       const topic = overlap([...keyStems, ...conditionStems], [...stems, ...otherCondition]);
       const gap = Math.abs(Math.log(other.rule!.action.length / length));
       return { other, stems, otherCondition, fit: (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };

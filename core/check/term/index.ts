@@ -21,7 +21,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const seen = [termStems];
   const others = course.definitionsNear(claim)
     .filter((other) => other !== claim && isGood(other, pack) && (other.plural ?? false) === (claim.plural ?? false))
-    .map((other) => ({ other, stems: pack.stems(other.term!), alike: overlap(pack.stems(other.meaning!), meaningStems) }))
+    .map((other) => ({ other, stems: course.stems(other.term!), alike: overlap(course.stems(other.meaning!), meaningStems) }))
     // A term with nearly the same meaning would be a second right answer.
     .filter(({ stems, alike }) => alike < 0.4 && !stems.every((stem) => meaningStems.includes(stem)))
     .sort((a, b) => b.alike - a.alike || Number(b.other.sourceId === claim.sourceId) - Number(a.other.sourceId === claim.sourceId) || (a.other.id < b.other.id ? -1 : 1))
