@@ -27,7 +27,7 @@ export function documents(shared: string): Document[] {
 
 /** The fresh workplace documents that stand in the repository. */
 export function ownDocuments(): Document[] {
-  return readdirSync('eval/documents').sort((a, b) => (a < b ? -1 : 1)).map((name) => ({ name, path: join('eval/documents', name), split: 'fresh', words: 1500 }));
+  return readdirSync('eval/documents').sort((a, b) => (a < b ? -1 : 1)).map((name) => ({ name, path: join('eval/documents', name), split: 'fresh', words: 0 }));
 }
 
 /** The demo's files. */

@@ -2,7 +2,7 @@ import { minutesFor } from '../brief/sizing';
 import type { OutlineProposal, ProposedLesson } from '../outline';
 import { piecesOf } from '../lesson/pieces';
 import type { Piece } from '../lesson/piece';
-import { selectPieces } from '../lesson/select';
+import { selectPieces, wordsWithNeeds } from '../lesson/select';
 import { SHOWN_FROM } from '../check';
 import type { DraftContext } from './context';
 
@@ -28,7 +28,7 @@ export interface CoursePlan {
 const SHARE = 0.6;
 /** Pieces from this weight on carry a claim. */
 const TELLING = 2;
-const MOST_SHARE = 0.85;
+const MOST_SHARE = 0.9;
 /** Short units are taken whole. */
 const SHORT_UNIT = 260;
 const LEAST_WORDS = 45;
@@ -96,8 +96,7 @@ function roomFor<Entry extends { lesson: ProposedLesson; usable: number }>(entri
 function budget(pieces: readonly Piece[], usable: number, share: number, free: boolean): number {
   if (!free) return usable * share;
   if (usable <= SHORT_UNIT) return usable;
-  const telling = pieces.filter((piece) => piece.weight >= TELLING).reduce((sum, piece) => sum + piece.words, 0);
-  return Math.max(usable * share, Math.min(telling, usable * MOST_SHARE));
+  return Math.max(usable * share, Math.min(wordsWithNeeds(pieces, TELLING), usable * MOST_SHARE));
 }
 
 /** A guess at how many questions a lesson will place, for its minutes: conditional rules, definitions and limits it has. */

@@ -114,7 +114,8 @@ export function stepListsOf(source: Source, sentences: ReadonlyMap<string, Sente
       const acting = items.filter((item) => sentences.get(item.id)?.[0]?.facts?.imperative).length;
       const leadIn = items[0].leadIn ? byId.get(items[0].leadIn)?.text ?? '' : '';
       const ordered = items[0].list!.ordered;
-      return items.length >= 2 && acting >= items.length * 0.6 && (ordered || STEPS_LEAD_IN.test(leadIn));
+      // "Line managers must:" heads duties, which have no order.
+      return items.length >= 2 && acting >= items.length * 0.6 && !OPEN_LEAD_IN.test(leadIn) && (ordered || STEPS_LEAD_IN.test(leadIn));
     }).map(([id]) => id),
   );
 }

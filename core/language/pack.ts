@@ -99,6 +99,8 @@ export interface LanguagePack {
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
   /** Stretches of a sentence that only send the reader elsewhere and can go. */
   references?(sentence: string): Range[];
+  /** Whether a sentence begins with something taken as known ("The buddy must …"): behind a gap nobody knows which. */
+  namesKnown?(sentence: string): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */
   aboutPerson?(clause: string): boolean;
   /** The topic that a speaker's sentence announces ("The third thing is returns."). */
@@ -127,6 +129,8 @@ export interface ObjectiveWording {
   fromTitle(title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined;
   fromCondition(condition: string): ObjectiveWords | undefined;
   fromTerm(term: string, plural: boolean): ObjectiveWords | undefined;
+  /** What the reader is told to do, under a condition or none. */
+  fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined;
 }
 
 export interface QuestionWording {

@@ -44,7 +44,14 @@ export function composePage(lesson: { id: string; title: string }, unit: Unit, p
       while (at < chosen.length && pieces[chosen[at]].kind === 'sentence' && pieces[chosen[at]].items[0].passage === passage) run.push(...pieces[chosen[at++]].items[0].sentences);
       blocks.push(paragraph(run, place('p', passage.id, run[0].sentence.index)));
     } else {
-      if (piece.lead) blocks.push(paragraph([piece.lead], place('lead', piece.lead.sentence.passage.id)));
+      if (piece.lead) {
+        const id = piece.lead.sentence.passage.id;
+        const before = at > 0 ? pieces[chosen[at - 1]] : undefined;
+        // The last sentence of a paragraph that introduces a list stays in its paragraph.
+        if (before?.kind === 'sentence' && before.section === section && before.items[0].passage.id === id) blocks.pop();
+        const run = sentencesFrom(pieces, chosen, at, id);
+        blocks.push(paragraph([...run, piece.lead], place('lead', id)));
+      }
       blocks.push(...FROM_PIECE[piece.kind](piece, place(piece.kind, piece.items[0].passage.id), matter));
       at++;
     }
@@ -54,6 +61,13 @@ export function composePage(lesson: { id: string; title: string }, unit: Unit, p
   const summary = summaryOf(chosen.map((index) => pieces[index]), matter, place('summary'));
   if (summary) blocks.push(summary);
   return { blocks: joinedParagraphs(blocks), ends, passages: [...new Set(used)] };
+}
+
+/** The chosen sentences of a passage right before a place. */
+function sentencesFrom(pieces: readonly Piece[], chosen: readonly number[], end: number, passageId: string): UsedSentence[] {
+  let from = end;
+  while (from > 0 && pieces[chosen[from - 1]].kind === 'sentence' && pieces[chosen[from - 1]].items[0].passage.id === passageId) from--;
+  return chosen.slice(from, end).flatMap((index) => pieces[index].items[0].sentences);
 }
 
 function paragraph(sentences: readonly UsedSentence[], place: string): Block {

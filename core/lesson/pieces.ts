@@ -136,23 +136,39 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
   const made: Piece[] = [];
   // The index of the piece right before the sentence at hand; -1 when that was not usable.
   let previous = last;
+  let passedOver = false;
+  const asks = sentences.length > 1 && /[?？]$/.test(sentences[0].text);
   for (const sentence of sentences) {
     const isLead = sentence === sentences.at(-1) && /[:：]$/.test(sentence.text);
     if (isLead) break;
-    const used = usable(sentence, knowledge);
+    const question = asks && sentence.index === 0;
+    const used = usable(sentence, knowledge, sentences.length > 1) ?? (asks && sentence.index === 1 ? shortAnswer(sentence) : undefined);
     const spoken = passage.kind === 'utterance' || passage.kind === 'note';
-    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || FIRST_PERSON.test(sentence.text.replace(/[“"][^”"]*[”"]/g, '')) || definesKnown(sentence, matter, knowledge)) {
-      previous = -1;
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && isFirstPerson(sentence.text)) || definesKnown(sentence, matter, knowledge)) {
+      // A question needs its answer, and the answer its question: a lost "No." would turn the rest round.
+      if (question || (asks && sentence.index === 1)) return [];
+      // What sends the reader elsewhere can be passed over, unless the next leans on it; anything else leaves a gap.
+      if (!isPointer(sentence)) previous = -1;
+      passedOver = true;
       continue;
     }
     const facts = used.edits.length > 0 ? knowledge.pack.facts(edited(used), []) : sentence.facts!;
-    const leans = facts.leaning === 'points-back' || facts.leaning === 'joins-on' || (facts.pointsWithin && sentence.index > 0);
+    const leansBack = facts.leaning === 'points-back' || facts.leaning === 'joins-on' || (facts.pointsWithin && sentence.index > 0);
+    // A paragraph is cut at its end, not in its middle: a sentence keeps those before it, even if it could be read alone.
+    const leans = leansBack || (sentence.index > 0 && (previous >= 0 ? made.length > 0 : asks || (knowledge.pack.namesKnown?.(sentence.text) ?? false)));
     const opening = sentence.index === 0 && (pieces.at(-1)?.section ?? -1) !== section && made.length === 0 ? 0.9 : sentence.index === 0 ? 0.4 : 0;
-    const weight = 0.6 + opening + worth([sentence], matter) - (sentence.words > 40 ? 0.6 : 0) - (spoken && worth([sentence], matter) === 0 ? 0.8 : 0);
-    made.push({ kind: 'sentence', section, items: [{ passage, sentences: [used] }], words: wordsOf(used), weight, ...(leans && { needs: previous }) });
+    const weight = 0.6 + opening + (facts.leaning === 'too-short' ? -0.4 : 0) + worth([sentence], matter) - (sentence.words > 40 ? 0.6 : 0) - (spoken && worth([sentence], matter) === 0 ? 0.8 : 0);
+    made.push({ kind: 'sentence', section, items: [{ passage, sentences: [used] }], words: wordsOf(used), weight, ...(leans && { needs: leansBack && passedOver ? -1 : previous }) });
+    passedOver = false;
     previous = pieces.length + made.length - 1;
   }
-  return made;
+  return asks && made.length === 1 ? [] : made;
+}
+
+/** "Only in the cab, never in the load area.": no sentence, but an answer. */
+function shortAnswer(sentence: Sentence): UsedSentence | undefined {
+  const leaning = sentence.facts?.leaning;
+  return (leaning === 'not-a-sentence' || leaning === 'too-short') && isEnded(sentence) && /^\p{Lu}/u.test(sentence.text) ? { sentence, edits: [] } : undefined;
 }
 
 /** Where sentences are not understood, a paragraph is kept whole, so that what leans on its neighbour keeps it. */
@@ -164,8 +180,11 @@ function wholePassage(passage: Passage, sentences: readonly Sentence[], count: n
   return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) }];
 }
 
-/** A sentence that can stand in a lesson, if need be with its cross-references dropped; undefined when it cannot. */
-export function usable(sentence: Sentence, knowledge: Knowledge): UsedSentence | undefined {
+/**
+ * A sentence that can stand in a lesson, if need be with its cross-references dropped; undefined when it cannot.
+ * `amongOthers`: in a paragraph of several, where two words may do ("False alarms happen.").
+ */
+export function usable(sentence: Sentence, knowledge: Knowledge, amongOthers = false): UsedSentence | undefined {
   const changes = edits(sentence, knowledge);
   const used = { sentence, edits: changes };
   const facts = changes.length > 0 && knowledge.pack.facts ? knowledge.pack.facts(edited(used), []) : sentence.facts;
@@ -176,12 +195,30 @@ export function usable(sentence: Sentence, knowledge: Knowledge): UsedSentence |
     case undefined:
     case 'points-back':
     case 'joins-on':
-      return /[.!?]["'”’»)\]]*$/.test(sentence.text) && facts.words >= 4 && isClosed(edited(used)) ? used : undefined;
+      return isEnded(sentence) && (facts.words >= 4 || amongOthers) && isClosed(edited(used)) ? used : undefined;
+    case 'too-short':
+      return amongOthers && isEnded(sentence) && (facts.imperative || hasVerb(sentence)) && /^["“‘']?\p{Lu}/u.test(sentence.text) && isClosed(edited(used)) ? used : undefined;
     case 'too-long':
-      return facts.words <= 60 && isClosed(edited(used)) && /[.!?]["'”’»)\]]*$/.test(sentence.text) ? used : undefined;
+      return facts.words <= 60 && isClosed(edited(used)) && isEnded(sentence) ? used : undefined;
     default:
       return undefined;
   }
+}
+
+function isEnded(sentence: Sentence): boolean {
+  return /[.!?]["'”’»)\]]*$/.test(sentence.text);
+}
+
+function hasVerb(sentence: Sentence): boolean {
+  return sentence.tags.some((word) => word.tag === 'AUX' || word.tag === 'VERB');
+}
+
+function isFirstPerson(text: string): boolean {
+  return FIRST_PERSON.test(text.replace(/[“"][^”"]*[”"]/g, ''));
+}
+
+function isPointer({ facts }: Sentence): boolean {
+  return facts?.leaning === 'points-elsewhere' || facts?.leaning === 'about-document';
 }
 
 function edits(sentence: Sentence, knowledge: Knowledge): UsedSentence['edits'] {

@@ -36,14 +36,23 @@ export function selectPieces(pieces: readonly Piece[], words: number): number[] 
   return [...chosen].sort((a, b) => a - b);
 }
 
+/** What needs more than this is not worth its company. */
+const LONGEST_CHAIN = 12;
+
 /** A piece with all it needs, itself last; undefined when something of that is not to be had. */
 function chainOf(pieces: readonly Piece[], index: number): number[] | undefined {
   const chain: number[] = [];
   for (let at: number | undefined = index; at !== undefined; at = pieces[at].needs) {
-    if (at < 0 || chain.length > 6) return undefined;
+    if (at < 0 || chain.length > LONGEST_CHAIN) return undefined;
     chain.unshift(at);
   }
   return chain;
+}
+
+/** The words of pieces from a weight on, together with all they need. */
+export function wordsWithNeeds(pieces: readonly Piece[], weight: number): number {
+  const wanted = new Set(pieces.flatMap((piece, index) => (piece.weight >= weight ? chainOf(pieces, index) ?? [] : [])));
+  return [...wanted].reduce((sum, index) => sum + pieces[index].words, 0);
 }
 
 function scoreOf(pieces: readonly Piece[], index: number, chosen: ReadonlySet<number>): number {

@@ -28,6 +28,10 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
   if (conditional[0]) candidates.push({ words: wording.fromCondition(conditional[0].rule!.condition!.text), claims: [conditional[0]] });
   for (const claim of of('definition').filter((each) => !each.leaning).slice(0, 1)) candidates.push({ words: wording.fromTerm(claim.term!, claim.plural ?? false), claims: [claim] });
   if (of('figure').length >= 3) candidates.push({ words: wording.fromTitle(title, 'figures'), claims: of('figure') });
+  for (const claim of ordersToReader(rules)) {
+    if (candidates.filter((candidate) => candidate.words).length >= 2) break;
+    candidates.push({ words: wording.fromRule(claim.rule!.action, claim.rule!.condition?.text), claims: [claim] });
+  }
   if (candidates.every((candidate) => !candidate.words)) candidates.push({ words: wording.fromTitle(title, 'other'), claims: claims.slice(0, 1) });
   const seen = new Set<string>();
   return candidates
@@ -37,6 +41,17 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
       return [{ id: idFrom('o', lessonId, words.text), ...words, evidence: evidenceOf(behind) }];
     })
     .slice(0, MOST);
+}
+
+/** Rules that tell the reader to do something, the firmest first. */
+function ordersToReader(rules: readonly Claim[]): Claim[] {
+  const firmness = { must: 0, should: 1, may: 2 };
+  return rules
+    .filter(({ rule, leaning, ranges }) => !leaning && ranges[0].from === 0 && rule && !rule.negative && rule.strength !== 'may' && (rule.subject === undefined || /^you$/i.test(rule.subject)))
+    .map((claim, at) => ({ claim, at }))
+    .sort((a, b) => firmness[a.claim.rule!.strength] - firmness[b.claim.rule!.strength] || a.at - b.at)
+    .slice(0, 4)
+    .map(({ claim }) => claim);
 }
 
 function evidenceOf(claims: readonly Claim[]): PassageRange[] {

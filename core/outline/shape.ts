@@ -9,6 +9,7 @@ import { joinUnits, type UnitGroup } from './units';
 const SMALL_MODULE = 330;
 /** A document of short top sections only is one module up to this many words. */
 const FLAT_COURSE = 5000;
+const FLAT_LESSONS = 14;
 /** More lessons than this and neighbours are joined while they are small. */
 const MANY_LESSONS = 9;
 
@@ -17,13 +18,15 @@ const weight = (group: UnitGroup) => group.units.reduce((sum, unit) => sum + uni
 
 /** What defines words comes before what uses them: a glossary at the end moves to the front. */
 export function glossaryFirst(groups: readonly UnitGroup[]): UnitGroup[] {
-  const at = groups.findIndex((group, index) => index > groups.length * 0.6 && /^(glossary|definitions|terminology|terms( and definitions)?|glossar|begriffe|glossaire|glosario)$/i.test(group.title));
+  const at = groups.findIndex((group, index) => index > groups.length * 0.4 && /^(glossary|definitions|terminology|terms( and definitions)?|(?:key )?(?:words|terms)(?: (?:used|we use)\b.*)?|abbreviations|glossar|begriffe|glossaire|glosario)$/i.test(group.title));
   return at < 0 ? [...groups] : [groups[at], ...groups.slice(0, at), ...groups.slice(at + 1)];
 }
 
 /** Joins small modules to a neighbour, and neighbouring lessons in modules that have too many. */
 export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, knowledge: Knowledge): UnitGroup[] {
-  const flat = groups.length > 4 && groups.every((group) => words(group) < SMALL_MODULE);
+  const lessons = groups.reduce((sum, group) => sum + group.units.length, 0);
+  const single = groups.filter((group) => group.units.length === 1 || words(group) < SMALL_MODULE).length;
+  const flat = groups.length > 3 && single >= groups.length * 0.75 && lessons <= FLAT_LESSONS;
   if (flat && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) return [{ title: courseTitle, units: groups.flatMap((group) => group.units) }];
   const joined = [...groups];
   for (;;) {

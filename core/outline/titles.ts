@@ -11,6 +11,7 @@ export function cleanTitle(heading: string, path: readonly string[], courseTitle
   let title = heading.replace(/\s+/g, ' ').replace(/\s+:\s+/g, ': ').replace(/[\s.:;,–—-]+$/, '').trim();
   title = title.replace(/^["“«](.*)["”»]$/, '$1');
   if (title === title.toUpperCase() && /\p{Lu}{4}/u.test(title)) title = sentenceCase(title);
+  title = title.replace(/ in this (?:policy|document|manual|guide|handbook|booklet)$/i, '');
   title = withoutSubject(title, courseTitle);
   if (isGenericTitle(title)) {
     const parent = [...path].reverse().find((each) => !isGenericTitle(each) && each !== heading);

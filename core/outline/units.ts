@@ -168,7 +168,7 @@ function navigationPassages({ source, passages }: Knowledge): Set<string> {
 }
 
 function isLegal(text: string): boolean {
-  return /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|^(?:version|revision|edition|publication date|published|last updated|author|autor)\b.{0,80}$|\bISBN\b/i.test(text);
+  return /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|^(?:version|revision|edition)\s+[\d.]+.{0,140}$|^(?:publication date|published|last updated|author|autor)\b.{0,80}$|\bISBN\b/i.test(text);
 }
 
 function everyPassage(section: Section): string[] {

@@ -1,6 +1,7 @@
 import { contentHash, idFrom } from '../course/id';
 import type { ReadBlock, ReadDocument, ReadHeading, ReadPassage } from './blocks';
 import { settleCallouts } from './callouts';
+import { settleClauses } from './clauses';
 import { headingNumber, settledLevels } from './headings';
 import { folded } from './inline';
 import type { Locator, Passage, Section, Source, SourceKind } from './source';
@@ -11,7 +12,7 @@ import type { Locator, Passage, Section, Source, SourceKind } from './source';
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
 export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = settleCallouts(withoutWholeQuotes(document.blocks));
+  const blocks = settleCallouts(settleClauses(withoutWholeQuotes(document.blocks)));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));
@@ -86,7 +87,7 @@ function withoutWholeQuotes(blocks: readonly ReadBlock[]): ReadBlock[] {
 
 function toPassage(block: ReadPassage, path: string[], naming: Naming): Passage {
   const locator: Locator = { path };
-  for (const key of ['page', 'slide', 'seconds', 'anchor', 'file'] as const) {
+  for (const key of ['page', 'slide', 'seconds', 'anchor', 'clause', 'file'] as const) {
     if (block[key] !== undefined) Object.assign(locator, { [key]: block[key] });
   }
   return {

@@ -26,6 +26,8 @@ export interface ReadPassage extends Placed {
   table?: { key: string; header: string[]; cells: string[] };
   term?: string;
   speaker?: string;
+  /** The number the document gave this clause ("4.1"), taken off its text. */
+  clause?: string;
   callout?: Passage['callout'];
 }
 
@@ -42,4 +44,15 @@ export interface ReadDocument {
   /** Bytes of pictures by hash. */
   media: Map<string, Uint8Array>;
   notices: { code: string; parameters?: Record<string, string | number> }[];
+}
+
+/** A table's row as a passage; its text is the filled cells. `place`: its page, slide or list. */
+export function readRow(key: string, header: string[], cells: string[], place: Partial<ReadPassage> = {}): ReadPassage {
+  return { kind: 'row', text: cells.filter(Boolean).join(' | '), table: { key, header, cells }, ...place };
+}
+
+/** A passage without its first characters; marks move along. */
+export function withoutStart<Block extends ReadPassage>(block: Block, length: number): Block {
+  const marks = block.marks?.map((mark) => ({ ...mark, from: Math.max(0, mark.from - length), to: mark.to - length })).filter((mark) => mark.to > mark.from);
+  return { ...block, text: block.text.slice(length), ...(marks && { marks }) };
 }

@@ -1,4 +1,4 @@
-import type { ReadBlock } from './blocks';
+import { withoutStart, type ReadBlock } from './blocks';
 import type { Passage } from './source';
 
 const WORDS: Record<string, Passage['callout']> = {
@@ -16,7 +16,7 @@ export function calloutOf(word: string): Passage['callout'] {
 
 /**
  * Settles callouts: a heading or paragraph that says only "Note" or "Warning" becomes a mark on what follows, and
- * a paragraph that begins with such a word and a colon carries the mark itself.
+ * a paragraph that begins with such a word and a colon carries the mark itself, and loses the word, which the mark says.
  */
 export function settleCallouts(blocks: readonly ReadBlock[]): ReadBlock[] {
   const settled: ReadBlock[] = [];
@@ -39,7 +39,7 @@ export function settleCallouts(blocks: readonly ReadBlock[]): ReadBlock[] {
     }
     const opening = /^([\p{L} ]{3,14}?)\s?[:!]\s/u.exec(block.text);
     const callout = next ?? block.callout ?? (opening ? calloutOf(opening[1]) : undefined);
-    settled.push(callout ? { ...block, callout } : block);
+    settled.push(callout ? { ...(opening && calloutOf(opening[1]) ? withoutStart(block, opening[0].length) : block), callout } : block);
     if (block.kind !== 'item') next = undefined;
   }
   return settled;

@@ -20,6 +20,8 @@ export interface Locator {
   /** Start, in seconds, of spoken words. */
   seconds?: number;
   anchor?: string;
+  /** The number the document gives this paragraph ("4.1"), kept out of the text. */
+  clause?: string;
   /** The page of a folder of pages, or the part of a book. */
   file?: string;
 }

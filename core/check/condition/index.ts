@@ -1,3 +1,4 @@
+import { shortHash } from '../../course/id';
 import type { Claim } from '../../knowledge';
 import { contained, overlap } from '../../language/similarity';
 import { asOption, pointsOut, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
@@ -32,7 +33,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative, !rule.modal);
   if (!stem) return undefined;
   const wrong = wrongAnswers(claim, keyStems, conditionStems, matter);
-  if (wrong.length < 2) return undefined;
+  if (wrong.length < 2 || givesItselfAway(rule.action, condition.text, wrong.map((other) => other.rule!.action), pack)) return undefined;
   const reasons = [`wrong-answers:${wrong.length}`];
   let score = 0.75 + (wrong.length >= 3 ? 0.08 : -0.04);
   if (condition.leading) score += 0.04;
@@ -49,13 +50,23 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   };
 }
 
+/** Only the right answer takes up words of the condition: a name or path, or two words and more. */
+function givesItselfAway(right: string, condition: string, wrong: readonly string[], pack: QuestionMatter['pack']): boolean {
+  const names = (text: string) => new Set(text.match(/\S*[\p{L}\d][/_.][\p{L}\d]\S*|\S*\/\S+/gu) ?? []);
+  const asked = names(condition);
+  if ([...names(right)].some((name) => asked.has(name))) return true;
+  const stems = new Set(pack.stems(condition));
+  const shared = (text: string) => new Set(pack.stems(text).filter((stem) => stems.has(stem))).size;
+  return shared(right) - Math.max(...wrong.map(shared)) >= 2;
+}
+
 /** An action that can be an answer: a whole, short verb phrase, of doing rather than being. */
 function askable({ rule, text }: Claim): boolean {
   const { action } = rule!;
   const count = action.split(/\s+/).length;
   const behind = text.slice(text.indexOf(action) + action.length).trimStart();
   return count >= 3 && count <= 24 && /^[a-z]/i.test(action) && !behind.startsWith(':') &&
-    !/^(?:be|been|have|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually)\b/i.test(action) &&
+    !/^(?:already )?(?:be|been|have|had|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually|already|remember that|bear)\b/i.test(action) &&
     !/[:`{}<>=|$[\]]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action) &&
     !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|as|so|determine|if|when)$/i.test(action);
 }
@@ -82,6 +93,11 @@ function tooAlike(a: readonly string[], b: readonly string[]): boolean {
   return overlap(a, b) > 0.4 || contained(a, b) >= 0.5 || contained(b, a) >= 0.5 || (shared >= 2 && shared >= Math.min(a.length, b.length) / 3);
 }
 
+/** 0 to 1, settled by two ids: so that near and fitting rules take turns as wrong answers. */
+function chance(a: string, b: string): number {
+  return (shortHash(a + b, 4).charCodeAt(2) % 16) / 15;
+}
+
 /** Asks the reader, not a third person. */
 function isReader(claim: Claim): boolean {
   return claim.rule?.subject === undefined || /^you$/i.test(claim.rule.subject);
@@ -102,7 +118,7 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
       const otherCondition = course.stems(other.rule!.condition!.text);
       const topic = overlap([...keyStems, ...conditionStems], [...stems, ...otherCondition]);
       const gap = Math.abs(Math.log(other.rule!.action.length / length));
-      return { other, stems, otherCondition, fit: (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
+      return { other, stems, otherCondition, fit: 0.2 * chance(claim.id, other.id) + (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
     })
     .filter(({ stems, otherCondition }) => overlap(otherCondition, conditionStems) < 0.34 && contained(conditionStems, otherCondition) < 0.6 && contained(stems, conditionStems) < 0.75)
     .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))

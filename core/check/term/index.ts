@@ -44,6 +44,8 @@ function isGood(claim: Claim, pack: QuestionMatter['pack']): boolean {
   if (claim.kind !== 'definition' || !claim.term || !claim.meaning || claim.leaning) return false;
   // An everyday word says too little to be asked for.
   if (!claim.term.includes(' ') && (pack.commonness(claim.term.toLowerCase()) ?? 0) > EVERYDAY) return false;
+  // "The output is …" says what it is here, not what the word means.
+  if (!claim.term.includes(' ') && /^the\s/i.test(claim.text) && /^the\s+\S+\s+is\b/i.test(claim.text)) return false;
   return /^[\p{L}][\p{L} '’-]+$/u.test(claim.term) && claim.term.split(' ').length <= 4 && /^(?:an?|the|any|one|all|every|what|money|somebody|someone|anyone|something)\b/.test(claim.meaning) &&
     !/\b(?:this|these|those|it|they|above|below|following|section|chapter)\b|[`{}<>|]/i.test(claim.meaning) && claim.meaning.split(/\s+/).length >= 5 && claim.meaning.split(/\s+/).length <= 36;
 }

@@ -120,8 +120,9 @@ function panes(sources: readonly Source[], cited: ReadonlySet<string>): string {
 }
 
 function placeOf({ locator }: Passage): string {
-  const { page, slide, seconds, path } = locator;
+  const { page, slide, seconds, clause, path } = locator;
   const parts = [
+    clause ?? '',
     page !== undefined ? `p. ${page}` : '',
     slide !== undefined ? `slide ${slide}` : '',
     seconds !== undefined ? `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}` : '',

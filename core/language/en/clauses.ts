@@ -73,7 +73,7 @@ function tagsFrom(tags: readonly TaggedWord[], from: number): TaggedWord[] {
   return tags.filter((tag) => tag.from >= from);
 }
 
-const NOT_ORDERS = new Set(['note', 'notice', 'feel', 'talk', 'underscore', 'underline', 'bear', 'granted', 'speaking', 'see', 'consider', 'imagine', 'suppose', 'let', 'refer', 'consult', 'say', 'thank', 'welcome', 'assume', 'recall', 'compare', 'given', 'based', 'like', 'please', 'guess', 'bless', 'help', 'sorry', 'may', 'might', 'can', 'will', 'would', 'should', 'must', 'be', 'have', 'do', 'is', 'are', 'was', 'were', 'has', 'had', 'does', 'did', 'nothing', 'second', 'well', 'one', 'while', 'even', 'hence', 'still', 'further', 'better', 'last', 'bar', 'round', 'back', 'own', 'free', 'clear', 'open', 'dry', 'clean', 'empty', 'warm', 'cool']);
+const NOT_ORDERS = new Set(['note', 'notice', 'feel', 'talk', 'underscore', 'underline', 'bear', 'granted', 'speaking', 'see', 'consider', 'imagine', 'suppose', 'refer', 'consult', 'say', 'thank', 'welcome', 'assume', 'recall', 'compare', 'given', 'based', 'like', 'please', 'guess', 'bless', 'help', 'sorry', 'may', 'might', 'can', 'will', 'would', 'should', 'must', 'be', 'have', 'do', 'is', 'are', 'was', 'were', 'has', 'had', 'does', 'did', 'nothing', 'second', 'well', 'one', 'while', 'even', 'hence', 'still', 'further', 'better', 'last', 'bar', 'round', 'back', 'own', 'free', 'clear', 'open', 'dry', 'clean', 'empty', 'warm', 'cool']);
 const ALSO_ADJECTIVES = new Set(['open', 'dry', 'clean', 'empty', 'warm', 'cool', 'free', 'clear', 'help', 'be', 'have', 'do']);
 const OBJECT_START = /^(?:(?:the|a|an|all|any|each|every|both|no|some|your|our|his|her|their|its|my|this|that|these|those|it|them|him|you|yourself|us|me|one|two|three|four|five|only|up|down|out|off|on|in|into|to|for|from|with|at|by|about|around|away|back|over|under|between|through|if|whether|when|how|what|which|who|where|before|after|until|at|as|along|against|and|or|straight|together|again|once|twice|immediately|directly|carefully|then|not|never|always|sure|enough|even|such|several|many|more|most|either|another|other|first|calmly|slowly|gently|early|late)\b|[\d"“‘'`A-Z])/;
 
@@ -84,12 +84,17 @@ export function isImperative(clause: string, tags: readonly TaggedWord[], words:
   const match = /^([A-Za-z]+(?:-[a-z]+)?)(?:\s+|$|[,.;])(.*)$/s.exec(bare);
   if (!match) return false;
   const verb = match[1].toLowerCase();
+  // "Let me", "Let us": the speaker's plan, not an order.
+  if (verb === 'let' && /^(?:me|us|['’]s)\b/i.test(match[2])) return false;
   if (led && /^(?:do not|don't|never|please)/i.test(clause)) return words.isVerb(verb) || /^(be|have|do)$/.test(verb);
   if (!words.isVerb(verb) || (NOT_ORDERS.has(verb) && !ALSO_ADJECTIVES.has(verb))) return false;
   if (/(?:ing|ed)$/.test(verb) && !/^(?:bring|sing|ring|swing|spring|string|need|feed|speed|proceed|succeed|exceed|heed|seed|weed|bleed|shed|embed|spread)$/.test(verb)) return false;
   const rest = match[2];
   if (rest.startsWith('(') || /^(?:of|is|are|was|were|has|have|had|must|should|may|can|will|would|does|do|did|might|shall|cannot)\b/i.test(rest)) return false;
   if (verb === 'be' || verb === 'have' || verb === 'do') return /^(?:be) (?:sure|careful|aware|ready|prepared|patient|honest|clear|polite|kind|on|able)/i.test(bare) || (verb !== 'be' && OBJECT_START.test(rest) && clause === bare && /^[A-Z]/.test(clause));
+  // "Check in with your buddy": a verb with its particle.
+  const particle = /^(?:in|out|up|off|down|away|back)\s+(?:with|to|at|by|before|after|your|the|a|an|all|any|each|every|as)\b/.test(rest);
+  if (particle && /^[A-Z]/.test(clause)) return true;
   if (OBJECT_START.test(rest) || rest === '') return (words.isMostlyVerb(verb) && !words.isAdjective(verb)) || !words.isNoun(verb) || /^(?:the|a|an|all|any|each|every|both|no|your|our|their|its|it|them|you|yourself|whether|that|this|these|those|only|to)\b/.test(rest);
   // A bare plural or other noun as object ("Put dishes …"): only after words that are hardly ever anything but verbs.
   if ((!words.isMostlyVerb(verb) && words.isNoun(verb)) || words.isAdjective(verb)) return false;

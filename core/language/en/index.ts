@@ -5,8 +5,8 @@ import { wordsFor } from '../words';
 import { isImperative } from './clauses';
 import { definitionOf } from './definitions';
 import { fleschKincaid } from './grade';
-import { leaningOf, pointsWithin } from './leaning';
-import { wordList, type Lexicon } from './lexicon';
+import { leaningOf, namesKnownThing, pointsWithin } from './leaning';
+import { wordList, type Lexicon, type WordList } from './lexicon';
 import { englishObjectives } from './objectives';
 import { englishQuestions } from './questions';
 import { quantitiesOf } from './quantities';
@@ -34,7 +34,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     facts: (sentence, tagged): SentenceFacts => {
       const count = sentence.split(/\s+/).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
       const imperative = isImperative(sentence, tagged, words);
-      const whole = imperative || tagged.length === 0 || /[:?]$/.test(sentence) || hasFiniteVerb(tagged);
+      const whole = imperative || tagged.length === 0 || /[:?]$/.test(sentence) || hasFiniteVerb(tagged, words);
       const leaning = leaningOf(sentence, count) ?? (whole ? undefined : 'not-a-sentence');
       const rule = ruleOf(sentence, tagged, words);
       const definition = definitionOf(sentence, tagged);
@@ -42,7 +42,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
       return {
         words: count,
         ...(leaning && { leaning }),
-        pointsWithin: pointsWithin(sentence),
+        pointsWithin: pointsWithin(sentence, tagged),
         ...(rule && { rule }),
         ...(definition && { definition }),
         quantities,
@@ -56,6 +56,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
       };
     },
     references: bracketedReferences,
+    namesKnown: namesKnownThing,
     signpost,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     grade: fleschKincaid,
@@ -66,6 +67,12 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
 }
 
 /** A verb that says something of a subject: not an infinitive behind "to", not a bare participle. */
-function hasFiniteVerb(tagged: readonly TaggedWord[]): boolean {
-  return tagged.some((word, at) => word.tag === 'AUX' || (word.tag === 'VERB' && !/ing$/.test(word.text) && !/^to$/i.test(tagged[at - 1]?.text ?? '')));
+function hasFiniteVerb(tagged: readonly TaggedWord[], words: WordList): boolean {
+  return tagged.some((word, at) => {
+    if (word.tag === 'AUX') return true;
+    const before = tagged[at - 1];
+    if (word.tag === 'VERB') return !/ing$/.test(word.text) && !/^to$/i.test(before?.text ?? '');
+    // "The buddy rings back": taken for a plural by the tagger.
+    return at < tagged.length - 1 && /[^s]s$/.test(word.text) && words.isVerb(word.text.slice(0, -1)) && (before?.tag === 'NOUN' || before?.tag === 'PROPN' || before?.tag === 'PRON') && /^(?:ADP|ADV|DET|PRON|PART|SCONJ)$/.test(tagged[at + 1].tag);
+  });
 }

@@ -1,9 +1,10 @@
-import type { Leaning } from '../pack';
+import type { Leaning, TaggedWord } from '../pack';
 
 const POINTS_BACK = /^(?:(?:in|for|from|by|with|on|at|of|under|after|before|during|because of|due to|despite|to|as|like|besides|apart from) )?(?:this|that|these|those|such|its|their|his|her)\b(?! (?:is|was) (?:why|how|said)\b)|^(?:they|them|he|she|both|each|neither|either|the (?:former|latter|same|above|other|others|rest|result|following|previous|second|third|next|last|two|three))\b(?! (?:of (?:the|our|your)|day|week|month|year|\w+ (?:must|should|may|can|is|are|has|have|shows?|contains?|needs?|gets?)\b))|^(?:one|some|many|most|all|none|any|several|two|three|a few|each) of (?:these|those|them|which)\b|^here\b|^there(?:fore|by|after|in)\b|^(?:another|others?|some others?)\b/i;
 const EACH_FINE = /^(?:each|both|either|neither|another|other) (?!of (?:these|those|them))\p{L}/iu;
 const IT = /^it\b/i;
 const EXPLETIVE = /^it(?:'s| is| was| may be| might be| can be| will be| should be| must be| would be)(?: \w+){0,3}? (?:possible|impossible|necessary|important|recommended|advisable|best|better|good|easy|easier|hard|difficult|useful|worth|safe|essential|common|unusual|clear|likely|unlikely|vital|usual|normal|helpful|sufficient|enough|time|up to|not uncommon|customary|permissible|allowed|forbidden|wise|tempting|strongly|always|often|also|generally|usually)\b|^it (?:takes|pays|helps|does not matter|doesn't matter|follows that|turns out|seems|makes sense)\b/i;
+const ANSWER = /^(?:yes|no|not (?:always|necessarily|at all|quite)|sometimes|only (?:if|when)|never|of course|probably)(?:[.,;:!–—]|\s[–—])/i;
 const JOINS_ON = /^(?:however|but|and|or|nor|so|thus|hence|therefore|also|moreover|furthermore|in addition|additionally|again|then|next|finally|lastly|secondly|thirdly|second|third|afterwards?|nevertheless|nonetheless|still|yet|even so|in contrast|by contrast|on the other hand|on the contrary|conversely|similarly|likewise|instead|otherwise|alternatively|for example|for instance|as an example|in other words|that is|as a result|as a consequence|consequently|accordingly|meanwhile|in (?:this|that|such|either|which|both|these|those) cases?|in particular|specifically|for (?:this|that) reason|if so|if not|doing so|to do (?:this|so|that)|at (?:this|that) point|as such|because of this|e\.g\.|i\.e\.|namely|indeed|rather|besides|after (?:that|this)|before (?:that|this)|until then|by then|since then|of these|in fact|actually|note (?:also|however)|this way|that way|in this way|the same)\b/i;
 const CONDITION_POINTS = /^(?:if|when|whenever|unless|once|because|since|as|while|although|though|after|before|until|where|even if|as soon as)\s+(?:it|they|this|that|these|those|he|she|such|so|not|there is (?:no|one)|one is|none|neither|both)\b(?! (?:is|was|may be) (?:necessary|possible|important|clear|likely|raining|dark))/i;
 const ELSEWHERE = /\b(?:see|refer to|consult|read|cf\.?)\s+(?:also\s+)?(?:the\s+)?(?:section|chapter|appendix|figure|table|page|part|paragraph|footnote|annex|sections|chapters|["“‘'«§]|\d|above|below|next|following|previous)|\b(?:section|chapter|appendix|figure|table|footnote|annex|clause|paragraph|step)s?\s+(?:\d+(?:\.\d+)*|[A-Z](?:\.\d+)+|[ivx]+)\b|\b(?:as|is|are|was|were|been)?\s*(?:described|mentioned|shown|noted|explained|discussed|listed|outlined|seen|given|defined|detailed|specified|stated|documented|provided|covered|presented|summari[sz]ed)\s+(?:\w+\s+)?(?:above|below|(?:earlier|later) (?:in|on)|previously|elsewhere|here|next|in (?:the )?(?:next|previous|following|preceding|section|chapter|appendix|table|figure))\b|\bthe (?:above|below|following|preceding|aforementioned|previous (?:section|chapter|example|paragraph|step|command|table|page)|next (?:section|chapter|example|paragraph|table|page|figure))\b|\b(?:above|below)[,.;:)]|^(?:above|below)\b|\b(?:above|below)-mentioned\b|\bas (?:we )?(?:described|mentioned|shown|noted|explained|discussed|seen|said|stated)(?:\s+\w+)? (?:earlier|later|before)\b|\bas follows\b|\bhereinafter\b|\b(?:earlier|later) in (?:this|the)\b/i;
@@ -15,7 +16,7 @@ export function leaningOf(sentence: string, words: number): Leaning | undefined 
   const bare = sentence.replace(/^["'“‘«(\[]+/, '');
   if (ABOUT_DOCUMENT.test(sentence)) return 'about-document';
   if (ELSEWHERE.test(sentence)) return 'points-elsewhere';
-  if (JOINS_ON.test(bare)) return 'joins-on';
+  if (JOINS_ON.test(bare) || ANSWER.test(bare)) return 'joins-on';
   if (IT.test(bare) && !EXPLETIVE.test(bare)) return 'points-back';
   if (POINTS_BACK.test(bare) && !EACH_FINE.test(bare)) return 'points-back';
   if (CONDITION_POINTS.test(bare)) return 'points-back';
@@ -24,13 +25,19 @@ export function leaningOf(sentence: string, words: number): Leaning | undefined 
   return isWhole(sentence) ? undefined : 'not-a-sentence';
 }
 
-/** Whether a word inside the sentence may point outside it. */
-export function pointsWithin(sentence: string): boolean {
+/** Whether a word inside the sentence may point outside it. `tags`: its parts of speech, where they are known. */
+export function pointsWithin(sentence: string, tags: readonly TaggedWord[] = []): boolean {
   const rest = sentence.split(/\s+/).slice(1).join(' ');
   const match = POINTS_WITHIN.exec(rest);
   if (!match) return false;
   if (!/^(?:it|they|them)$/i.test(match[0])) return true;
-  // A pronoun after a noun of its own sentence has something to stand for there.
+  // A pronoun after a noun of its own sentence has something to stand for there; in one clause that is not its subject.
+  const at = sentence.length - rest.length + match.index;
+  const before = tags.filter((tag) => tag.to <= at);
+  if (before.length > 0) {
+    const oneClause = !/[,;:]|\b(?:and|but|because|so|if|when|that|which|who|until|unless|before|after|once|as)\b/i.test(sentence.slice(0, at));
+    return before.filter((tag) => tag.tag === 'NOUN' || tag.tag === 'PROPN').length < (oneClause ? 2 : 1);
+  }
   return rest.slice(0, match.index).split(/\s+/).filter((word) => word.length > 3).length < 3;
 }
 
@@ -40,4 +47,9 @@ function isWhole(sentence: string): boolean {
   if (!/[.!?]["'”’»)\]]*$/.test(sentence)) return false;
   const count = (pattern: RegExp) => sentence.match(pattern)?.length ?? 0;
   return count(/[([]/g) === count(/[)\]]/g) && count(/“/g) === count(/”/g) && count(/"/g) % 2 === 0;
+}
+
+/** Begins, in its first clause, with "the" something that no "of ...", "that ..." behind it makes out. */
+export function namesKnownThing(sentence: string): boolean {
+  return /^(?:(?:if|when|once|unless|after|before|until|as soon as|in|on|at|for|with|by|to|from)\s+)?(?:the|both|each|either)\s+[\p{L}-]+(?:\s+[\p{L}-]+)?(?!\s+(?:of|that|who|which|for|in|on|at|to|from|with)\b)/iu.test(sentence);
 }

@@ -8,15 +8,30 @@ function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
   return { verb: 'carry-out', level: 'apply', object: match[1], text: `${upper(match[1])}, step by step` };
 }
 
+/** Titles that name no matter: of every document, or about the document itself. */
+const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
+
+/** An order to the reader, or what "you" must do -> the same as something done. */
+function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
+  const bare = action.replace(/[.,;:\s]+$/, '');
+  const count = bare.split(/\s+/).length;
+  const open = /\b(?:this|that|these|those|it|its|they|them|their|such|following|above|below|here|there|he|she|him|his|another|also|instead|both|sure|aware|do so|what|which)\b|[:;(“"]|\b(?:of|to|the|an?|with|for|and|or|in|on|at|by|be)$/i;
+  if (count < 3 || count > 15 || open.test(bare) || !/^[a-z]/i.test(bare) || /^(?:be|have|not|always|only|never|already|note|remember|try|feel|know|consider|let|keep in mind)\b/i.test(bare)) return undefined;
+  const when = condition === undefined ? undefined : fromCondition(condition)?.condition;
+  if (condition !== undefined && when === undefined) return undefined;
+  return { verb: 'carry-out', level: 'apply', object: lower(bare), ...(when && { condition: when }), text: `${upper(bare)}${when ? ` ${when}` : ''}` };
+}
+
 /** What a learner does with the matter under a title, worded by the kind of title. */
 function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
   const bare = title.replace(/[?.!]+$/, '');
   const question = /^(?:how|what|why|who|where|which|when)\b/i.test(bare) && /\?$/.test(title);
   // "Set a root password" is an objective as it stands.
   const [first, next = ''] = bare.toLowerCase().split(' ');
-  if (words.isVerb(first) && (words.isMostlyVerb(first) || !words.isNoun(first) || /^(?:the|a|an|your|all|any|every|each|no)$/.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
+  if (words.isVerb(first) && !words.isAdjective(first) && (words.isMostlyVerb(first) || !words.isNoun(first) || /^(?:the|a|an|your|all|any|every|each|no)$/.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: bare };
   }
+  if (SAYS_NOTHING.test(bare)) return undefined;
   if (/^(?:how|what|why|where|which)\b/i.test(bare) && !question) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain ${lower(bare)}` };
   if (/^who\b/i.test(bare) && !question) return { verb: 'state', level: 'recall', object: lower(bare), text: `State ${lower(bare)}` };
   if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'steps') {
@@ -26,7 +41,7 @@ function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'de
     return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules that hold ${lower(bare)}` };
   }
   if (/^(?:when|if|before|after|during|while|once)\b/i.test(bare)) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain what happens ${lower(bare)}` };
-  if (!isNounPhrase(bare)) return undefined;
+  if (!isNounPhrase(bare) || SAYS_NOTHING.test(bare)) return undefined;
   switch (kind) {
     case 'steps':
       return { verb: 'carry-out', level: 'apply', object: lower(bare), text: /^[a-z]+ing\b/i.test(bare) ? `Carry out the steps of ${lower(bare)}` : `Carry out the steps for ${lower(bare)}` };
@@ -41,7 +56,7 @@ function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'de
 
 /** "a journey is delayed …" under "if" -> decide what to do. */
 function fromCondition(condition: string): ObjectiveWords | undefined {
-  const bare = condition.replace(/^(if|when|whenever|once|in case)\s+/i, '').replace(/[,\s]+$/, '');
+  const bare = condition.replace(/^(if|when|whenever|once|in case|where|as soon as)\s+/i, '').replace(/[,\s]+$/, '');
   const words = bare.split(/\s+/).length;
   if (words < 3 || words > 16 || /\b(?:this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
   return { verb: 'decide', level: 'decide', object: 'what to do', condition: `when ${lower(bare)}`, text: `Decide what to do when ${lower(bare)}` };
@@ -70,5 +85,5 @@ function lower(text: string): string {
 
 /** Objectives in English; `words` tells verbs from nouns. */
 export function englishObjectives(words: WordList): ObjectiveWording {
-  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, title, kind), fromCondition, fromTerm };
+  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, title, kind), fromCondition, fromTerm, fromRule };
 }

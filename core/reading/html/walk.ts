@@ -1,4 +1,4 @@
-import type { ReadBlock, ReadPassage } from '../../source/blocks';
+import { readRow, type ReadBlock, type ReadPassage } from '../../source/blocks';
 import { calloutOf } from '../../source/callouts';
 import { folded, joinRuns, visible, type Run } from '../../source/inline';
 import type { Mark } from '../../source/source';
@@ -105,7 +105,7 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
         const tableKey = key();
         if (table.caption) put({ kind: 'caption', text: table.caption });
         for (const cells of table.rows) {
-          put({ kind: 'row', text: cells.filter(Boolean).join(' | '), table: { key: tableKey, header: table.header, cells }, ...(context.list && { list: { ...context.list, continued: true } }) });
+          put(readRow(tableKey, table.header, cells, context.list && { list: { ...context.list, continued: true } }));
         }
       } else children(element, context);
     } else if (name === 'blockquote') {

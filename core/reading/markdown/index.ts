@@ -2,7 +2,7 @@ import type { Nodes, Parents, PhrasingContent, RootContent } from 'mdast';
 import { fromMarkdown } from 'mdast-util-from-markdown';
 import { gfmFromMarkdown } from 'mdast-util-gfm';
 import { gfm } from 'micromark-extension-gfm';
-import type { ReadBlock, ReadDocument, ReadPassage } from '../../source/blocks';
+import { readRow, type ReadBlock, type ReadDocument, type ReadPassage } from '../../source/blocks';
 import { folded, joinRuns, visible, type Run } from '../../source/inline';
 import type { Mark } from '../../source/source';
 import { parsePage } from '../html/parse';
@@ -65,7 +65,7 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
       const [header, ...rows] = node.children.map((row) => row.children.map((cell) => folded(plain(cell))));
       const key = `t${blocks.length}`;
       for (const cells of rows) {
-        if (cells.some(Boolean)) blocks.push({ kind: 'row', text: cells.filter(Boolean).join(' | '), table: { key, header, cells } });
+        if (cells.some(Boolean)) blocks.push(readRow(key, header, cells));
       }
       break;
     }

@@ -1,4 +1,4 @@
-import type { ReadBlock, ReadPassage } from '../../source/blocks';
+import { readRow, type ReadBlock, type ReadPassage } from '../../source/blocks';
 import { folded } from '../../source/inline';
 import type { Mark } from '../../source/source';
 import { wordsOf } from '../text/lines';
@@ -34,7 +34,7 @@ export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: 
     const table = tableAt(lines, at, (index) => headings.has(index));
     if (table) {
       const key = `t${line.page}.${at}`;
-      for (const cells of table.rows) blocks.push({ kind: 'row', text: cells.filter(Boolean).join(' | '), table: { key, header: table.header, cells }, page: line.page });
+      blocks.push(...table.rows.map((cells) => readRow(key, table.header, cells, { page: line.page })));
       at += table.lines;
       continue;
     }

@@ -1,5 +1,5 @@
 import { fail } from '../../course/problem';
-import type { ReadBlock, ReadDocument } from '../../source/blocks';
+import { readRow, type ReadBlock, type ReadDocument } from '../../source/blocks';
 import { folded, joinRuns, type Run } from '../../source/inline';
 import { looksLikeHeader } from '../html/table';
 import { takePicture } from '../pictures';
@@ -117,7 +117,7 @@ function table(frame: Element, slide: number, key: string): ReadBlock[] {
   const marked = first(frame, 'a:tblPr')?.getAttribute('firstRow') === '1' || looksLikeHeader(grid);
   return (marked ? grid.slice(1) : grid)
     .filter((cells) => cells.some(Boolean))
-    .map((cells) => ({ kind: 'row', text: cells.filter(Boolean).join(' | '), table: { key, header: marked ? grid[0] : [], cells }, slide }));
+    .map((cells) => readRow(key, marked ? grid[0] : [], cells, { slide }));
 }
 
 /** Name of the section that begins with a slide, by slide id. */

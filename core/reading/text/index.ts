@@ -1,12 +1,11 @@
-import type { ReadBlock, ReadDocument } from '../../source/blocks';
-import { headingNumber } from '../../source/headings';
+import { readRow, type ReadBlock, type ReadDocument } from '../../source/blocks';
 import { folded, visible } from '../../source/inline';
 import { LIMITS } from '../limits';
 import { withoutContents } from './contents';
 import { decodeText } from './decode';
-import { looksLikeCode, unwrapped, wordsOf, type Chunk } from './lines';
+import { clauseDepth, headingOf, openingLines } from './headings';
+import { indentOf, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk } from './lines';
 
-const RULE = /^\s*([=\-~*_#.+^"'])\1{2,}\s*$/;
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
 const NUMBER = /^(\s*)(?:\(?(\d{1,3}|[a-z])[.)])\s+(?=\S)/;
 
@@ -17,19 +16,20 @@ export function readText(bytes: Uint8Array): ReadDocument {
   const known = wordsOf(clean);
   const chunks = withoutContents(chunksOf(clean.split('\n')));
   const bodyIndent = commonIndent(chunks);
+  const clauses = clauseDepth(chunks);
   const blocks: ReadBlock[] = [];
   let list = 0;
-  let title: string | undefined;
+  const opening = openingLines(chunks);
+  const title = opening.toSorted((a, b) => b.length - a.length)[0];
   chunks.forEach((chunk, index) => {
-    const heading = headingOf(chunk, chunks[index + 1], known);
-    const lone = folded(chunk.lines.join(' '));
-    if (index === 0 && chunk.lines.length === 1 && lone.length <= 90 && !heading && !/[.;,:]$/.test(lone)) {
-      title = lone;
+    if (index < opening.length) {
+      // Who issued it, a subtitle: kept, but neither title nor heading.
+      if (opening[index] !== title) blocks.push({ kind: 'paragraph', text: opening[index] });
       return;
     }
+    const heading = headingOf(chunk, chunks[index + 1], known, clauses);
     if (heading) {
-      if (index === 0 && heading.level === 1 && !headingNumber(heading.text)) title = heading.text;
-      else blocks.push({ kind: 'heading', ...heading });
+      blocks.push({ kind: 'heading', ...heading });
       if (heading.rest.length > 0) paragraph(heading.rest);
       return;
     }
@@ -40,6 +40,18 @@ export function readText(bytes: Uint8Array): ReadDocument {
   function paragraph(lines: readonly string[]) {
     const indent = indentOf(lines[0]);
     if (lines.every((line) => RULE.test(line))) return;
+    const rows = tableRows(lines);
+    if (rows) {
+      const [header, ...body] = rows;
+      const key = `t${blocks.length}`;
+      blocks.push(...body.map((cells) => readRow(key, header, cells)));
+      return;
+    }
+    if (lines.length > 3 && tableRows(lines.slice(1))) {
+      paragraph(lines.slice(0, 1));
+      paragraph(lines.slice(1));
+      return;
+    }
     if (indent >= bodyIndent + 2 && !BULLET.test(lines[0]) && !NUMBER.test(lines[0]) && looksLikeCode(lines)) {
       const cut = Math.min(...lines.filter((line) => line.trim()).map(indentOf));
       blocks.push({ kind: 'code', text: lines.map((line) => line.slice(cut).trimEnd()).join('\n') });
@@ -99,29 +111,6 @@ function chunksOf(lines: readonly string[]): Chunk[] {
   return chunks;
 }
 
-function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: string) => boolean): { level: number; text: string; rest: string[] } | undefined {
-  const { lines } = chunk;
-  const first = lines[0].trim();
-  if (lines.length >= 2 && RULE.test(lines[1]) && !RULE.test(lines[0]) && first.length <= 100) {
-    return { level: RULE.exec(lines[1])![1] === '=' ? 1 : 2, text: folded(first.replace(/^#+\s*/, '')), rest: lines.slice(2) };
-  }
-  const text = folded(unwrapped(lines, known));
-  if (text.length > 160 || lines.length > 3) return undefined;
-  const number = headingNumber(text);
-  if (number && chunk.indent <= 3 && (!/[.;,:]$/.test(text.replace(/\betc\.$|\?$/, '')) || (number.depth > 1 && text.length <= 80 && text.endsWith('.')))) {
-    const followedByNumber = next && headingNumber(folded(next.lines.join(' '))) && next.lines.length <= 2;
-    const listLike = number.depth === 1 && /^\d/.test(text) && followedByNumber && next.indent === chunk.indent;
-    if (!listLike) return { level: number.depth, text, rest: [] };
-  }
-  const letters = text.replace(/[^\p{L}]/gu, '');
-  if (lines.length === 1 && letters.length >= 4 && text.length <= 70 && letters === letters.toUpperCase() && letters !== letters.toLowerCase() && !/[.;,]$/.test(text)) {
-    return { level: 2, text, rest: [] };
-  }
-  const standsOut = lines.length === 1 && text.length <= 60 && /^\p{Lu}/u.test(text) && !/[.;,:!?)"]$/.test(text) && text.split(' ').length <= 8;
-  if (standsOut && next && next.indent > chunk.indent && chunk.indent === 0) return { level: 4, text, rest: [] };
-  return undefined;
-}
-
 function itemGroups(lines: readonly string[]): string[][] {
   const groups: string[][] = [];
   for (const line of lines) {
@@ -135,15 +124,11 @@ function itemGroups(lines: readonly string[]): string[][] {
 function startsCount(line: string, groups: readonly string[][]): boolean {
   const number = Number(NUMBER.exec(line)![2]);
   const before = NUMBER.exec(groups[groups.length - 1][0]);
-  return Number.isNaN(number) ? before !== null : number === 1 || (before !== null && Number(before[2]) === number - 1);
+  return Number.isNaN(number) ? before !== null || /^\s*\(?[ai][.)]/.test(line) : number === 1 || (before !== null && Number(before[2]) === number - 1);
 }
 
 function commonIndent(chunks: readonly Chunk[]): number {
   const counts = new Map<number, number>();
   for (const chunk of chunks) for (const line of chunk.lines) counts.set(indentOf(line), (counts.get(indentOf(line)) ?? 0) + 1);
   return [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0])[0]?.[0] ?? 0;
-}
-
-function indentOf(line: string): number {
-  return line.length - line.trimStart().length;
 }

@@ -1,3 +1,8 @@
+import { folded } from '../../source/inline';
+
+/** A line that is only drawn, under a heading or between parts. */
+export const RULE = /^\s*([=\-~*_#.+^"'])\1{2,}\s*$/;
+
 /** A stretch of plain text between blank lines. */
 export interface Chunk {
   lines: string[];
@@ -29,4 +34,15 @@ export function looksLikeCode(lines: readonly string[]): boolean {
   const letters = text.match(/\p{L}/gu)?.length ?? 0;
   if (lines.some((line) => /^\s*[$#%>]\s+\S/.test(line))) return true;
   return symbols > 0.12 * Math.max(letters, 1) && !/[.!?]\s*$/.test(text.trim());
+}
+
+/** Lines of a table drawn with "|": three or more with as many cells each; a line of dashes is none. */
+export function tableRows(lines: readonly string[]): string[][] | undefined {
+  const rows = lines.filter((line) => !/^[\s|+:=-]+$/.test(line)).map((line) => line.trim().replace(/^\||\|$/g, '').split('|').map((cell) => folded(cell)));
+  return rows.length >= 3 && rows[0].length >= 2 && rows.every((row) => row.length === rows[0].length) ? rows : undefined;
+}
+
+/** How many blanks a line begins with. */
+export function indentOf(line: string): number {
+  return line.length - line.trimStart().length;
 }

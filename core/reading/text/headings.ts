@@ -1,0 +1,59 @@
+import { headingNumber } from '../../source/headings';
+import { folded } from '../../source/inline';
+import { RULE, unwrapped, type Chunk } from './lines';
+
+/**
+ * The lines a document opens with before its first numbered heading: who issued it, its title, a subtitle. In a
+ * document without numbers only the first, since a title and a heading look alike there.
+ */
+export function openingLines(chunks: readonly Chunk[]): string[] {
+  const lines: string[] = [];
+  for (const chunk of chunks.slice(0, 3)) {
+    const [line, under] = chunk.lines.map((each) => folded(each));
+    const alone = chunk.lines.length === 1 || (chunk.lines.length === 2 && RULE.test(under));
+    if (!alone || line.length > 90 || headingNumber(line) || /[.;,:]$/.test(line) || !/\p{L}/u.test(line)) break;
+    lines.push(line);
+  }
+  const numbered = chunks.some((chunk) => chunk.lines.length === 1 && headingNumber(folded(chunk.lines[0])));
+  return numbered ? lines : lines.slice(0, 1);
+}
+
+/**
+ * From which depth numbers count clauses ("4.1 Check the address ...") rather than headings: there, most numbered
+ * stretches are whole sentences. Infinity where numbers head sections all the way down.
+ */
+export function clauseDepth(chunks: readonly Chunk[]): number {
+  const counts = new Map<number, { all: number; sentences: number }>();
+  for (const { lines } of chunks) {
+    const number = headingNumber(lines[0].trim());
+    if (!number || number.depth < 2) continue;
+    const text = lines.join(' ').trim();
+    const count = counts.get(number.depth) ?? { all: 0, sentences: 0 };
+    counts.set(number.depth, { all: count.all + 1, sentences: count.sentences + (text.length > 100 || /[.;:]$/.test(text) ? 1 : 0) });
+  }
+  const found = [...counts].filter(([, { all, sentences }]) => all >= 3 && sentences >= all * 0.6).map(([depth]) => depth);
+  return found.length > 0 ? Math.min(...found) : Infinity;
+}
+
+export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: string) => boolean, clauses: number): { level: number; text: string; rest: string[] } | undefined {
+  const { lines } = chunk;
+  const first = lines[0].trim();
+  if (lines.length >= 2 && RULE.test(lines[1]) && !RULE.test(lines[0]) && first.length <= 100) {
+    return { level: RULE.exec(lines[1])![1] === '=' ? 1 : 2, text: folded(first.replace(/^#+\s*/, '')), rest: lines.slice(2) };
+  }
+  const text = folded(unwrapped(lines, known));
+  if (text.length > 160 || lines.length > 3) return undefined;
+  const number = headingNumber(text);
+  if (number && number.depth < clauses && chunk.indent <= 3 && (!/[.;,:]$/.test(text.replace(/\betc\.$|\?$/, '')) || (number.depth > 1 && text.length <= 80 && text.endsWith('.')))) {
+    const following = next && next.lines.length <= 2 ? headingNumber(folded(next.lines.join(' '))) : undefined;
+    const listLike = number.depth === 1 && /^\d/.test(text) && following?.depth === 1 && next!.indent === chunk.indent;
+    if (!listLike) return { level: number.depth, text, rest: [] };
+  }
+  const letters = text.replace(/[^\p{L}]/gu, '');
+  if (lines.length === 1 && letters.length >= 4 && text.length <= 70 && letters === letters.toUpperCase() && letters !== letters.toLowerCase() && !/[.;,]$/.test(text)) {
+    return { level: 2, text, rest: [] };
+  }
+  const standsOut = lines.length === 1 && text.length <= 60 && /^\p{Lu}/u.test(text) && !/[.;,:!?)"]$/.test(text) && text.split(' ').length <= 8;
+  if (standsOut && next && next.indent > chunk.indent && chunk.indent === 0) return { level: 4, text, rest: [] };
+  return undefined;
+}
