@@ -36,7 +36,8 @@ export function quoteOf(claim: Claim): Quote {
 
 /** Something outside the sentence that a reader of the question alone could not know. */
 export function pointsOut(text: string): boolean {
-  return /\b(?:this|these|those|such|the (?:above|following|former|latter|same)|above|below|here|they|them|their|he|she|his|her|it|its|do so|doing so|then|otherwise|as follows|see|section|chapter|appendix)\b/i.test(text);
+  return /\b(?:do|find|found|make|makes|if|when|case|after|before|with|of|for|to|like|than)\s+that\b(?!\s+(?:the|an?|you|your|it|they|there|no|all|any|every|each|some|[\p{L}-]+s?\s+(?:is|are|was|were|has|have|had|can|will|must|should|does|do))\b)/iu.test(text) ||
+    /\b(?:this|these|those|such|the (?:above|following|former|latter|same)|above|below|aforementioned|here|there(?! (?:is|are|was|were|has|have|will|may|must|should|can)\b)|they|them|their|he|she|his|her|it|its|do so|doing so|then|otherwise|as follows|see|section|chapter|appendix)\b/i.test(text);
 }
 
 /** Upper-cases the first letter of an option. */

@@ -97,7 +97,7 @@ function moduleObjectives(lessons: readonly DraftedLesson[]): string[] {
 function glossaryOf(used: readonly string[], { claims, matter }: DraftContext): GlossaryEntry[] {
   const shown = new Set(used);
   const entries = new Map<string, GlossaryEntry>();
-  const good = (claim: Claim) => claim.kind === 'definition' && claim.term && claim.meaning && !claim.leaning && claim.ranges.every((range) => shown.has(range.id));
+  const good = (claim: Claim) => claim.kind === 'definition' && claim.proper && claim.term && claim.meaning && !claim.leaning && claim.ranges.every((range) => shown.has(range.id));
   for (const claim of claims.filter(good)) {
     const key = matter.of(claim.ranges[0].id).pack.stems(claim.term!).join(' ') || claim.term!.toLowerCase();
     if (!entries.has(key)) entries.set(key, { id: idFrom('g', key), term: claim.term!, text: claim.meaning!, evidence: claim.ranges });

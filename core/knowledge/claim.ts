@@ -26,6 +26,8 @@ export interface Claim {
   term?: string;
   meaning?: string;
   plural?: boolean;
+  /** A definition in the true sense, or one that the source marks as such. */
+  proper?: boolean;
   /** Figures: the number with its unit, and its place in `text`. */
   quantity?: { value: number; unit: string; dimension: string; text: string; from: number; to: number; worded: boolean };
   /** Why it cannot be read without its neighbours; absent when it can. */

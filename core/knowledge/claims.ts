@@ -20,7 +20,7 @@ export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence
 
   for (const passage of source.passages) {
     const entry = entries.get(passage.id);
-    if (entry) make('definition', [entry.range], passage.text.slice(entry.range.from, entry.range.to), { term: asWord(entry.term, pack), meaning: entry.meaning, plural: false });
+    if (entry) make('definition', [entry.range], passage.text.slice(entry.range.from, entry.range.to), { term: asWord(entry.term, pack), meaning: entry.meaning, plural: false, proper: true });
     const own = sentences.get(passage.id) ?? [];
     if (passage.kind === 'row' || passage.kind === 'code') continue;
     const led = withLeadIn(passage, own, byId, pack);
@@ -47,8 +47,8 @@ function addByFacts(facts: SentenceFacts, ranges: PassageRange[], text: string, 
   const more = leaning(facts);
   if (facts.rule) make('rule', ranges, text, { ...ruleParts(text, facts), ...more });
   if (facts.definition && !defined) {
-    const { term, meaning, plural } = facts.definition;
-    make('definition', ranges, text, { term: asWord(unquoted(text.slice(term.from, term.to)), pack), meaning: text.slice(meaning.from, meaning.to), plural, ...more });
+    const { term, meaning, plural, proper } = facts.definition;
+    make('definition', ranges, text, { term: asWord(unquoted(text.slice(term.from, term.to)), pack), meaning: text.slice(meaning.from, meaning.to), plural, proper, ...more });
   }
   if (facts.limits) {
     const [first] = facts.quantities;

@@ -1,6 +1,6 @@
 import type { LanguagePack, SentenceFacts, TaggedWord } from '../language/pack';
 import { roughWords } from '../source/assemble';
-import type { Passage, Source } from '../source/source';
+import { allSections, type Passage, type Source } from '../source/source';
 
 /** A sentence of a passage, with what the language pack sees in it. */
 export interface Sentence {
@@ -21,19 +21,27 @@ export interface Sentence {
 /** All sentences of a source by passage. Code has none; a table row is one. */
 export function sentencesOf(source: Source, pack: LanguagePack): Map<string, Sentence[]> {
   const found = new Map<string, Sentence[]>();
+  const titles = namedSections(source);
   for (const passage of source.passages) {
     if (passage.kind === 'code') continue;
     const ranges = passage.kind === 'row' ? [{ from: 0, to: passage.text.length }] : pack.sentences(passage.text);
-    found.set(passage.id, ranges.map((range, index) => sentenceAt(passage, range, index, pack)));
+    found.set(passage.id, ranges.map((range, index) => sentenceAt(passage, range, index, pack, titles)));
   }
   return found;
 }
 
-function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }, index: number, pack: LanguagePack): Sentence {
+/** Titles of sections as they may be named in a sentence ("see Handling bugs"): of two words or more, or one long one. */
+function namedSections(source: Source): string[] {
+  const titles = allSections(source.root).slice(1).map((section) => section.title.replace(/[.?!:]+$/, '')).filter((title) => title.length >= 6 && (title.includes(' ') || title.length >= 9));
+  return [...new Set(titles)];
+}
+
+function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }, index: number, pack: LanguagePack, titles: readonly string[]): Sentence {
   const text = passage.text.slice(from, to);
   // A row is cells, not a sentence, and nothing but its figures is looked for in it.
   const tags = pack.tags && passage.kind !== 'row' && text.length < 1500 ? pack.tags(text) : [];
   const facts = pack.facts && text.length < 1500 ? pack.facts(text, tags) : undefined;
+  if (facts && !facts.leaning && pack.sendsTo?.(text, titles)) facts.leaning = 'points-elsewhere';
   return { passage, from, to, index, text, words: roughWords(text), stems: pack.stems(text), tags, ...(facts && { facts }), technical: isTechnical(text) };
 }
 

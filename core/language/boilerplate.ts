@@ -17,7 +17,7 @@ export function boilerplateKind(title: string): string | undefined {
   return TITLES.find(([, pattern]) => pattern.test(bare))?.[0];
 }
 
-const GENERIC = /^(introduction|overview|purpose|scope|general( information)?|background|requirements?|procedures?|rationale|notes?|details?|specific options?|description|summary|conclusion|examples?|options?|usage|definitions?|terminology|basics|main|other|miscellaneous|common errors|limitations|further information|einführung|einleitung|überblick|allgemeines|grundlagen|übersicht|beschreibung|beispiele?|introduction|présentation|généralités|aperçu|description|exemples?|introducción|resumen|generalidades|descripción|ejemplos?|anexo|annex|appendix|slide \d+|abstract)$/i;
+const GENERIC = /^(introduction|overview|purpose|scope|general( information)?|background|requirements?|procedures?|rationale|notes?|details?|specific options?|description|summary|conclusion|examples?|options?|usage|definitions?|terminology|basics|principles?|syntax|tools|concepts?|steps|rules|results?|features|main|other|miscellaneous|common errors|limitations|further information|einführung|einleitung|überblick|allgemeines|grundlagen|übersicht|beschreibung|beispiele?|introduction|présentation|généralités|aperçu|description|exemples?|introducción|resumen|generalidades|descripción|ejemplos?|anexo|annex|appendix|slide \d+|abstract)$/i;
 
 /** Titles that say nothing without the one above them. */
 export function isGenericTitle(title: string): boolean {

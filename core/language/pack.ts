@@ -41,6 +41,8 @@ export interface DefinitionFacts {
   /** What the term is said to be, without "is". */
   meaning: Range;
   plural: boolean;
+  /** Says of which kind the thing is and what tells it from others, rather than what is thought of it. */
+  proper: boolean;
 }
 
 /** Why a sentence cannot stand without another. */
@@ -99,6 +101,8 @@ export interface LanguagePack {
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
   /** Stretches of a sentence that only send the reader elsewhere and can go. */
   references?(sentence: string): Range[];
+  /** Whether a sentence sends the reader to one of the sections with these titles ("see Handling bugs for details"). */
+  sendsTo?(sentence: string, titles: readonly string[]): boolean;
   /** Whether a sentence begins with something taken as known ("The buddy must …"): behind a gap nobody knows which. */
   namesKnown?(sentence: string): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */

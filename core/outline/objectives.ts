@@ -26,7 +26,7 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
   if (rules.length >= 2) candidates.push({ words: wording.fromTitle(title, 'rules'), claims: rules });
   const conditional = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning);
   if (conditional[0]) candidates.push({ words: wording.fromCondition(conditional[0].rule!.condition!.text), claims: [conditional[0]] });
-  for (const claim of of('definition').filter((each) => !each.leaning).slice(0, 1)) candidates.push({ words: wording.fromTerm(claim.term!, claim.plural ?? false), claims: [claim] });
+  for (const claim of of('definition').filter((each) => each.proper && !each.leaning).slice(0, 1)) candidates.push({ words: wording.fromTerm(claim.term!, claim.plural ?? false), claims: [claim] });
   if (of('figure').length >= 3) candidates.push({ words: wording.fromTitle(title, 'figures'), claims: of('figure') });
   for (const claim of ordersToReader(rules)) {
     if (candidates.filter((candidate) => candidate.words).length >= 2) break;

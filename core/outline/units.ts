@@ -90,6 +90,7 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
   const partTitle = (unit: Unit, part: UnitSection, label: readonly string[], index: number): string => {
     const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
     if (topic) return unit.sections[0].path.length === 0 ? upperFirst(topic) : `${unit.title}: ${topic}`;
+    if (/\?$/.test(unit.title)) return `${unit.title} (${index + 1})`;
     return label.length === 0 ? `${unit.title} (${index + 1})` : `${unit.title}: ${label.join(` ${knowledge.pack.labels.and} `)}`;
   };
 

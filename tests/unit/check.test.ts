@@ -45,6 +45,9 @@ describe('questions on conditions', () => {
     ['an action that goes on in a list', 'If a pack is swollen, follow these simple steps:'],
     ['what is possible, not allowed', 'If a tool is heavy, you can carry it together.'],
     ['an action that points outside', 'If a tool is dirty, wash this in the sink.'],
+    ['a condition that points back with "that"', 'If you do not find that possible, call a deputy at home.'],
+    ['an action that only gets something', 'If a member pays twice, you must get a refund slip.'],
+    ['what says "do not hesitate"', 'If a tool is missing, do not hesitate to ask the owner.'],
     ['a condition that gives the answer away', 'If a member wants a saw, give the member a saw.'],
   ])('are not made of %s', async (_, sentence) => {
     const made = await questions(`${RULES}\n${sentence}\n`);
@@ -79,6 +82,15 @@ describe('questions on terms', () => {
 
   it('are not made where the meaning says the term', async () => {
     expect((await questions(TERMS)).filter((check) => check.stem.includes('hangs on a hook'))).toEqual([]);
+  });
+});
+
+describe('questions on forbidden things', () => {
+  it('ask what not to do, however politely it is put', async () => {
+    const made = await questions('Do not lift the lid when a pack smokes.\n\nIf a member shouts, please do not raise your own voice.\n\nIf a blade is loose, never hold the saw upside down.\n\nIf the alarm rings at night, do not enter the cellar alone.\n');
+    const shouting = made.find((check) => check.stem.startsWith('If a member shouts'));
+    expect(shouting?.stem).toBe('If a member shouts, what must you not do?');
+    expect(keyOf(shouting!).text).toBe('Raise your own voice');
   });
 });
 

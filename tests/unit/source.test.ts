@@ -58,7 +58,7 @@ describe('assembling a source', () => {
 
   it('turns a lone "Warning" and a leading "Note:" into callouts', () => {
     const source = aSource([h(2, 'Care'), p('Warning'), p('Hot.'), p('Note: Wait.'), p('Plain.')]);
-    expect(source.passages.map((passage) => [passage.text, passage.callout])).toEqual([['Hot.', 'warning'], ['Note: Wait.', 'note'], ['Plain.', undefined]]);
+    expect(source.passages.map((passage) => [passage.text, passage.callout])).toEqual([['Hot.', 'warning'], ['Wait.', 'note'], ['Plain.', undefined]]);
   });
 
   it('counts words of scripts with and without spaces', () => {

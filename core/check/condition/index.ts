@@ -23,7 +23,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const words = (text: string) => text.split(/\s+/).length;
   const bareCondition = situation(claim);
   if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(claim) || !isSpecific(bareCondition, pack)) return undefined;
-  if (isAbility(claim)) return undefined;
+  if (isAbility(claim) || !isComplete(claim)) return undefined;
   if (claim.leaning && claim.leaning !== 'points-within' && claim.leaning !== 'too-long') return undefined;
   // A pronoun in the answer is fine when the condition names what it stands for.
   if (/\b(?:this|these|those|such|here|there)\b/i.test(rule.action) || (/\b(?:they|them|their|it|its)\b/i.test(rule.action) && !/\b(?:an?|the|your|any|no)\s+\p{L}/iu.test(condition.text))) return undefined;
@@ -56,8 +56,21 @@ function givesItselfAway(right: string, condition: string, wrong: readonly strin
   const asked = names(condition);
   if ([...names(right)].some((name) => asked.has(name))) return true;
   const stems = new Set(pack.stems(condition));
-  const shared = (text: string) => new Set(pack.stems(text).filter((stem) => stems.has(stem))).size;
-  return shared(right) - Math.max(...wrong.map(shared)) >= 2;
+  const shared = (text: string) => new Set(pack.stems(text.replace(/_+/g, ' ')).filter((stem) => stems.has(stem))).size;
+  const most = Math.max(...wrong.map(shared));
+  return shared(right) - most >= 2 || (shared(right) > most && pack.stems(right).length <= 3);
+}
+
+/**
+ * The situation is told in full. A trailing condition of two parts may be cut wrongly; "the" something inside a
+ * paragraph was named before it; wishing to be good, or being unsure, is no situation.
+ */
+function isComplete(claim: Claim): boolean {
+  const { condition } = claim.rule!;
+  const told = situation(claim);
+  if (!condition!.leading && /\b(?:and|or)\b/i.test(told)) return false;
+  if (/^you(?:'d| would)? (?:want|like|wish|decide|need) to be\b|\blater$/i.test(told)) return false;
+  return claim.ranges[0].from === 0 || !/^(?:the|both|either|neither)\s+(?!\S+(?:\s+\S+)?\s+(?:of|that|who|which)\b)/i.test(told);
 }
 
 /** An action that can be an answer: a whole, short verb phrase, of doing rather than being. */
@@ -66,7 +79,7 @@ function askable({ rule, text }: Claim): boolean {
   const count = action.split(/\s+/).length;
   const behind = text.slice(text.indexOf(action) + action.length).trimStart();
   return count >= 3 && count <= 24 && /^[a-z]/i.test(action) && !behind.startsWith(':') &&
-    !/^(?:already )?(?:be|been|have|had|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually|already|remember that|bear)\b/i.test(action) &&
+    !/^(?:already )?(?:be|been|have|had|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually|already|remember that|bear|get|see|find|notice|hesitate|forget|obtain|receive|end up)\b/i.test(action) &&
     !/[:`{}<>=|$[\]]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action) &&
     !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|as|so|determine|if|when)$/i.test(action);
 }

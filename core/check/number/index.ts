@@ -18,7 +18,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   if (claim.kind !== 'figure' || !quantity || claim.leaning || !pack.questions) return undefined;
   const words = text.split(/\s+/).length;
   const rest = text.slice(0, quantity.from) + text.slice(quantity.to);
-  if (words < 7 || words > 34 || NOT_A_LIMIT.test(text) || !LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from)) || /[`{}<>|]|https?:/.test(text)) return undefined;
+  if (words < 7 || words > 34 || NOT_A_LIMIT.test(text) || !LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from)) || /[`{}<>|]|https?:/.test(text) || /^(?:other|another|some other|the other|in that|only then)\b/i.test(text)) return undefined;
   if (rest.toLowerCase().includes(quantity.text.toLowerCase())) return undefined;
   if (quantity.value <= 0 || quantity.value === 1 || /^one\b/i.test(quantity.text)) return undefined;
   // Another passage that says nearly the same with another figure: then neither is sure to be right.

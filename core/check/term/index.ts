@@ -17,13 +17,13 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const meaning = masked(claim.meaning!, termStems, pack);
   if (!meaning) return undefined;
   const meaningStems = pack.stems(claim.meaning!);
-  if (meaningStems.length < 3) return undefined;
+  if (pack.stems(meaning).length < 3) return undefined;
   const seen = [termStems];
   const others = course.definitionsNear(claim)
     .filter((other) => other !== claim && isGood(other, pack) && (other.plural ?? false) === (claim.plural ?? false))
     .map((other) => ({ other, stems: course.stems(other.term!), alike: overlap(course.stems(other.meaning!), meaningStems) }))
     // A term with nearly the same meaning would be a second right answer.
-    .filter(({ stems, alike }) => alike < 0.4 && !stems.every((stem) => meaningStems.includes(stem)))
+    .filter(({ stems, alike }) => alike < 0.3 && !stems.every((stem) => meaningStems.includes(stem)))
     .sort((a, b) => b.alike - a.alike || Number(b.other.sourceId === claim.sourceId) - Number(a.other.sourceId === claim.sourceId) || (a.other.id < b.other.id ? -1 : 1))
     .filter(({ stems }) => {
       if (seen.some((each) => overlap(each, stems) > 0.49)) return false;
@@ -40,8 +40,9 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   };
 }
 
+/** A definition in the true sense, and not of an everyday word. */
 function isGood(claim: Claim, pack: QuestionMatter['pack']): boolean {
-  if (claim.kind !== 'definition' || !claim.term || !claim.meaning || claim.leaning) return false;
+  if (claim.kind !== 'definition' || !claim.proper || !claim.term || !claim.meaning || claim.leaning) return false;
   // An everyday word says too little to be asked for.
   if (!claim.term.includes(' ') && (pack.commonness(claim.term.toLowerCase()) ?? 0) > EVERYDAY) return false;
   // "The output is …" says what it is here, not what the word means.

@@ -4,6 +4,11 @@ const PATTERN = /^(?:(an?|any|the)\s+)?((?:["“‘'][^"”’']{2,60}["”’']
 const VAGUE = /^(?:problem|reason|result|idea|goal|aim|purpose|difference|way|thing|example|exception|advantage|disadvantage|question|answer|point|rule|best|worst|first|second|next|last|only|most|main|following|other|same|default|here|there|this|that|these|those|it|they|he|she|we|you|one|what|who|which|how|why|where|when|if|all|each|both|some|many|more|such|no|none|nothing|everything|something|anything|another|time|today|result|effect|consequence|alternative|solution|fact|catch|trick|key|secret|choice|intent|intention|case|part|kind|type|lack|absence|use|number|current|usual|typical|common|easiest|simplest|new|old|above|below|latter|former)\b/i;
 const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|case|number|same|only|best|first|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step)\b/i;
 
+/** Says what is thought of a thing, or what it does for a matter at hand, rather than what it is. */
+const ESTIMATES = /^(?:\S+\s+){0,4}?(?:very|popular|good|great|efficient|elegant|mature|vast|powerful|major|integral|important|excellent|easy|easily|simple|interesting|useful|well-known|famous|pragmatic|relatively|quite|rather|particularly|exceedingly|advances?|foundation|part|solution|choice|project|violation|complement|acronym|abbreviation|ability|alternative|attempt|way|means|entry point|sign|effect|thing|integral)\b/i;
+/** What makes the thing out among its kind. */
+const DIFFERENCE = /\s(?:that|which|who|whose|whom|where|when|in which|at which|for|of|with|without|between|by|on|from|used|made|called|given|kept|written|containing|[\p{L}]{3,}(?:ing|ed))\s/u;
+
 /**
  * A definition "A term is a …": article or plural form, a noun phrase of at most five words, and a meaning that
  * names a kind. Not for sentences with words of obligation.
@@ -28,5 +33,10 @@ export function definitionOf(sentence: string, tags: readonly TaggedWord[]): Def
   const at = sentence.length - meaning.length;
   const to = at + meaning.replace(/[.!]["'”’)]*$/, '').length;
   const words = meaning.split(/\s+/).length;
-  return words >= 4 && words <= 40 ? { term: { from, to: from + term.length }, meaning: { from: at, to }, plural: /^are$/i.test(verb) } : undefined;
+  return words >= 4 && words <= 40 ? { term: { from, to: from + term.length }, meaning: { from: at, to }, plural: /^are$/i.test(verb), proper: isProper(term, meaning, /^are$/i.test(verb)) } : undefined;
+}
+
+/** Of a kind, and told from others of it; of a word, not of a thing at hand ("among the features"). */
+function isProper(term: string, meaning: string, plural: boolean): boolean {
+  return !plural && !ESTIMATES.test(meaning) && DIFFERENCE.test(meaning) && !/^(?:among|some|each|every|all|both|another|other|good|my|our)\b|\.\./i.test(term);
 }

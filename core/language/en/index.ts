@@ -10,7 +10,7 @@ import { wordList, type Lexicon, type WordList } from './lexicon';
 import { englishObjectives } from './objectives';
 import { englishQuestions } from './questions';
 import { quantitiesOf } from './quantities';
-import { bracketedReferences } from './references';
+import { bracketedReferences, sendsToSection } from './references';
 import { ruleOf } from './rules';
 import { signpost } from './signposts';
 
@@ -56,6 +56,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
       };
     },
     references: bracketedReferences,
+    sendsTo: sendsToSection,
     namesKnown: namesKnownThing,
     signpost,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),

@@ -8,6 +8,8 @@ function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
   return { verb: 'carry-out', level: 'apply', object: match[1], text: `${upper(match[1])}, step by step` };
 }
 
+const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
+
 /** Titles that name no matter: of every document, or about the document itself. */
 const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
 
@@ -24,11 +26,13 @@ function fromRule(action: string, condition: string | undefined): ObjectiveWords
 
 /** What a learner does with the matter under a title, worded by the kind of title. */
 function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
-  const bare = title.replace(/[?.!]+$/, '');
+  const bare = inSentenceCase(title.replace(/[?.!]+$/, ''), words);
   const question = /^(?:how|what|why|who|where|which|when)\b/i.test(bare) && /\?$/.test(title);
   // "Set a root password" is an objective as it stands.
+  const done = kind === 'definitions' ? undefined : asOrder(bare, words);
+  if (done && !/[?:]/.test(title)) return { verb: 'carry-out', level: 'apply', object: lower(done), text: done };
   const [first, next = ''] = bare.toLowerCase().split(' ');
-  if (words.isVerb(first) && !words.isAdjective(first) && (words.isMostlyVerb(first) || !words.isNoun(first) || /^(?:the|a|an|your|all|any|every|each|no)$/.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
+  if (words.isVerb(first) && next !== 'of' && !/^\p{Lu}{2}/u.test(bare) && (!words.isAdjective(first) || DETERMINER.test(next)) && (words.isMostlyVerb(first) || !words.isNoun(first) || DETERMINER.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: bare };
   }
   if (SAYS_NOTHING.test(bare)) return undefined;
@@ -58,15 +62,43 @@ function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'de
 function fromCondition(condition: string): ObjectiveWords | undefined {
   const bare = condition.replace(/^(if|when|whenever|once|in case|where|as soon as)\s+/i, '').replace(/[,\s]+$/, '');
   const words = bare.split(/\s+/).length;
+  if (/^(?:before|after|until|while|during|unless|provided)\b/i.test(bare)) return undefined;
   if (words < 3 || words > 16 || /\b(?:this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
   return { verb: 'decide', level: 'decide', object: 'what to do', condition: `when ${lower(bare)}`, text: `Decide what to do when ${lower(bare)}` };
 }
 
 /** A defined term. */
-function fromTerm(term: string, plural: boolean): ObjectiveWords {
-  const article = plural || /^\p{Lu}/u.test(term) || /s$/.test(term) ? '' : /^[aeiou]/i.test(term) ? 'an ' : 'a ';
+function fromTerm(term: string, plural: boolean): ObjectiveWords | undefined {
+  if (/^[\d("]/.test(term)) return undefined;
+  const article = plural || /^\p{Lu}/u.test(term) || /s$/.test(term) ? '' : /^(?:[aeio]|u(?!n[ai]|s[aeiu]|t[ei]|ri))/i.test(term) ? 'an ' : 'a ';
   const text = article ? `Explain what ${article}${term} is` : `Explain what “${term}” means`;
   return { verb: 'explain', level: 'recall', object: term, text };
+}
+
+/** "Handling Problems after an Upgrade" -> "Handling problems after an upgrade"; names, and words the list does not know, stay. */
+function inSentenceCase(title: string, words: WordList): string {
+  const [first, ...rest] = title.split(' ');
+  const long = rest.filter((word) => /^\p{L}{4,}/u.test(word));
+  if (long.length === 0 || long.filter((word) => /^\p{Lu}/u.test(word)).length < long.length * 0.6) return title;
+  const common = (word: string) => /^\p{Lu}\p{Ll}+$/u.test(word) && (words.commonness(word.toLowerCase()) ?? 0) >= 2.5;
+  return [first, ...rest.map((word) => (common(word) ? word.toLowerCase() : word))].join(' ');
+}
+
+/** "Installing the server and making changes" -> "Install the server and make changes"; undefined where the word may be a noun ("Parking permits"). */
+function asOrder(title: string, words: WordList): string | undefined {
+  const [first, ...rest] = title.split(' ');
+  const verb = /ing$/i.test(first) ? verbOf(first.toLowerCase(), words) : undefined;
+  if (!verb || rest.length === 0 || rest[0] === 'of' || rest[0] === 'and') return undefined;
+  if (words.isNoun(first.toLowerCase()) && !/^(?:the|an?|your|our|all|any|each|every|for|up|out|off|with|to)$/i.test(rest[0])) return undefined;
+  const said = rest.map((word, at) => (/^(?:and|or)$/.test(rest[at - 1] ?? '') && /ing$/.test(word) ? verbOf(word.toLowerCase(), words) ?? word : word));
+  return upper([verb, ...said].join(' '));
+}
+
+/** The verb of a word in -ing: the most common of the forms it may come from. */
+function verbOf(gerund: string, words: WordList): string | undefined {
+  const stem = gerund.slice(0, -3);
+  const doubled = /([bdgklmnprt])\1$/.test(stem) ? [stem.slice(0, -1)] : [];
+  return [...doubled, stem, `${stem}e`].filter((form) => words.isVerb(form)).sort((a, b) => (words.commonness(b) ?? 0) - (words.commonness(a) ?? 0) || (a < b ? -1 : 1))[0];
 }
 
 function isNounPhrase(title: string): boolean {

@@ -12,7 +12,7 @@ export function englishQuestions(words: WordList): QuestionWording {
     const reader = subject === undefined || /^you$/i.test(subject);
     // An order without a word of obligation is asked for without one.
     const asked = order
-      ? negative ? 'what do you not do' : 'what do you do'
+      ? negative ? FORBIDDEN.must : 'what do you do'
       : reader
       ? (negative ? FORBIDDEN : READER)[strength]
       : `what ${strength} ${inSentence(subject, words)} ${negative ? 'not ' : ''}do`;

@@ -6,3 +6,16 @@ const BRACKETED = /\s*[([](?:see|cf\.?|refer to|as (?:described|shown|listed|exp
 export function bracketedReferences(sentence: string): Range[] {
   return [...sentence.matchAll(BRACKETED)].map((match) => ({ from: match.index, to: match.index + match[0].length }));
 }
+
+const SENDS = /\b(?:see|refer to|consult|read|(?:described|explained|covered|discussed|documented|listed|detailed|outlined|mentioned|shown|given|found|information|details|more) (?:in|about|at|under|on))\s+(?:also\s+)?(?:the\s+(?:section|chapter|part)\s+(?:on\s+|about\s+)?)?["“‘'«]?/gi;
+
+/** Whether a sentence names one of the source's own sections as the place to go on reading, outside of brackets. */
+export function sendsToSection(sentence: string, titles: readonly string[]): boolean {
+  for (const match of sentence.matchAll(SENDS)) {
+    const before = sentence.slice(0, match.index);
+    if ((before.match(/\(/g)?.length ?? 0) > (before.match(/\)/g)?.length ?? 0)) continue;
+    const rest = sentence.slice(match.index + match[0].length);
+    if (titles.some((title) => rest.startsWith(title) && !/^[\p{L}\p{N}]/u.test(rest.slice(title.length)))) return true;
+  }
+  return false;
+}

@@ -38,7 +38,7 @@ export function ruleOf(sentence: string, tags: readonly TaggedWord[], words: Wor
   const clause = sentence.slice(start);
   const order = orderOf(clause);
   if (order !== undefined && isImperative(clause, shifted(tags, start), words)) {
-    const negative = /^(?:never|do not|don't)\b/i.test(clause);
+    const negative = /^(?:(?:please|also|simply|just|first|instead)\s+)*(?:never|do not|don't)\b/i.test(clause);
     const from = start + order;
     return { strength: 'must', negative, person: true, ...actionAndCondition(sentence, from, tags, condition) };
   }
