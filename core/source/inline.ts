@@ -13,12 +13,14 @@ const INVISIBLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u00ad\u2
 
 /** Text without invisible characters, in composed form. Joiners that scripts need (ZWJ, ZWNJ) stay. */
 export function visible(text: string): string {
-  return text.normalize('NFC').replace(INVISIBLE, '');
+  const composed = text.normalize('NFC');
+  return composed.search(INVISIBLE) < 0 ? composed : composed.replace(INVISIBLE, '');
 }
 
 /** Running text with every stretch of white space folded to one space. */
 export function folded(text: string): string {
-  return visible(text).replace(/\s+/g, ' ').trim();
+  const seen = visible(text);
+  return (/[^\S ]| {2}/.test(seen) ? seen.replace(/\s+/g, ' ') : seen).trim();
 }
 
 /** Joins runs into one text with white space folded and marks on exact offsets; neighbours of one kind are joined. */

@@ -24,6 +24,8 @@ export function withoutContents(chunks: readonly Chunk[]): Chunk[] {
 /** The entries of a chunk: lines, a wrapped one joined to the numbered one before, page numbers cut, numbers in one form. */
 function entriesOf(chunk: Chunk): string[] {
   const entries: string[] = [];
+  // No entry of a contents page is that long.
+  if (chunk.lines.some((line) => line.length > LONGEST_ENTRY)) return entries;
   const numbered = chunk.lines.some((line) => NUMBERED.test(line));
   for (const line of chunk.lines) {
     const text = folded(line.replace(/[.\s·…]{3,}\d+\s*$/, ''));
@@ -36,4 +38,5 @@ function entriesOf(chunk: Chunk): string[] {
   });
 }
 
+const LONGEST_ENTRY = 400;
 const NUMBERED = /^\s*((chapter|chapitre|kapitel|capítulo|appendix)\s+)?(\d+|[A-Z])(\.\d+)*\.?\s/i;

@@ -2,6 +2,11 @@ import { headingNumber } from '../../source/headings';
 import { folded } from '../../source/inline';
 import { RULE, unwrapped, type Chunk } from './lines';
 
+/** Longer than any heading: not looked at, since one line may be megabytes. */
+function isLong({ lines }: Chunk): boolean {
+  return lines.slice(0, 3).some((line) => line.length > 400);
+}
+
 /**
  * The lines a document opens with before its first numbered heading: who issued it, its title, a subtitle. In a
  * document without numbers only the first, since a title and a heading look alike there.
@@ -9,12 +14,13 @@ import { RULE, unwrapped, type Chunk } from './lines';
 export function openingLines(chunks: readonly Chunk[]): string[] {
   const lines: string[] = [];
   for (const chunk of chunks.slice(0, 3)) {
+    if (isLong(chunk)) break;
     const [line, under] = chunk.lines.map((each) => folded(each));
     const alone = chunk.lines.length === 1 || (chunk.lines.length === 2 && RULE.test(under));
     if (!alone || line.length > 90 || headingNumber(line) || /[.;,:]$/.test(line) || !/\p{L}/u.test(line)) break;
     lines.push(line);
   }
-  const numbered = chunks.some((chunk) => chunk.lines.length === 1 && headingNumber(folded(chunk.lines[0])));
+  const numbered = chunks.some((chunk) => chunk.lines.length === 1 && !isLong(chunk) && headingNumber(folded(chunk.lines[0])));
   return numbered ? lines : lines.slice(0, 1);
 }
 
@@ -24,7 +30,9 @@ export function openingLines(chunks: readonly Chunk[]): string[] {
  */
 export function clauseDepth(chunks: readonly Chunk[]): number {
   const counts = new Map<number, { all: number; sentences: number }>();
-  for (const { lines } of chunks) {
+  for (const chunk of chunks) {
+    const { lines } = chunk;
+    if (lines[0].length > 2000) continue;
     const number = headingNumber(lines[0].trim());
     if (!number || number.depth < 2) continue;
     const text = lines.join(' ').trim();
@@ -37,6 +45,7 @@ export function clauseDepth(chunks: readonly Chunk[]): number {
 
 export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: string) => boolean, clauses: number): { level: number; text: string; rest: string[] } | undefined {
   const { lines } = chunk;
+  if (isLong(chunk)) return undefined;
   const first = lines[0].trim();
   if (lines.length >= 2 && RULE.test(lines[1]) && !RULE.test(lines[0]) && first.length <= 100) {
     return { level: RULE.exec(lines[1])![1] === '=' ? 1 : 2, text: folded(first.replace(/^#+\s*/, '')), rest: lines.slice(2) };

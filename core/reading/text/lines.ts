@@ -21,10 +21,16 @@ export function unwrapped(lines: readonly string[], known: (word: string) => boo
   }, '');
 }
 
-/** Tells whether a word stands in a text, unbroken. */
+/** Tells whether a word stands in a text, unbroken. The words are gathered when first asked: most texts have no broken ones. */
 export function wordsOf(text: string): (word: string) => boolean {
-  const words = new Set(text.toLowerCase().match(/\p{L}+(?:-\p{L}+)*/gu));
-  return (word) => words.has(word);
+  let words: Set<string> | undefined;
+  return (word) => {
+    if (!words) {
+      words = new Set();
+      for (const [found] of text.toLowerCase().matchAll(/\p{L}+(?:-\p{L}+)*/gu)) words.add(found);
+    }
+    return words.has(word);
+  };
 }
 
 /** Program text rather than prose: symbols, assignments, prompts, or lines of very uneven length. */
