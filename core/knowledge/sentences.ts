@@ -30,6 +30,9 @@ export function sentencesOf(source: Source, pack: LanguagePack): Map<string, Sen
   return found;
 }
 
+/** Longer than this in characters, it is no sentence of a person: neither understood nor compared. */
+const LONGEST_SENTENCE = 1500;
+
 /** Titles of sections as they may be named in a sentence ("see Handling bugs"): of two words or more, or one long one. */
 function namedSections(source: Source): string[] {
   const titles = allSections(source.root).slice(1).map((section) => section.title.replace(/[.?!:]+$/, '')).filter((title) => title.length >= 6 && (title.includes(' ') || title.length >= 9));
@@ -38,11 +41,12 @@ function namedSections(source: Source): string[] {
 
 function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }, index: number, pack: LanguagePack, titles: readonly string[]): Sentence {
   const text = passage.text.slice(from, to);
+  const readable = text.length < LONGEST_SENTENCE;
   // A row is cells, not a sentence, and nothing but its figures is looked for in it.
-  const tags = pack.tags && passage.kind !== 'row' && text.length < 1500 ? pack.tags(text) : [];
-  const facts = pack.facts && text.length < 1500 ? pack.facts(text, tags) : undefined;
+  const tags = pack.tags && passage.kind !== 'row' && readable ? pack.tags(text) : [];
+  const facts = pack.facts && readable ? pack.facts(text, tags) : undefined;
   if (facts && !facts.leaning && pack.sendsTo?.(text, titles)) facts.leaning = 'points-elsewhere';
-  return { passage, from, to, index, text, words: roughWords(text), stems: pack.stems(text), tags, ...(facts && { facts }), technical: isTechnical(text) };
+  return { passage, from, to, index, text, words: roughWords(text), stems: readable ? pack.stems(text) : [], tags, ...(facts && { facts }), technical: isTechnical(text) };
 }
 
 /** More symbols than prose has. */

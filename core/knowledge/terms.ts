@@ -54,6 +54,7 @@ function rarity(label: string, pack: LanguagePack): number {
 }
 
 function phrases(sentence: Sentence, pack: LanguagePack): string[] {
+  if (sentence.stems.length === 0) return [];
   if (sentence.tags.length === 0) return pack.stemmedWords(sentence.text).filter((word) => word.to - word.from >= 4).map((word) => sentence.text.slice(word.from, word.to).toLowerCase());
   const found: string[] = [];
   let run: TaggedWord[] = [];
