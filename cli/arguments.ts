@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { checkBriefInput, type BriefInput } from '../core/brief/input';
-import { say } from './messages';
+import { say } from '../server/words/problems';
 
 /** Wrong use: said to the person, exit 2. */
 export class UseError extends Error {}

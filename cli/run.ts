@@ -10,7 +10,7 @@ import type { Knowledge } from '../core/knowledge';
 import { draftOutline } from '../core/outline';
 import { packFor } from '../server/language/packs';
 import { HELP, readArguments, UseError, type Arguments } from './arguments';
-import { say, sayNotice } from './messages';
+import { say, sayNotice } from '../server/words/problems';
 import { writeFiles } from './output';
 import { readSources, type ReadSources } from './sources';
 import { Timer } from './timer';

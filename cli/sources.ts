@@ -1,7 +1,7 @@
 import { understand, type Knowledge } from '../core/knowledge';
 import { packFor } from '../server/language/packs';
 import { readInChild, sourceIds } from '../server/reading';
-import { say, sayNotice } from './messages';
+import { say, sayNotice } from '../server/words/problems';
 import type { Timer } from './timer';
 
 /** What reading the given sources came to. */

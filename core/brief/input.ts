@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { plainToInstance } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, validateSync } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { checkInput } from '../course/input';
 import type { Brief } from '../course/course';
 import type { Problem } from '../course/problem';
 
@@ -23,9 +23,9 @@ export const QUESTIONS_PER_LESSON = 3;
 
 /** Checks what was sent; unknown fields are refused. The first problem names the field. */
 export function checkBriefInput(value: unknown): { ok: true; input: BriefInput } | { ok: false; problem: Problem } {
-  const input = plainToInstance(BriefInput, value);
-  const [error] = validateSync(input, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
-  if (error) return { ok: false, problem: { code: 'bad-brief', parameters: { rule: Object.keys(error.constraints ?? {})[0] ?? '' }, place: error.property } };
+  const checked = checkInput(BriefInput, value);
+  if (!checked.ok) return { ok: false, problem: { ...checked.problem, code: 'bad-brief' } };
+  const input = checked.value;
   if (input.minutes !== undefined && (input.modules !== undefined || input.lessons !== undefined)) return { ok: false, problem: { code: 'two-sizes', place: 'minutes' } };
   return { ok: true, input };
 }

@@ -1,10 +1,10 @@
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { basename, dirname, join, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { basename, join, resolve } from 'node:path';
 import { deserialize } from 'node:v8';
 import { idFrom } from '../../core/course/id';
 import type { ReadResult } from '../../core/reading';
+import { programFolder } from '../assets';
 import type { ReadingJob } from './job';
 
 /** Address space of a reading process, in kilobytes: about 1 GB of memory besides what the platform maps at start. */
@@ -14,10 +14,10 @@ const HEAP = 800;
 
 /**
  * Reads a file or folder in a process of its own with limited memory; a file that breaks the reader breaks nothing
- * else. `signal` stops it.
+ * else. `signal` stops it; `name` is what the file is called where it came from.
  */
-export async function readInChild(path: string, id: string, signal?: AbortSignal): Promise<ReadResult> {
-  const job: ReadingJob = { id, path: resolve(path), name: basename(resolve(path)) };
+export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path))): Promise<ReadResult> {
+  const job: ReadingJob = { id, path: resolve(path), name };
   const child = startChild(job, signal);
   const chunks: Buffer[] = [];
   child.stdout.on('data', (chunk: Buffer) => chunks.push(chunk));
@@ -49,8 +49,5 @@ function startChild(job: ReadingJob, signal?: AbortSignal) {
 }
 
 function childScript(): string {
-  const here = dirname(fileURLToPath(import.meta.url));
-  const built = [join(here, 'reader.mjs'), join(here, '../../dist/reader.mjs')].find((path) => existsSync(path));
-  if (!built) throw new Error('The reading process is not built: run "npm run build".');
-  return built;
+  return join(programFolder(), 'reader.mjs');
 }

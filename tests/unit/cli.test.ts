@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { describe, expect, it, vi } from 'vitest';
 import { readArguments, UseError } from '../../cli/arguments';
-import { say, worded } from '../../cli/messages';
+import { say, worded } from '../../server/words/problems';
 import { run } from '../../cli/run';
 import { readArchive } from '../../core/exchange/archive';
 import { aDocx, wordParagraph } from './reading/zips';

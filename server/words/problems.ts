@@ -1,4 +1,4 @@
-import type { Problem } from '../core/course/problem';
+import type { Problem } from '../../core/course/problem';
 
 type Wording = (parameters: Record<string, string | number>) => string;
 
@@ -26,6 +26,26 @@ const PROBLEMS: Record<string, Wording> = {
   'no-cues': () => 'no timed words were found in it.',
   'no-pages': () => 'no HTML pages were found in the folder.',
   'reader-stopped': () => 'reading it took too much memory or broke the reader; nothing else was harmed. Save it again in a simpler form, or split it.',
+  'newer-data': ({ version, known }) => `the data folder was written by a newer version of Uplift Path (${version}; this one knows ${known}). Start the newer version; nothing was changed.`,
+  'no-such-course': () => 'there is no such course, or you have no part in it.',
+  'no-such-source': () => 'this course does not use that source.',
+  'no-right': () => 'you may not do this here. Ask an author of the course.',
+  'not-signed-in': () => 'sign in first.',
+  'wrong-sign-in': () => 'name or password is wrong.',
+  'too-many-tries': () => 'too many tries. Wait ten minutes.',
+  'name-taken': () => 'somebody signs in with this name already.',
+  'not-a-demo': () => 'signing in without a password is possible in the demo only.',
+  'has-owner': () => 'there is an owner already.',
+  'bad-input': ({ rule }) => `what was sent cannot be used (${rule || 'its form'}).`,
+  'nothing-to-undo': () => 'there is nothing to undo.',
+  'nothing-to-redo': () => 'there is nothing to redo.',
+  'undo-changed-meanwhile': ({ what }) => `"${what}" cannot be undone: the same place was changed since. Nothing was changed.`,
+  'changed-meanwhile': () => 'somebody changed the same place meanwhile.',
+  'gone': () => 'it is not there any more. Look in the bin.',
+  'place-gone': () => 'the place it should go to is not there any more.',
+  'id-taken': () => 'it is in the course already.',
+  'nothing-to-draft': () => 'the sources hold nothing that fits here and can be taught from. Add a source, or write it yourself.',
+  'no-sources': () => 'there is no source yet. Add one first.',
   'too-little': ({ words, least }) => `the sources hold ${words} words that can be taught from; at least ${least} are needed for a course. Add sources.`,
   'bad-brief': ({ rule }) => `this value is not possible (${rule}).`,
   'two-sizes': () => 'give either minutes or counts of modules and lessons, not both.',

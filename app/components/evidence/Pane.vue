@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { EvidenceMark } from '~~/core/course/rich-text';
+import type { Block } from '~~/core/course/blocks';
+import { sentenceHash, type PassageRange } from '~~/core/course/rich-text';
+import type { Lesson } from '~~/core/course/course';
+import { useActions } from '~/actions/registry';
+import { freshId } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { claimWords, placeWords, type PassageView } from './place';
+
+/** The passage behind whatever is in focus, in its context, and what else the sources say on the topic. */
+const props = defineProps<{ lesson: Lesson; evidence: EvidenceMark['attrs'] | null; changed: boolean }>();
+const emit = defineEmits<{ pull: [Block[]] }>();
+const desk = useCourse();
+const tab = ref<'evidence' | 'more'>('evidence');
+const views = ref<PassageView[]>([]);
+const more = ref<PassageView[] | null>(null);
+const at = ref(0);
+const seen = new Map<string, PassageView[]>();
+let asked = 0;
+
+watch(() => props.evidence?.passages.map((range) => range.id).join(), async (ids) => {
+  const mine = ++asked;
+  if (!ids) return void (views.value = []);
+  const found = seen.get(ids) ?? (await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/passages`, { query: { ids } }).catch(() => []));
+  seen.set(ids, found);
+  if (mine === asked) views.value = found;
+}, { immediate: true });
+const ranges = computed(() => new Map(props.evidence?.passages.map((range) => [range.id, range])));
+/** A passage cut at the words that are used. */
+function parts(text: string, range: PassageRange | undefined): [string, string, string] {
+  return range ? [text.slice(0, range.from), text.slice(range.from, range.to), text.slice(range.to)] : [text, '', ''];
+}
+const edits = computed(() => views.value.flatMap((view) => (ranges.value.get(view.passage.id)?.edits ?? []).map((edit) => ({ was: view.passage.text.slice(edit.from, edit.to).trim(), now: edit.with.trim() }))));
+
+async function loadMore() {
+  more.value = await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/lessons/${props.lesson.id}/unused`).catch(() => []);
+  at.value = 0;
+}
+watch([tab, () => props.lesson.id], () => {
+  if (tab.value === 'more') void loadMore();
+});
+watch(() => props.lesson.id, () => void (more.value = null));
+
+/** A passage as a block of the page, on its evidence. */
+function asBlock({ passage }: PassageView): Block {
+  const range = { id: passage.id, from: 0, to: passage.text.length };
+  if (passage.kind === 'code') return { id: freshId('b'), kind: 'code', body: { code: passage.text }, evidence: [range] };
+  return { id: freshId('b'), kind: 'text', body: { text: [{ type: 'text', text: passage.text, marks: [{ type: 'evidence', attrs: { id: freshId('e'), passages: [range], was: sentenceHash(passage.text) } }] }] } };
+}
+function pull(view: PassageView | undefined) {
+  if (!view) return;
+  emit('pull', [asBlock(view)]);
+  more.value = (more.value ?? []).filter((each) => each !== view);
+  at.value = Math.min(at.value, more.value.length - 1);
+}
+useActions([
+  { id: 'e-evidence', label: 'Show the evidence', key: 'Alt+E', area: 'Evidence', run: () => void (tab.value = 'evidence') },
+  { id: 'e-more', label: 'Show more on this topic', key: 'Alt+M', area: 'Evidence', run: () => void (tab.value = 'more') },
+  { id: 'e-next', label: 'Next passage', key: 'Alt+.', area: 'Evidence', when: () => tab.value === 'more', run: () => void (at.value = Math.min((more.value?.length ?? 1) - 1, at.value + 1)) },
+  { id: 'e-before', label: 'Passage before', key: 'Alt+,', area: 'Evidence', when: () => tab.value === 'more', run: () => void (at.value = Math.max(0, at.value - 1)) },
+  { id: 'e-pull', label: 'Pull the passage in', key: 'Alt+Enter', area: 'Evidence', when: () => desk.mayEdit && tab.value === 'more' && (more.value?.length ?? 0) > 0, run: () => pull(more.value?.[at.value]) },
+]);
+</script>
+
+<template>
+  <aside class="pane" aria-label="Evidence">
+    <div class="tabs" role="tablist"><button type="button" role="tab" :aria-selected="tab === 'evidence'" @click="tab = 'evidence'">Evidence</button><button type="button" role="tab" :aria-selected="tab === 'more'" @click="tab = 'more'">More on this{{ more ? ` ${more.length}` : '' }}</button></div>
+    <div v-if="tab === 'evidence'" class="body">
+      <template v-if="views.length">
+        <article v-for="view in views" :key="view.passage.id">
+          <p class="where"><NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${view.source.id}#${view.passage.id}`">{{ view.source.title }}</NuxtLink></p>
+          <p class="mono">{{ placeWords(view.passage) }}</p>
+          <div :lang="view.source.language">
+            <p v-for="near in view.before" :key="near.id" class="near">{{ near.text }}</p>
+            <p class="passage"><template v-for="(part, index) in parts(view.passage.text, ranges.get(view.passage.id))" :key="index"><mark v-if="index === 1">{{ part }}</mark><template v-else>{{ part }}</template></template></p>
+            <p v-for="near in view.after" :key="near.id" class="near">{{ near.text }}</p>
+          </div>
+          <p class="small claims">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join('; ') }}</p>
+        </article>
+        <p v-for="edit in edits" :key="edit.was" class="small">Left out on the way: “{{ edit.was }}”{{ edit.now ? `, now “${edit.now}”` : '' }}</p>
+        <p v-if="changed" class="small decide">Changed since it was drafted: compare with the marked words.</p>
+      </template>
+      <p v-else-if="evidence" class="small quiet">The passage is not among the sources of this course any more.</p>
+      <p v-else class="small quiet">Put the cursor into a sentence to see the passage it stands on. Words without a blue line at their side are your own.</p>
+    </div>
+    <div v-else class="body">
+      <p v-if="more === null" class="small quiet">Looking</p>
+      <p v-else-if="more.length === 0" class="small quiet">The sources have nothing more on this that no lesson uses.</p>
+      <p v-else class="small quiet">Not used in any lesson, what fits best first. <kbd>Alt ↵</kbd> pulls the marked one in behind the cursor.</p>
+      <article v-for="(view, index) in more ?? []" :key="view.passage.id" class="choice" :class="{ current: index === at }" @click="at = index">
+        <p class="where"><strong>{{ view.source.title }}</strong></p>
+        <p class="mono">{{ placeWords(view.passage) }}</p>
+        <p :lang="view.source.language">{{ view.passage.text }}</p>
+        <button v-if="desk.mayEdit" type="button" class="link small" @click.stop="pull(view)">pull in</button>
+      </article>
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.pane { width: 316px; flex: none; display: flex; flex-direction: column; background: var(--paper); border-left: 1px solid var(--hair); min-height: 0; }
+.tabs { display: flex; gap: 18px; padding: 0 16px; border-bottom: 1px solid var(--hair); flex: none; height: 48px; align-items: stretch; }
+.tabs button { color: var(--ink-2); font-size: 14px; border-bottom: 2px solid transparent; cursor: pointer; }
+.tabs button[aria-selected=true] { color: var(--ink); font-weight: 700; border-bottom-color: var(--moss); }
+.body { overflow-y: auto; padding: 12px 16px 24px; font-size: 14px; }
+.title { font-weight: 700; }
+.title:hover { text-decoration: underline; }
+.near { color: var(--ink-2); margin: 8px 0; display: -webkit-box; -webkit-line-clamp: 5; -webkit-box-orient: vertical; overflow: hidden; }
+.passage { background: var(--sky-soft); margin: 8px -8px; padding: 6px 8px; border-radius: 2px; overflow-wrap: anywhere; }
+.passage mark { background: none; color: inherit; font-weight: 600; }
+.claims { border-top: 1px solid var(--hair); padding-top: 6px; color: var(--ink-2); }
+article + article { margin-top: 16px; }
+.choice { padding: 10px 8px; margin: 0 -8px; border-bottom: 1px solid var(--hair); cursor: default; }
+.choice.current { background: var(--shade); }
+.choice + .choice { margin-top: 0; }
+@media (max-width: 1000px) { .pane { width: 100%; border-left: 0; border-top: 1px solid var(--hair); } }
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { Lesson } from '~~/core/course/course';
+import { useCourse } from '~/stores/course';
+import { claimWords, placeWords, type PassageView } from './place';
+
+/** What the sources say on a lesson's topic and no lesson uses yet, to be given to the lesson. */
+const props = defineProps<{ lesson: Lesson }>();
+const desk = useCourse();
+const found = ref<PassageView[] | null>(null);
+const at = computed(() => `/api/courses/${desk.course!.id}/lessons/${props.lesson.id}/unused`);
+let asked = 0;
+
+async function load() {
+  const mine = ++asked;
+  const answer = await $fetch<PassageView[]>(at.value).catch(() => []);
+  if (mine === asked) found.value = answer;
+}
+watch(() => props.lesson.id, () => {
+  found.value = null;
+  void load();
+}, { immediate: true });
+const planned = computed(() => new Set(props.lesson.plannedPassages));
+const rest = computed(() => (found.value ?? []).filter((each) => !planned.value.has(each.passage.id)));
+const own = computed(() => (found.value ?? []).filter((each) => planned.value.has(each.passage.id)));
+
+function give(view: PassageView) {
+  desk.change(`passage for “${props.lesson.title}”`, [{ type: 'set', id: props.lesson.id, field: 'plannedPassages', value: [...props.lesson.plannedPassages, view.passage.id], was: props.lesson.plannedPassages }]);
+}
+</script>
+
+<template>
+  <aside class="unused" aria-label="Not used yet">
+    <h2>On this topic, not used yet</h2>
+    <p class="small quiet">For “{{ lesson.title }}”. What you give it is drafted with it.</p>
+    <p v-if="found === null" class="small quiet">Looking</p>
+    <p v-else-if="rest.length === 0" class="small quiet">The sources have nothing more that fits.</p>
+    <article v-for="view in rest" :key="view.passage.id">
+      <p class="where"><strong>{{ view.source.title }}</strong><span class="mono">{{ placeWords(view.passage) }}</span></p>
+      <p>{{ view.passage.text }}</p>
+      <p class="small quiet">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join(', ') }} <button type="button" class="link" @click="give(view)">give to this lesson</button></p>
+    </article>
+    <p v-if="own.length" class="small quiet mt">{{ own.length }} given or planned already, not in the text yet.</p>
+  </aside>
+</template>
+
+<style scoped>
+.unused { overflow-y: auto; padding: 12px 16px; background: var(--paper); border-left: 1px solid var(--hair); font-size: 14px; }
+h2 { font-size: 15px; }
+article { padding: 10px 0; border-bottom: 1px solid var(--hair); }
+article p { margin-bottom: 3px; }
+.where { display: flex; justify-content: space-between; gap: 8px; align-items: baseline; }
+.where strong { font-size: 13.5px; }
+.mt { margin-top: 10px; }
+</style>

@@ -1,0 +1,28 @@
+import type { Passage } from '~~/core/source/source';
+
+/** Where a passage stands, in words: clause, page, slide, time, headings. */
+export function placeWords({ locator }: Pick<Passage, 'locator'>): string {
+  const { clause, page, slide, seconds, path } = locator;
+  const parts = [
+    clause ?? '', page !== undefined ? `p. ${page}` : '', slide !== undefined ? `slide ${slide}` : '',
+    seconds !== undefined ? `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}` : '',
+  ].filter(Boolean);
+  return [...parts, ...path.slice(-2)].join(' / ');
+}
+
+/** A passage with what stands around it, as the server gives it. */
+export interface PassageView {
+  passage: Passage;
+  source: { id: string; title: string; kind: string; language: string };
+  before: Passage[];
+  after: Passage[];
+  claims: { id: string; kind: string; rule?: { strength: string; negative: boolean }; term?: string }[];
+  score?: number;
+}
+
+/** What a claim is, in words: "Rule, must not". */
+export function claimWords(claim: PassageView['claims'][number]): string {
+  const kinds: Record<string, string> = { rule: 'Rule', definition: 'Term', step: 'Step', figure: 'Figure', warning: 'Warning', reason: 'Reason', example: 'Example', tip: 'Tip', comparison: 'Comparison' };
+  if (claim.rule && claim.kind === 'rule') return `Rule, ${claim.rule.strength}${claim.rule.negative ? ' not' : ''}`;
+  return claim.term && claim.kind === 'definition' ? `Term: ${claim.term}` : kinds[claim.kind] ?? claim.kind;
+}

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { mergeAttributes, Node, type JSONContent } from '@tiptap/core';
+import type { Node as PmNode } from '@tiptap/pm/model';
+import { EditorContent, useEditor, VueNodeViewRenderer } from '@tiptap/vue-3';
+import type { Block } from '~~/core/course/blocks';
+import { turnBlock, type TurnableKind } from '~~/core/course/blocks/turn';
+import type { Lesson } from '~~/core/course/course';
+import { pageOperations } from '~~/core/course/lesson-changes';
+import type { EvidenceMark } from '~~/core/course/rich-text';
+import { fromNode, toNode } from '~/editor/convert';
+import { lessonExtensions } from '~/editor/schema';
+import { freshId } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import CheckPlace from './CheckPlace.vue';
+
+/** One editor for a lesson's whole page. Its top nodes are the blocks; what changed is given to the course as operations. */
+const props = defineProps<{ lesson: Lesson }>();
+const emit = defineEmits<{ at: [EvidenceMark['attrs'] | null, string | null] }>();
+const desk = useCourse();
+const REST = 600;
+const BURST = 3000;
+
+const checkPlace = Node.create({
+  name: 'checkPlace', group: 'block', atom: true, draggable: true,
+  addAttributes: () => ({ checkId: { default: null } }),
+  parseHTML: () => [],
+  renderHTML: ({ HTMLAttributes }) => ['div', mergeAttributes(HTMLAttributes, { 'data-check-place': '' })],
+  addNodeView: () => VueNodeViewRenderer(CheckPlace),
+});
+
+/** Blocks as the course holds them, in order; and the node that shows each. */
+let known: readonly Block[] = props.lesson.blocks;
+let nodes = new WeakMap<PmNode, Block>();
+let timer: ReturnType<typeof setTimeout> | undefined;
+let burst = { group: '', at: 0 };
+
+const page = (blocks: readonly Block[]): JSONContent => ({ type: 'doc', content: blocks.length > 0 ? blocks.map(toNode) : [{ type: 'paragraph', attrs: { id: freshId('b') } }] });
+
+const editor = useEditor({
+  extensions: lessonExtensions(checkPlace),
+  content: page(known),
+  editable: desk.mayEdit,
+  editorProps: { attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Page of the lesson', class: 'page' } },
+  onCreate: ({ editor: made }) => remember(made.state.doc),
+  onUpdate: () => {
+    clearTimeout(timer);
+    timer = setTimeout(flush, REST);
+  },
+  onBlur: () => flush(),
+  onSelectionUpdate: ({ editor: now }) => tellPlace(now.state.selection.$from),
+});
+
+/** Notes which node shows which block, so that what was not touched is never converted back. */
+function remember(doc: PmNode) {
+  nodes = new WeakMap();
+  const byId = new Map(known.map((block) => [block.id, block]));
+  doc.forEach((node) => {
+    const block = byId.get(node.attrs.id as string);
+    if (block) nodes.set(node, block);
+  });
+}
+
+function blocksNow(): Block[] {
+  const blocks: Block[] = [];
+  editor.value!.state.doc.forEach((node) => {
+    const block = nodes.get(node) ?? fromNode(node.toJSON() as JSONContent);
+    if (!block) return;
+    nodes.set(node, block);
+    blocks.push(block);
+  });
+  // The empty line at the end is there to write on, and no part of the page until something stands on it.
+  const last = blocks.at(-1);
+  return last?.kind === 'text' && last.body.text.length === 0 && !known.some((block) => block.id === last.id) ? blocks.slice(0, -1) : blocks;
+}
+
+/** Gives what changed to the course. Successive bursts within three seconds are one gesture. */
+function flush() {
+  clearTimeout(timer);
+  if (!editor.value || !desk.mayEdit || !desk.course) return;
+  const lesson = desk.lessons.find((each) => each.id === props.lesson.id);
+  if (!lesson) return;
+  const next = blocksNow();
+  const operations = pageOperations(lesson.id, lesson.blocks, next);
+  if (operations.length === 0) return;
+  const typing = operations.every((operation) => operation.type === 'set');
+  const group = typing && Date.now() - burst.at < BURST ? burst.group : freshId('g');
+  burst = { group, at: Date.now() };
+  // A page that was drafted and is written on is in work.
+  const working = lesson.state === 'drafted' || (lesson.state === 'blank' && lesson.blocks.length === 0);
+  if (desk.change(typing ? `words in “${lesson.title}”` : `page of “${lesson.title}”`, working ? [...operations, { type: 'set', id: lesson.id, field: 'state', value: 'in-work', was: lesson.state }] : operations, group)) {
+    known = desk.lessons.find((each) => each.id === lesson.id)!.blocks;
+    const byId = new Map(known.map((block) => [block.id, block]));
+    editor.value.state.doc.forEach((node) => {
+      const block = byId.get(node.attrs.id as string);
+      if (block) nodes.set(node, block);
+    });
+  }
+}
+
+/** Shows the course's page when it was changed by other hands: undo, a draft, another window. Blocks that are the same keep their nodes. */
+function show() {
+  const lesson = desk.lessons.find((each) => each.id === props.lesson.id);
+  if (!lesson || !editor.value || lesson.blocks === known) return;
+  known = lesson.blocks;
+  const { state, view } = editor.value;
+  const shown = new Map<string, PmNode>();
+  state.doc.forEach((node) => void shown.set(node.attrs.id as string, node));
+  const wanted = (known.length > 0 ? known : []).map((block) => {
+    const node = shown.get(block.id);
+    return node && nodes.get(node) === block ? node : state.schema.nodeFromJSON(toNode(block));
+  });
+  const content = wanted.length > 0 ? wanted : [state.schema.nodeFromJSON({ type: 'paragraph', attrs: { id: freshId('b') } })];
+  const at = state.selection.from;
+  const transaction = state.tr.replaceWith(0, state.doc.content.size, content);
+  view.dispatch(transaction.setMeta('addToHistory', false));
+  remember(editor.value.state.doc);
+  clearTimeout(timer);
+  const size = editor.value.state.doc.content.size;
+  editor.value.commands.setTextSelection(Math.min(at, size));
+}
+watch(() => desk.outside, show);
+watch(() => props.lesson.blocks, (blocks) => {
+  // Changes of ours come back as the same list.
+  if (blocks !== known) show();
+});
+
+/** Tells what the sentence at the cursor stands on, and the block it is in. */
+function tellPlace($from: { parent: PmNode; parentOffset: number; marks: () => readonly { type: { name: string }; attrs: Record<string, unknown> }[]; node: (depth: number) => PmNode; depth: number }) {
+  const { nodeAfter, nodeBefore } = $from as unknown as { nodeAfter: PmNode | null; nodeBefore: PmNode | null };
+  const marks = [...(nodeBefore?.marks ?? []), ...(nodeAfter?.marks ?? [])];
+  const mark = (nodeAfter?.marks ?? []).find((each) => each.type.name === 'evidence') ?? marks.find((each) => each.type.name === 'evidence');
+  const top = $from.depth > 0 ? $from.node(1) : null;
+  const own = top?.attrs.evidence as EvidenceMark['attrs']['passages'] | null | undefined;
+  emit('at', mark ? (mark.attrs as EvidenceMark['attrs']) : own?.length ? { id: 'block', passages: own, was: '' } : null, (top?.attrs.id as string | undefined) ?? null);
+}
+
+function currentTop(): { node: PmNode; at: number; index: number } | null {
+  const { $from } = editor.value!.state.selection;
+  const index = $from.index(0);
+  const doc = editor.value!.state.doc;
+  if (index >= doc.childCount) return null;
+  let at = 0;
+  for (let each = 0; each < index; each++) at += doc.child(each).nodeSize;
+  return { node: doc.child(index), at, index };
+}
+function replaceTop(blocks: readonly Block[]) {
+  const top = currentTop();
+  if (!top) return;
+  const { state, view } = editor.value!;
+  view.dispatch(state.tr.replaceWith(top.at, top.at + top.node.nodeSize, blocks.map((block) => state.schema.nodeFromJSON(toNode(block)))));
+  editor.value!.commands.focus();
+  flush();
+}
+/** Puts blocks behind the one at the cursor. */
+function insert(blocks: readonly Block[]) {
+  const { state, view } = editor.value!;
+  const top = currentTop();
+  const at = top ? top.at + top.node.nodeSize : state.doc.content.size;
+  const empty = top && top.node.type.name === 'paragraph' && top.node.content.size === 0;
+  const transaction = state.tr.replaceWith(empty ? top.at : at, at, blocks.map((block) => state.schema.nodeFromJSON(toNode(block))));
+  view.dispatch(transaction);
+  editor.value!.commands.setTextSelection((empty ? top.at : at) + 1);
+  editor.value!.commands.focus();
+  flush();
+}
+function turn(kind: TurnableKind) {
+  const top = currentTop();
+  const block = top && fromNode(top.node.toJSON() as JSONContent);
+  if (block) replaceTop(turnBlock(block, kind, () => freshId('b')));
+}
+function remove() {
+  const top = currentTop();
+  if (!top) return;
+  const { state, view } = editor.value!;
+  view.dispatch(state.tr.delete(top.at, top.at + top.node.nodeSize));
+  flush();
+}
+function move(by: -1 | 1) {
+  const top = currentTop();
+  const { state, view } = editor.value!;
+  const other = top ? top.index + by : -1;
+  if (!top || other < 0 || other >= state.doc.childCount) return;
+  const neighbour = state.doc.child(other);
+  const offset = state.selection.from - top.at;
+  const from = by < 0 ? top.at - neighbour.nodeSize : top.at;
+  const pair = by < 0 ? [top.node, neighbour] : [neighbour, top.node];
+  view.dispatch(state.tr.replaceWith(from, from + top.node.nodeSize + neighbour.nodeSize, pair));
+  editor.value!.commands.setTextSelection((by < 0 ? from : from + neighbour.nodeSize) + offset);
+  flush();
+}
+const off = desk.onFlush(flush);
+onBeforeUnmount(() => {
+  flush();
+  off();
+});
+defineExpose({ insert, turn, remove, move, focus: () => editor.value?.commands.focus() });
+</script>
+
+<template>
+  <EditorContent :editor="editor" class="lesson-page" data-keys="page" />
+</template>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { useActions } from '~/actions/registry';
+import { useCourse } from '~/stores/course';
+import { useProposal } from '~/stores/proposal';
+import { counted } from '~/words/states';
+import { noticeWords, reasonWords } from '~/words/notices';
+
+/** A drafted outline beside the one that stands: to be taken or left. */
+const desk = useCourse();
+const proposal = useProposal();
+const made = computed(() => proposal.made!);
+const lessons = computed(() => made.value.nodes.modules.reduce((sum, module) => sum + module.lessons.length, 0));
+const minutes = computed(() => Math.round(Object.values(made.value.minutes).reduce((sum, each) => sum + each, 0)));
+useActions([
+  { id: 'p-take', label: 'Take the drafted outline', key: 'Alt+Enter', area: 'Drafted outline', run: proposal.take },
+  { id: 'p-leave', label: 'Leave mine', key: 'Escape', within: 'proposal', area: 'Drafted outline', run: proposal.leave },
+]);
+const box = ref<HTMLElement | null>(null);
+onMounted(() => box.value?.focus());
+</script>
+
+<template>
+  <aside ref="box" class="proposal" tabindex="-1" data-keys="proposal" aria-label="Drafted outline">
+    <h2>Drafted outline</h2>
+    <p class="small quiet">{{ counted(made.nodes.modules.length, ['module', 'modules']) }}, {{ counted(lessons, ['lesson', 'lessons']) }}, about {{ minutes }} min{{ desk.course!.brief.size.minutes ? ` of ${desk.course!.brief.size.minutes} asked` : '' }}</p>
+    <p class="do"><UButton @click="proposal.take">Take it <kbd>Alt ↵</kbd></UButton><UButton color="neutral" variant="outline" @click="proposal.leave">Leave mine</UButton></p>
+    <p v-if="desk.lessons.length" class="small quiet">Taking it puts what stands there into the bin; undo brings it back.</p>
+    <p v-for="notice in made.notices" :key="notice.code + String(notice.parameters?.title)" class="small decide">{{ noticeWords(notice) }}</p>
+    <ol class="modules">
+      <li v-for="module in made.nodes.modules" :key="module.id"><strong>{{ module.title }}</strong>
+        <ol><li v-for="lesson in module.lessons" :key="lesson.id"><span>{{ lesson.title }}</span><span class="mono">{{ made.minutes[lesson.id] ?? '' }}</span></li></ol>
+      </li>
+    </ol>
+    <template v-if="made.dropped.length">
+      <h3>Left out</h3>
+      <ul class="left"><li v-for="(part, at) in made.dropped" :key="at"><span>{{ part.title }}</span><span class="small quiet">{{ reasonWords(part.reason) }}, {{ counted(part.words, ['word', 'words']) }}</span></li></ul>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.proposal { overflow-y: auto; padding: 12px 16px; background: var(--paper); border-left: 1px solid var(--hair); }
+.proposal:focus { outline: none; }
+h2 { font-size: 16px; }
+h3 { font-size: 14px; margin: 14px 0 2px; }
+.do { display: flex; gap: 8px; margin: 10px 0; }
+.do kbd { background: transparent; border-color: currentColor; color: inherit; }
+.modules > li { margin-top: 10px; }
+.modules ol li, .left li { display: flex; justify-content: space-between; gap: 10px; padding: 2px 0 2px 10px; font-size: 14px; }
+.left li { flex-direction: column; gap: 0; padding: 4px 0; border-bottom: 1px solid var(--hair); }
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { useActions } from '~/actions/registry';
+import { placedChecks } from '~~/core/course/course';
+import { useCourse } from '~/stores/course';
+
+/** The steps of the work, with what is in each. */
+const props = defineProps<{ sources: number }>();
+const desk = useCourse();
+const root = computed(() => `/course/${desk.course?.id}`);
+const steps = computed(() => [
+  { path: 'brief', label: 'Brief', key: 'Alt+1', count: '' },
+  { path: 'sources', label: 'Sources', key: 'Alt+2', count: props.sources || '' },
+  { path: 'outline', label: 'Outline', key: 'Alt+3', count: desk.lessons.length || '' },
+  { path: 'lessons', label: 'Lessons', key: 'Alt+4', count: desk.lessons.filter((lesson) => lesson.blocks.length > 0).length || '' },
+  { path: 'checks', label: 'Checks', key: 'Alt+5', count: desk.course ? placedChecks(desk.course).length || '' : '' },
+  { path: 'bin', label: 'Bin', key: 'Alt+6', count: desk.course?.bin.length || '' },
+]);
+const route = useRoute();
+const at = (path: string) => route.path.startsWith(`${root.value}/${path}`);
+useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'bin'].map((path, index) => ({
+  id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => void navigateTo(`${root.value}/${path}`),
+})));
+</script>
+
+<template>
+  <nav class="steps" aria-label="Steps of the work">
+    <NuxtLink v-for="step in steps" :key="step.path" :to="`${root}/${step.path}`" :class="{ here: at(step.path), apart: step.path === 'bin' }" :aria-current="at(step.path) ? 'page' : undefined"><span>{{ step.label }}</span><span class="count">{{ step.count }}</span></NuxtLink>
+  </nav>
+</template>
+
+<style scoped>
+.steps { width: 132px; flex: none; padding: 12px 0; background: var(--paper); border-right: 1px solid var(--hair); }
+a { display: flex; justify-content: space-between; padding: 5px 16px 5px 15px; border-left: 3px solid transparent; color: var(--ink-2); }
+a:hover { background: var(--shade); }
+a.here { background: var(--shade); border-left-color: var(--moss); color: var(--ink); font-weight: 700; }
+a.apart { margin-top: 14px; }
+.count { font-size: 13px; }
+@media (max-width: 820px) { .steps { width: 100%; display: flex; overflow-x: auto; padding: 0; border-right: 0; border-bottom: 1px solid var(--hair); } a.apart { margin-top: 0; } a { gap: 6px; } }
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { useSession } from '~/stores/session';
+import { useCourse } from '~/stores/course';
+import { openBar } from './bar';
+
+defineProps<{ title?: string }>();
+const session = useSession();
+const desk = useCourse();
+const color = useColorMode();
+const state = computed(() => {
+  if (desk.saving === 'saving') return 'Saving';
+  if (desk.saving === 'waiting') return 'Not saved yet, kept in this browser';
+  return desk.savedAt ? `Saved ${desk.savedAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })}` : '';
+});
+async function leave() {
+  await desk.settleAll();
+  await session.leave();
+  await navigateTo('/sign-in');
+}
+const items = computed(() => [[
+  { label: color.value === 'dark' ? 'Light' : 'Dark', onSelect: () => void (color.preference = color.value === 'dark' ? 'light' : 'dark') },
+  { label: 'Sign out', onSelect: () => void leave() },
+]]);
+</script>
+
+<template>
+  <header class="bar">
+    <NuxtLink to="/" class="mark" aria-label="Uplift Path, all courses">
+      <svg width="24" height="16" viewBox="0 0 24 16" aria-hidden="true"><path d="M1 14 L8 9 L12 11 L17 4 L23 2" fill="none" stroke="currentColor" stroke-width="2.4" stroke-linejoin="round" stroke-linecap="round" /></svg>
+      <span>Uplift Path</span>
+    </NuxtLink>
+    <nav v-if="title" class="trail" aria-label="Where you are"><NuxtLink to="/">Courses</NuxtLink><span aria-hidden="true">/</span><strong>{{ title }}</strong></nav>
+    <div class="end">
+      <span v-if="title" class="small quiet" role="status">{{ state }}</span>
+      <button class="go" type="button" @click="openBar"><span>Go to or do</span><kbd>Ctrl K</kbd></button>
+      <UDropdownMenu v-if="session.person" :items="items"><button type="button" class="who">{{ session.person.name }}</button></UDropdownMenu>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.bar { display: flex; align-items: center; gap: 14px; height: 43px; padding: 0 18px; background: var(--paper); border-bottom: 1px solid var(--hair); }
+.mark { display: flex; align-items: center; gap: 8px; font-family: var(--font-display); font-weight: 700; font-size: 16.5px; white-space: nowrap; }
+.mark svg { color: var(--moss); }
+.trail { display: flex; gap: 6px; min-width: 0; color: var(--ink-2); }
+.trail strong { color: var(--ink); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.end { margin-left: auto; display: flex; align-items: center; gap: 14px; white-space: nowrap; }
+.go { display: flex; justify-content: space-between; align-items: center; width: 270px; height: 28px; padding: 0 8px; border: 1px solid var(--hair); border-radius: 3px; background: var(--sheet); color: var(--ink-2); font-size: 13.5px; cursor: pointer; }
+.who { font-size: 13.5px; cursor: pointer; padding: 4px 2px; }
+@media (max-width: 900px) { .go { width: auto; } .go span { display: none; } }
+</style>

@@ -1,0 +1,9 @@
+import { useSession } from '~/stores/session';
+
+/** Whoever is not signed in meets the sign-in page first, and comes back to where they wanted to go. */
+export default defineNuxtRouteMiddleware(async (to) => {
+  const session = useSession();
+  if (!session.known) await session.start();
+  if (!session.person && to.path !== '/sign-in') return navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { to: to.fullPath } });
+  if (session.person && to.path === '/sign-in') return navigateTo('/');
+});

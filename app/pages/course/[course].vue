@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { useActions } from '~/actions/registry';
+import { troubleOf, type Trouble } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { useFigures } from '~/stores/figures';
+
+const route = useRoute();
+const desk = useCourse();
+const figures = useFigures();
+const sources = ref(0);
+const missing = ref<Trouble | null>(null);
+const id = computed(() => String(route.params.course));
+const selected = computed(() => (route.params.lesson ? String(route.params.lesson) : undefined));
+
+watch(id, async (course) => {
+  try {
+    await desk.open(course);
+    void figures.load();
+    void countSources();
+  } catch (error) {
+    missing.value = troubleOf(error);
+  }
+}, { immediate: true });
+async function countSources() {
+  sources.value = (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => [])).length;
+}
+provide('sources-changed', countSources);
+
+const onFocus = () => void desk.refresh();
+const onLeave = () => void desk.settleAll();
+onMounted(() => {
+  window.addEventListener('focus', onFocus);
+  document.addEventListener('visibilitychange', onLeave);
+});
+onBeforeUnmount(() => {
+  window.removeEventListener('focus', onFocus);
+  document.removeEventListener('visibilitychange', onLeave);
+  void desk.settleAll();
+});
+useActions([
+  { id: 'undo', label: 'Undo', key: 'Ctrl+Z', area: 'Course', when: () => desk.undoWhat !== undefined, run: () => void desk.undo() },
+  { id: 'redo', label: 'Do again', key: 'Ctrl+Shift+Z', area: 'Course', when: () => desk.redoWhat !== undefined, run: () => void desk.redo() },
+  { id: 'export', label: 'Save as an archive', area: 'Course', run: () => void (window.location.href = `/api/courses/${id.value}/archive`) },
+]);
+useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
+</script>
+
+<template>
+  <div class="course">
+    <ShellTopBar :title="desk.course?.title ?? ''" />
+    <p v-if="missing" class="empty">{{ missing.message }} <NuxtLink class="link" to="/">All courses</NuxtLink></p>
+    <template v-else-if="desk.course && desk.course.id === id">
+      <PathPatterns />
+      <PathProfile v-if="desk.lessons.length" :selected="selected" />
+      <ShellTroubleLine v-model="desk.trouble" />
+      <ShellConflicts />
+      <p class="sr-only" role="status">{{ desk.said }}</p>
+      <div class="columns">
+        <ShellStepsList :sources="sources" />
+        <main id="work" class="work"><NuxtPage /></main>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.course { display: flex; flex-direction: column; height: 100vh; }
+.columns { flex: 1; display: flex; min-height: 0; }
+.work { flex: 1; min-width: 0; display: flex; background: var(--sheet); }
+@media (max-width: 820px) { .course { height: auto; min-height: 100vh; } .columns { flex-direction: column; } }
+</style>

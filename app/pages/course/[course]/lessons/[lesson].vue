@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { BLOCK_KINDS, type Block, type BlockKindName } from '~~/core/course/blocks';
+import { TURNABLE, type TurnableKind } from '~~/core/course/blocks/turn';
+import type { LessonState } from '~~/core/course/course';
+import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/course/rich-text';
+import { blockTexts } from '~~/core/course/blocks';
+import { wordObjective } from '~~/core/course/gestures';
+import { useActions } from '~/actions/registry';
+import { freshId } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { useFigures } from '~/stores/figures';
+import { STATES, stateLabel } from '~/words/states';
+
+const LessonEditor = defineAsyncComponent(() => import('~/components/lesson/Editor.vue'));
+const route = useRoute();
+const desk = useCourse();
+const figures = useFigures();
+const editor = ref<{ insert: (blocks: Block[]) => void; turn: (kind: TurnableKind) => void; remove: () => void; move: (by: -1 | 1) => void; focus: () => void } | null>(null);
+const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
+const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
+const drafting = ref(false);
+const KINDS: Record<BlockKindName, string> = { text: 'Paragraph', heading: 'Heading', list: 'List', steps: 'Steps', callout: 'Note, tip or warning', summary: 'To take along', terms: 'Terms', table: 'Table', code: 'Code', check: 'Check' };
+const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
+const objectives = computed(() => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? []);
+const changed = computed(() => {
+  if (!evidence.value || evidence.value.id === 'block') return false;
+  const found = lesson.value?.blocks.flatMap((block) => blockTexts(block).flatMap(evidencedSentences)).find(({ mark }) => mark.attrs.id === evidence.value!.id);
+  return found !== undefined && sentenceHash(found.text) !== found.mark.attrs.was;
+});
+
+async function draft() {
+  if (!lesson.value || drafting.value) return;
+  drafting.value = true;
+  await desk.draftLesson(lesson.value.id);
+  drafting.value = false;
+}
+function state(value: LessonState) {
+  if (lesson.value && lesson.value.state !== value) desk.change(`state of “${lesson.value.title}”`, [{ type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state }]);
+}
+const own = (words: string) => [{ type: 'text' as const, text: words }];
+function fresh(kind: Exclude<BlockKindName, 'check'>, tone: 'note' | 'tip' | 'warning' | 'example' = 'note'): Block {
+  const bodies: { [Kind in Exclude<BlockKindName, 'check'>]: unknown } = {
+    text: { text: [] }, heading: { level: 2, text: [] }, list: { ordered: false, items: [{ depth: 0, text: [] }] }, steps: { steps: [{ text: [] }] }, callout: { tone, paragraphs: [[]] }, summary: { points: [[]] },
+    terms: { terms: [{ term: 'Term', text: [] }] }, table: { header: [own('Case'), own('What to do')], rows: [[[], []], [[], []]] }, code: { code: ' ' },
+  };
+  return { id: freshId('b'), kind, body: bodies[kind] } as Block;
+}
+const kinds = Object.keys(BLOCK_KINDS).filter((kind): kind is Exclude<BlockKindName, 'check'> => kind !== 'check' && kind !== 'callout');
+const addItems = computed(() => [[
+  ...kinds.map((kind) => ({ label: KINDS[kind], onSelect: () => editor.value?.insert([fresh(kind)]) })),
+  ...(['note', 'tip', 'warning', 'example'] as const).map((tone) => ({ label: `${tone[0]!.toUpperCase()}${tone.slice(1)}`, onSelect: () => editor.value?.insert([fresh('callout', tone)]) })),
+], [{ label: 'Check: a question of your own', onSelect: ownQuestion }]]);
+const turnItems = [TURNABLE.map((kind) => ({ label: KINDS[kind], onSelect: () => editor.value?.turn(kind) }))];
+const stateItems = [STATES.map(({ state: value, label }) => ({ label, onSelect: () => state(value) }))];
+/** A question written by hand, placed behind the cursor. */
+function ownQuestion() {
+  const id = freshId('k');
+  const [a, b] = [freshId('a'), freshId('a')];
+  const check = { id, kind: 'choice' as const, lessonId: lesson.value!.id, stem: 'What do you ask?', key: a, evidence: [], level: 'apply' as const, difficulty: 0.4, options: [{ id: a, text: 'The right answer', feedback: { code: 'right' as const, quotes: [] } }, { id: b, text: 'A wrong answer', feedback: { code: 'own' as const, quotes: [] } }] };
+  if (desk.change('new question', [{ type: 'insert', kind: 'check', parent: desk.course!.id, after: desk.course!.checks.at(-1)?.id ?? null, node: check }])) editor.value?.insert([{ id: freshId('b'), kind: 'check', body: { checkId: id } }]);
+}
+const editing = () => desk.mayEdit;
+useActions([
+  { id: 'l-draft', label: 'Draft this lesson', key: 'Alt+D', area: 'Lesson', when: editing, run: () => void draft() },
+  { id: 'l-up', label: 'Part up', key: 'Alt+ArrowUp', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.move(-1) },
+  { id: 'l-down', label: 'Part down', key: 'Alt+ArrowDown', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.move(1) },
+  { id: 'l-del', label: 'Delete this part', key: 'Ctrl+Delete', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.remove() },
+  ...TURNABLE.map((kind, at) => ({ id: `l-turn-${kind}`, label: `Turn into ${KINDS[kind].toLowerCase()}`, key: `Ctrl+Alt+${at + 1}`, within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.turn(kind) })),
+  { id: 'l-question', label: 'Write a question here', key: 'Ctrl+Alt+Q', area: 'Lesson', when: editing, run: ownQuestion },
+  ...STATES.map(({ state: value, label }) => ({ id: `l-state-${value}`, label: `State: ${label.toLowerCase()}`, area: 'Lesson', when: editing, run: () => state(value) })),
+]);
+</script>
+
+<template>
+  <div v-if="lesson" class="lesson">
+    <div class="middle">
+      <div class="head">
+        <div class="names"><h1>{{ lesson.title }}</h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ figure?.checks }} checks<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
+        <div v-if="desk.mayEdit" class="end">
+          <UDropdownMenu :items="addItems"><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu>
+          <UDropdownMenu :items="turnItems"><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu>
+          <UDropdownMenu :items="stateItems"><UButton color="neutral" variant="outline">{{ stateLabel(lesson.state) }}</UButton></UDropdownMenu>
+          <UButton :variant="lesson.blocks.length ? 'outline' : 'solid'" :color="lesson.blocks.length ? 'neutral' : 'primary'" :disabled="drafting" @click="draft">{{ drafting ? 'Drafting' : lesson.blocks.length ? 'Draft again' : 'Draft' }}</UButton>
+        </div>
+      </div>
+      <div class="scroll">
+        <article :lang="desk.course!.language" :dir="desk.course!.direction">
+          <p class="after">Afterwards you can</p>
+          <ul v-if="objectives.length" class="can"><li v-for="objective in objectives" :key="objective.id">{{ objective.text }}</li></ul>
+          <p v-else class="small quiet can">not said yet <button v-if="desk.mayEdit" type="button" class="link" @click="desk.change('what it is for', wordObjective(desk.course!, lesson, 'Do what this lesson is about', freshId('o')))">say it</button></p>
+          <p v-if="lesson.blocks.length === 0 && !drafting" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${lesson.plannedPassages.length} passages` : 'what the sources say on its title' }}, or write.</p>
+          <LessonEditor :key="lesson.id" ref="editor" :lesson="lesson" @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)" />
+        </article>
+      </div>
+    </div>
+    <EvidencePane :lesson="lesson" :evidence="evidence" :changed="changed" @pull="(blocks: Block[]) => editor?.insert(blocks)" />
+  </div>
+  <div v-else class="empty"><h2>This lesson is not here</h2><p>It was deleted, or belongs to another course. Look in the <NuxtLink class="link" :to="`/course/${desk.course!.id}/bin`">bin</NuxtLink>.</p></div>
+</template>
+
+<style scoped>
+.lesson { flex: 1; display: flex; min-width: 0; min-height: 0; }
+.middle { flex: 1; display: flex; flex-direction: column; min-width: 0; }
+.names { min-width: 0; }
+.names h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.names p { white-space: nowrap; }
+.scroll { flex: 1; overflow-y: auto; }
+article { max-width: 640px; margin: 0 auto; padding: 22px 8px 0 34px; }
+.after { font: 600 12.5px var(--font-sans); color: var(--ink-2); }
+.can { font-family: var(--font-read); font-size: 15.5px; margin: 2px 0 18px; }
+.blank { margin-bottom: 10px; }
+@media (max-width: 1000px) { .lesson { flex-direction: column; } }
+</style>

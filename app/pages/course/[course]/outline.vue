@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import { VueDraggable, type SortableEvent } from 'vue-draggable-plus';
+import { beginModuleAt, joinModuleBefore, moveRows, newLessonBelow, newModuleBelow, placeLessons, removeRows, wordObjective } from '~~/core/course/gestures';
+import { placedChecks, type LessonState } from '~~/core/course/course';
+import type { Operation } from '~~/core/course/operations';
+import { useActions } from '~/actions/registry';
+import { rowsOf, type Row } from '~/components/outline/rows';
+import { freshId } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { useFigures } from '~/stores/figures';
+import { useProposal } from '~/stores/proposal';
+import { STATES } from '~/words/states';
+
+const desk = useCourse();
+const figures = useFigures();
+const proposal = useProposal();
+const folded = ref(new Set<string>());
+const withChecks = ref(false);
+const current = ref<string | null>(null);
+const anchor = ref<string | null>(null);
+const body = ref<HTMLElement | null>(null);
+const versions = ref<{ name: string }[]>([]);
+const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
+const shown = ref<Row[]>([]);
+watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
+const places = computed(() => rows.value.filter((row) => row.kind !== 'check').map((row) => row.id));
+const selected = computed(() => {
+  if (!current.value) return new Set<string>();
+  const [a, b] = [places.value.indexOf(anchor.value ?? current.value), places.value.indexOf(current.value)].sort((x, y) => x - y) as [number, number];
+  return new Set(a < 0 ? [current.value] : places.value.slice(a, b + 1));
+});
+const many = computed(() => selected.value.size > 1);
+const chosenLesson = computed(() => desk.lessons.find((lesson) => lesson.id === current.value));
+/** The lesson the pane at the side speaks of: the chosen one, or the first of the chosen module. */
+const besideLesson = computed(() => chosenLesson.value ?? desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ?? desk.lessons[0]);
+const groups = new Map<string, { group: string; at: number }>();
+const checksIn = (row: Extract<Row, { kind: 'lesson' }>) => figures.all.get(row.id)?.checks || '';
+const minutesOf = (row: Row) => (row.kind === 'lesson' ? figures.all.get(row.id)?.minutes : row.kind === 'module' ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0)) : '');
+const objective = (row: Extract<Row, { kind: 'lesson' }>) => desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
+
+function groupFor(id: string): string {
+  const last = groups.get(id);
+  const group = last && Date.now() - last.at < 3000 ? last.group : freshId('g');
+  groups.set(id, { group, at: Date.now() });
+  return group;
+}
+function rename(row: Row, title: string) {
+  if (row.kind === 'check' || !title.trim()) return;
+  const was = row.kind === 'module' ? row.module.title : row.lesson.title;
+  desk.change(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], groupFor(`${row.id}title`));
+}
+function purpose(row: Extract<Row, { kind: 'module' }>, text: string) {
+  desk.change(`purpose of “${row.module.title}”`, [{ type: 'set', id: row.id, field: 'purpose', value: text, was: row.module.purpose }], groupFor(`${row.id}purpose`));
+}
+function can(row: Extract<Row, { kind: 'lesson' }>, text: string) {
+  desk.change(`what “${row.lesson.title}” is for`, wordObjective(desk.course!, row.lesson, text, freshId('o')));
+}
+async function focus(id: string | null, part = 'title') {
+  current.value = id;
+  await nextTick();
+  const input = body.value?.querySelector<HTMLInputElement>(`[data-row="${id}"] [data-part="${part}"]`);
+  input?.focus();
+}
+async function select(id: string, extend = false) {
+  if (!extend) anchor.value = id;
+  current.value = id;
+}
+function step(by: number, extend: boolean) {
+  const at = places.value.indexOf(current.value ?? '');
+  const next = places.value[Math.min(places.value.length - 1, Math.max(0, at + by))];
+  if (!next) return;
+  if (!extend) anchor.value = next;
+  const part = document.activeElement?.getAttribute('data-part') ?? 'title';
+  void focus(next, part === 'can' || part === 'purpose' ? (rows.value.find((row) => row.id === next)?.kind === 'module' ? 'purpose' : 'can') : 'title');
+}
+/** Makes the operations of a gesture and keeps the row in view. */
+function make(what: string, operations: Operation[], then = current.value) {
+  if (operations.length > 0 && desk.change(what, operations)) void focus(then);
+}
+function below() {
+  const ids = { lesson: freshId('l'), module: freshId('m') };
+  if (current.value && folded.value.has(current.value)) folded.value = new Set([...folded.value].filter((id) => id !== current.value));
+  make('new lesson', newLessonBelow(desk.course!, current.value, ids, { lesson: 'New lesson', module: 'New module' }), ids.lesson);
+  anchor.value = ids.lesson;
+  void nextTick(() => nextTick(() => (document.activeElement as HTMLInputElement | null)?.select?.()));
+}
+function moduleBelow() {
+  const id = freshId('m');
+  make('new module', newModuleBelow(desk.course!, current.value, id, 'New module'), id);
+  anchor.value = id;
+  void nextTick(() => nextTick(() => (document.activeElement as HTMLInputElement | null)?.select?.()));
+}
+function indent(out: boolean) {
+  const id = current.value;
+  if (!id) return;
+  const isModule = desk.course!.modules.some((module) => module.id === id);
+  const fresh = freshId(isModule ? 'l' : 'm');
+  const operations = isModule && !out ? joinModuleBefore(desk.course!, id, fresh) : !isModule && out ? beginModuleAt(desk.course!, id, fresh) : [];
+  make(out ? 'new module from here' : 'module joined to the one before', operations, isModule ? (operations.some((each) => each.type === 'insert') ? fresh : desk.course!.modules[desk.course!.modules.findIndex((module) => module.id === id) - 1]?.id ?? null) : id);
+}
+function remove() {
+  const at = Math.max(0, places.value.indexOf(current.value ?? '') - (selected.value.size - 1));
+  const gone = [...selected.value];
+  const rest = places.value.filter((id) => !gone.includes(id));
+  const next = rest[Math.min(rest.length - 1, Math.max(0, at - (current.value === anchor.value ? 0 : 0)))] ?? null;
+  make(gone.length > 1 ? `${gone.length} rows deleted` : 'row deleted', removeRows(desk.course!, gone), next);
+  anchor.value = next;
+}
+function move(by: -1 | 1) {
+  make('row moved', moveRows(desk.course!, [...selected.value], by));
+}
+function setState(state: LessonState) {
+  const chosen = desk.lessons.filter((lesson) => selected.value.has(lesson.id) && lesson.state !== state);
+  make(`state: ${state}`, chosen.map((lesson): Operation => ({ type: 'set', id: lesson.id, field: 'state', value: state, was: lesson.state })));
+}
+function keys(event: KeyboardEvent) {
+  if (!desk.mayEdit || event.defaultPrevented) return;
+  const input = event.target as HTMLInputElement;
+  const part = input.getAttribute('data-part');
+  const { key, shiftKey, altKey, ctrlKey } = event;
+  const done = () => event.preventDefault();
+  if ((key === 'ArrowUp' || key === 'ArrowDown') && !ctrlKey) {
+    done();
+    if (altKey) move(key === 'ArrowUp' ? -1 : 1);
+    else step(key === 'ArrowUp' ? -1 : 1, shiftKey);
+  } else if (key === 'Enter' && !ctrlKey) {
+    done();
+    if (part === 'can') (event.target as HTMLElement).blur();
+    if (shiftKey) moduleBelow();
+    else below();
+  } else if (key === 'Tab' && part === 'title' && !ctrlKey) {
+    // Tab goes on to the next field, as everywhere; with Alt or in front of the text it changes the level.
+    if (input.selectionStart === 0 && input.selectionEnd === 0) {
+      done();
+      indent(shiftKey);
+    }
+  } else if ((key === ']' || key === '[') && ctrlKey) {
+    done();
+    indent(key === '[');
+  } else if ((key === 'Delete' || key === 'Backspace') && (ctrlKey || many.value || (part === 'title' && input.value === ''))) {
+    done();
+    remove();
+  } else if (key === 'Escape') {
+    anchor.value = current.value;
+  }
+}
+/** Dragged rows: what stands above the new place tells where it belongs. */
+function dropped(event: SortableEvent) {
+  const list = shown.value;
+  const row = list[event.newDraggableIndex ?? event.newIndex ?? 0];
+  shown.value = [...rows.value];
+  if (!row || row.kind === 'check') return;
+  const at = list.indexOf(row);
+  const above = list.slice(0, at).toReversed();
+  if (row.kind === 'module') {
+    const before = above.find((each) => each.kind === 'module')?.id ?? null;
+    make('module moved', [{ type: 'move', id: row.id, parent: desk.course!.id, after: before }], row.id);
+    return;
+  }
+  const moved = selected.value.has(row.id) ? desk.lessons.filter((lesson) => selected.value.has(lesson.id)).map((lesson) => lesson.id) : [row.id];
+  const module = above.find((each) => each.kind === 'module')?.id ?? desk.course!.modules[0]!.id;
+  const before = above.find((each) => each.kind === 'lesson' && !moved.includes(each.id));
+  const after = before?.kind === 'lesson' && before.module === module ? before.id : null;
+  make(moved.length > 1 ? `${moved.length} lessons moved` : 'lesson moved', placeLessons(moved, module, after), row.id);
+}
+function dragging(event: SortableEvent) {
+  const row = shown.value[event.oldDraggableIndex ?? 0];
+  if (row && !selected.value.has(row.id)) void select(row.id);
+}
+async function accept() {
+  await desk.settleAll();
+  await desk.asking(async () => {
+    await $fetch(`/api/courses/${desk.course!.id}/versions`, { method: 'POST', body: { name: 'Outline accepted' } });
+    await loadVersions();
+  });
+}
+async function loadVersions() {
+  versions.value = await $fetch<typeof versions.value>(`/api/courses/${desk.course!.id}/versions`).catch(() => []);
+}
+const foldAll = () => void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
+const fold = (id: string) => void (folded.value = new Set(folded.value.has(id) ? [...folded.value].filter((each) => each !== id) : [...folded.value, id]));
+const stateItems = computed(() => [STATES.map(({ state, label }) => ({ label, onSelect: () => setState(state) }))]);
+onMounted(() => {
+  void loadVersions();
+  if (places.value[0]) void select(places.value[0]);
+});
+const editing = () => desk.mayEdit;
+useActions([
+  { id: 'o-new', label: 'New lesson below', key: 'Enter', within: 'outline', area: 'Outline', when: editing, run: below },
+  { id: 'o-module', label: 'New module below', key: 'Shift+Enter', within: 'outline', area: 'Outline', when: editing, run: moduleBelow },
+  { id: 'o-in', label: 'Join module to the one before', key: 'Ctrl+]', within: 'outline', area: 'Outline', when: editing, run: () => indent(false) },
+  { id: 'o-out', label: 'Begin a module here', key: 'Ctrl+[', within: 'outline', area: 'Outline', when: editing, run: () => indent(true) },
+  { id: 'o-up', label: 'Move up', key: 'Alt+ArrowUp', within: 'outline', area: 'Outline', when: editing, run: () => move(-1) },
+  { id: 'o-down', label: 'Move down', key: 'Alt+ArrowDown', within: 'outline', area: 'Outline', when: editing, run: () => move(1) },
+  { id: 'o-more', label: 'Select one row more', key: 'Shift+ArrowDown', within: 'outline', area: 'Outline', run: () => step(1, true) },
+  { id: 'o-del', label: 'Delete rows', key: 'Ctrl+Delete', within: 'outline', area: 'Outline', when: editing, run: remove },
+  { id: 'o-fold', label: 'Fold or unfold all', key: 'Alt+F2', area: 'Outline', run: foldAll },
+  { id: 'o-open', label: 'Open the lesson', key: 'Ctrl+Enter', within: 'outline', area: 'Outline', when: () => chosenLesson.value !== undefined, run: () => void navigateTo(`/course/${desk.course!.id}/lessons/${chosenLesson.value!.id}`) },
+  { id: 'o-draft', label: 'Draft an outline', key: 'Alt+D', area: 'Outline', when: editing, run: () => void proposal.draft() },
+]);
+</script>
+
+<template>
+  <div class="outlining">
+    <div class="head">
+      <h1>Outline</h1>
+      <span v-if="versions[0]" class="small quiet">{{ versions.length }} {{ versions.length === 1 ? 'version' : 'versions' }} kept</span>
+      <div v-if="desk.mayEdit" class="end">
+        <UDropdownMenu v-if="many" :items="stateItems"><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu>
+        <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources' }}</UButton>
+        <UButton v-if="desk.lessons.length" @click="accept">Keep as a version</UButton>
+      </div>
+    </div>
+    <div class="sides">
+      <div v-if="rows.length" ref="body" class="rows" data-keys="outline" role="grid" aria-label="Outline" @keydown="keys">
+        <div class="names" role="row"><span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span><span class="number" role="columnheader">Min</span><span class="number" role="columnheader">Checks</span><span role="columnheader">State</span></div>
+        <VueDraggable v-model="shown" :animation="0" :force-fallback="true" handle=".grip" draggable=".drag" :disabled="!desk.mayEdit" role="rowgroup" @start="dragging" @end="dropped">
+          <div v-for="row in shown" :key="row.id" :data-row="row.id" class="row" :class="[row.kind, { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' }]" role="row" :aria-selected="selected.has(row.id)" @focusin="row.kind !== 'check' && current !== row.id && select(row.id)" @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)">
+            <template v-if="row.kind === 'module'">
+              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><button type="button" class="fold" :aria-expanded="!folded.has(row.id)" :aria-label="`Fold ${row.module.title}`" tabindex="-1" @click="fold(row.id)">{{ folded.has(row.id) ? '+' : '–' }}</button><b>{{ row.number }}</b><input data-part="title" :value="row.module.title" :readonly="!desk.mayEdit" :aria-label="`Module ${row.number}`" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)"></span>
+              <span role="gridcell" class="can"><input data-part="purpose" :value="row.module.purpose" :readonly="!desk.mayEdit" placeholder="what this module is for" :aria-label="`Purpose of ${row.module.title}`" maxlength="400" @input="purpose(row, ($event.target as HTMLInputElement).value)"></span>
+              <span role="gridcell" class="number strong">{{ minutesOf(row) }}</span><span role="gridcell" /><span role="gridcell" />
+            </template>
+            <template v-else-if="row.kind === 'lesson'">
+              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><input data-part="title" :value="row.lesson.title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)" @dblclick="navigateTo(`/course/${desk.course!.id}/lessons/${row.id}`)"></span>
+              <span role="gridcell" class="can"><input data-part="can" :value="objective(row)" :readonly="!desk.mayEdit" placeholder="not said yet" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" @change="can(row, ($event.target as HTMLInputElement).value)"></span>
+              <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
+              <span role="gridcell" class="number">{{ checksIn(row) }}</span>
+              <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
+            </template>
+            <template v-else>
+              <span role="gridcell" class="title"><i class="post" aria-hidden="true" /><span class="stem">{{ row.stem }}</span></span><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
+            </template>
+          </div>
+        </VueDraggable>
+        <p class="foot small quiet"><button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">{{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button><span><kbd>Enter</kbd> new, <kbd>Alt ↑↓</kbd> move, <kbd>Ctrl [ ]</kbd> level, <kbd>Ctrl Del</kbd> delete</span></p>
+      </div>
+      <div v-else class="empty">
+        <h2>No outline yet</h2>
+        <p>The outline decides: modules, lessons, what the learner can do after each. Let it be drafted from brief and sources, or write it yourself: <kbd>Enter</kbd> makes the next row.</p>
+        <div v-if="desk.mayEdit" class="flex gap-2"><UButton :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : 'Draft from the sources' }}</UButton><UButton color="neutral" variant="outline" @click="below">Write the first row</UButton></div>
+      </div>
+      <OutlineProposal v-if="proposal.made" class="side" />
+      <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.outlining { flex: 1; display: flex; flex-direction: column; min-width: 0; }
+.sides { flex: 1; display: flex; min-height: 0; }
+.rows { flex: 1; min-width: 0; overflow-y: auto; --columns: minmax(190px, 1fr) minmax(160px, 1fr) 44px 58px 108px; }
+.names, .row { display: grid; grid-template-columns: var(--columns); align-items: center; border-bottom: 1px solid var(--hair); padding-right: 8px; }
+.names { position: sticky; top: 0; z-index: 2; background: var(--sheet); font-size: 13px; font-weight: 600; color: var(--ink-2); padding: 5px 8px 5px 10px; column-gap: 8px; }
+.row { min-height: 32px; column-gap: 8px; border-left: 3px solid transparent; padding-left: 5px; }
+.row.module { background: var(--paper); min-height: 36px; }
+.row.chosen { background: var(--moss-faint); }
+.row.current { border-left-color: var(--moss); }
+.title { display: flex; align-items: center; gap: 5px; min-width: 0; }
+.lesson .title { padding-left: 14px; }
+.check .title { padding-left: 34px; gap: 8px; color: var(--ink-2); font-size: 13.5px; }
+.stem { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.module .title input, .strong { font-weight: 700; }
+input { width: 100%; min-width: 0; background: none; border: 0; padding: 3px 4px; text-overflow: ellipsis; border-radius: 2px; }
+input:focus { background: var(--sheet); outline: 1.5px solid var(--sky); text-overflow: clip; }
+.can input { color: var(--ink-2); font-size: 13.5px; }
+input::placeholder { color: var(--ink-3); font-style: italic; }
+.grip { width: 8px; height: 16px; flex: none; cursor: grab; background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px; opacity: 0; }
+.row:hover .grip { opacity: .8; }
+.fold { width: 16px; color: var(--ink-2); cursor: pointer; }
+.post { width: 7px; height: 14px; flex: none; background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 8px no-repeat; position: relative; }
+.post::before { content: ''; position: absolute; top: 0; left: 0; width: 7px; height: 7px; border: 1px solid var(--ink); background: var(--sheet); }
+.foot { display: flex; gap: 16px; padding: 10px 16px; flex-wrap: wrap; }
+.foot span { margin-left: auto; }
+.side { width: 316px; flex: none; }
+@media (max-width: 1000px) { .sides { flex-direction: column; } .side { width: 100%; } }
+</style>

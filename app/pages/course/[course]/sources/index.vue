@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { useActions } from '~/actions/registry';
+import { troubleOf, type Trouble } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { CLAIMS, counted } from '~/words/states';
+
+interface Row {
+  id: string;
+  title: string;
+  kind: string;
+  language: string;
+  words: number;
+  file_name: string;
+  passages: number;
+  used: number;
+  claims: Record<string, number>;
+}
+interface Upload {
+  name: string;
+  share: number;
+  state: 'sending' | 'reading' | 'refused';
+  message?: string;
+}
+
+const desk = useCourse();
+const changed = inject<() => Promise<void>>('sources-changed')!;
+const rows = ref<Row[] | null>(null);
+const uploads = ref<Upload[]>([]);
+const notes = ref<string[]>([]);
+const trouble = ref<Trouble | null>(null);
+const over = ref(false);
+const picker = ref<HTMLInputElement | null>(null);
+const pasting = ref(false);
+const paste = reactive({ title: '', text: '' });
+const base = computed(() => `/api/courses/${desk.course!.id}/sources`);
+const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk' };
+const ACCEPT = '.docx,.pdf,.pptx,.epub,.html,.htm,.md,.markdown,.txt,.vtt,.srt';
+
+async function load() {
+  try {
+    rows.value = await $fetch<Row[]>(base.value);
+    void changed();
+  } catch (error) {
+    trouble.value = troubleOf(error);
+  }
+}
+onMounted(load);
+
+/** Sends files side by side; each says how far it is and what became of it. */
+function take(files: FileList | File[]) {
+  for (const file of files) {
+    uploads.value.push({ name: file.name, share: 0, state: 'sending' });
+    const upload = uploads.value.at(-1)!;
+    const request = new XMLHttpRequest();
+    request.open('PUT', `${base.value}?name=${encodeURIComponent(file.name)}`);
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.upload.onprogress = (event) => void (upload.share = event.total ? event.loaded / event.total : 0);
+    request.upload.onload = () => void (upload.state = 'reading');
+    request.onloadend = () => {
+      const answer = JSON.parse(request.responseText || '{}') as { ok?: boolean; same?: string; data?: Trouble };
+      if (request.status === 200) {
+        uploads.value = uploads.value.filter((each) => each !== upload);
+        if (answer.same) notes.value.push(`${file.name} holds the same as “${answer.same}”; it is used once.`);
+        void load();
+      } else {
+        upload.state = 'refused';
+        upload.message = answer.data?.message ?? 'The server does not answer. The file is still where it was; try again.';
+      }
+    };
+    request.send(file);
+  }
+}
+function drop(event: DragEvent) {
+  over.value = false;
+  if (desk.mayEdit && event.dataTransfer?.files.length) take(event.dataTransfer.files);
+}
+async function sendText() {
+  try {
+    await $fetch(base.value, { method: 'POST', body: { title: paste.title.trim(), text: paste.text } });
+    pasting.value = false;
+    paste.title = paste.text = '';
+    await load();
+  } catch (error) {
+    trouble.value = troubleOf(error);
+  }
+}
+async function detach(row: Row) {
+  await $fetch(`${base.value}/${row.id}`, { method: 'DELETE' }).catch((error: unknown) => void (trouble.value = troubleOf(error)));
+  notes.value.push(`“${row.title}” is off this course. What was drafted from it stays, and it stays on your shelf: give the same file again to have it back.`);
+  await load();
+}
+const holds = (row: Row) => Object.entries(row.claims).filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]).slice(0, 4).map(([kind, count]) => counted(count, CLAIMS[kind]!)).join(', ');
+useActions([
+  { id: 'source-files', label: 'Add files', key: 'Alt+F', area: 'Sources', when: () => desk.mayEdit, run: () => picker.value?.click() },
+  { id: 'source-text', label: 'Paste or type text', key: 'Alt+V', area: 'Sources', when: () => desk.mayEdit, run: () => void (pasting.value = true) },
+]);
+</script>
+
+<template>
+  <div class="sources" :class="{ over }" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="drop">
+    <div class="head">
+      <h1>Sources</h1><span class="small quiet">what the course is drafted from</span>
+      <div v-if="desk.mayEdit" class="end"><UButton color="neutral" variant="outline" @click="pasting = true">Paste or type text</UButton><UButton @click="picker?.click()">Add files</UButton></div>
+      <input ref="picker" type="file" multiple :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="Files to add" @change="take(($event.target as HTMLInputElement).files!)">
+    </div>
+    <ShellTroubleLine v-model="trouble" />
+    <p v-for="note in notes" :key="note" class="note small" role="status">{{ note }} <button type="button" class="link" @click="notes = notes.filter((each) => each !== note)">Close</button></p>
+    <ul v-if="uploads.length" class="uploads" aria-label="Files on their way">
+      <li v-for="upload in uploads" :key="upload.name" :class="upload.state"><span>{{ upload.name }}</span>
+        <span v-if="upload.state === 'refused'" class="decide">{{ upload.message }} <button type="button" class="link" @click="uploads = uploads.filter((each) => each !== upload)">Close</button></span>
+        <span v-else-if="upload.state === 'reading'" class="quiet">being read</span>
+        <span v-else class="quiet"><progress :value="upload.share" max="1" :aria-label="`${upload.name} sent`" /> {{ Math.round(upload.share * 100) }} %</span></li>
+    </ul>
+    <table v-if="rows?.length" class="lines">
+      <thead><tr><th>Source</th><th>Kind</th><th class="number">Words</th><th>Holds</th><th>Used</th><th><span class="sr-only">Take off</span></th></tr></thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.id">
+          <td class="name"><NuxtLink :to="`/course/${desk.course!.id}/sources/${row.id}`">{{ row.title }}</NuxtLink><span v-if="row.file_name !== row.title" class="mono block">{{ row.file_name }}</span></td>
+          <td>{{ KINDS[row.kind] ?? row.kind }}<span v-if="row.language !== desk.course!.language" class="small quiet block">in {{ row.language }}</span></td>
+          <td class="number">{{ row.words.toLocaleString('en') }}</td>
+          <td class="small">{{ holds(row) || 'nothing understood yet in this language' }}</td>
+          <td class="small use"><svg width="92" height="9" viewBox="0 0 92 9" aria-hidden="true"><rect x=".5" y=".5" width="91" height="8" fill="none" stroke="var(--hair)" /><rect x="1" y="1" :width="row.passages ? (90 * row.used) / row.passages : 0" height="7" fill="var(--sky)" /></svg> {{ row.used }} of {{ row.passages }} passages</td>
+          <td class="number"><button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-else-if="rows && uploads.length === 0" class="empty">
+      <h2>What do you have?</h2>
+      <p>Drop files here: documents (DOCX, PDF, EPUB), slides with their notes (PPTX), pages (HTML), notes (Markdown, text) and transcripts of talks (WebVTT, SRT). Each is read on this machine; nothing leaves it.</p>
+      <UButton v-if="desk.mayEdit" @click="picker?.click()">Add files</UButton>
+    </div>
+    <p v-if="rows?.length" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
+    <UModal v-model:open="pasting" title="Paste or type text" description="It becomes a source like a file. Headings with # and lists with - are understood." :ui="{ content: 'max-w-2xl' }">
+      <template #body>
+        <form class="paste" @submit.prevent="sendText">
+          <label>Title<UInput v-model="paste.title" required maxlength="200" class="w-full" /></label>
+          <label>Text<UTextarea v-model="paste.text" required :rows="12" class="w-full" /></label>
+          <div><UButton type="submit" :disabled="!paste.title.trim() || !paste.text.trim()">Add as a source</UButton></div>
+        </form>
+      </template>
+    </UModal>
+  </div>
+</template>
+
+<style scoped>
+.sources { flex: 1; overflow-y: auto; }
+.sources.over { outline: 2px dashed var(--moss); outline-offset: -8px; }
+.lines td:first-child, .lines th:first-child { padding-left: 18px; }
+.name a { font-weight: 600; }
+.name a:hover { text-decoration: underline; }
+.use { white-space: nowrap; }
+.use svg { display: inline; margin-right: 6px; }
+.note { padding: 8px 18px; background: var(--moss-faint); }
+.uploads { border-bottom: 1px solid var(--hair); }
+.uploads li { display: flex; gap: 18px; padding: 6px 18px; font-size: 14px; }
+.uploads li span:first-child { min-width: 220px; font-weight: 600; }
+progress { width: 120px; accent-color: var(--moss); }
+.next { padding: 14px 18px; }
+.paste { display: grid; gap: 12px; }
+label { display: grid; gap: 4px; font-size: 13.5px; font-weight: 600; }
+</style>

@@ -1,0 +1,39 @@
+import { defineStore } from 'pinia';
+import { lessonDemand, lessonMinutes } from '~~/core/brief/sizing';
+import type { Lesson } from '~~/core/course/course';
+import { useCourse } from './course';
+
+export interface LessonFigures {
+  minutes: number;
+  demand: number;
+  grade?: number;
+  checks: number;
+}
+
+/** Minutes, demand and checks of each lesson, computed from the course as it is typed; reading grades come from the server. */
+export const useFigures = defineStore('figures', () => {
+  const desk = useCourse();
+  const served = shallowRef<Record<string, { grade?: number; planned: number }>>({});
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function load() {
+    if (!desk.course) return;
+    served.value = await $fetch<typeof served.value>(`/api/courses/${desk.course.id}/figures`).catch(() => served.value);
+  }
+  watch(() => desk.savedAt, () => later());
+  watch(() => desk.outside, () => later());
+  function later() {
+    clearTimeout(timer);
+    timer = setTimeout(() => void load(), 1200);
+  }
+
+  /** A lesson as the engine would draft it is as long as its plan; one with text is as long as its text. */
+  function of(lesson: Lesson): LessonFigures {
+    const { grade, planned } = served.value[lesson.id] ?? { planned: 0 };
+    const minutes = lesson.blocks.length === 0 && lesson.minutesFixed === undefined && planned > 0 ? planned : lessonMinutes(lesson);
+    return { minutes, demand: lessonDemand(lesson, desk.course!, grade), ...(grade !== undefined && { grade }), checks: lesson.blocks.filter((block) => block.kind === 'check').length };
+  }
+  const all = computed(() => new Map(desk.lessons.map((lesson) => [lesson.id, of(lesson)])));
+  const minutes = computed(() => Math.round([...all.value.values()].reduce((sum, each) => sum + each.minutes, 0)));
+  return { all, minutes, load };
+});

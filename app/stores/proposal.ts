@@ -1,0 +1,34 @@
+import { defineStore } from 'pinia';
+import { takeOutline, type OutlineNodes } from '~~/core/course/gestures';
+import { useCourse } from './course';
+
+interface Made {
+  nodes: OutlineNodes;
+  dropped: { title: string; reason: string; words: number }[];
+  notices: { code: string; parameters?: Record<string, string | number> }[];
+  minutes: Record<string, number>;
+}
+
+/** A drafted outline that lies beside the course until it is taken or left. */
+export const useProposal = defineStore('proposal', () => {
+  const desk = useCourse();
+  const made = shallowRef<Made | null>(null);
+  const busy = ref(false);
+  watch(() => desk.course?.id, () => void (made.value = null));
+
+  async function draft() {
+    busy.value = true;
+    await desk.settleAll();
+    await desk.asking(async () => {
+      made.value = await $fetch<Made>(`/api/courses/${desk.course!.id}/outline`, { method: 'POST' });
+    });
+    busy.value = false;
+  }
+
+  /** Takes it as one gesture: what stood there goes to the bin, and undo brings it back. */
+  function take() {
+    if (!made.value || !desk.course) return;
+    if (desk.change('drafted outline', takeOutline(desk.course, made.value.nodes))) made.value = null;
+  }
+  return { made, busy, draft, take, leave: () => void (made.value = null) };
+});

@@ -1,0 +1,150 @@
+import { allLessons, type Course, type Lesson, type Module, type Objective } from './course';
+import type { Operation } from './operations';
+
+/** What an author does to an outline, as operations. Every function gives an empty list where the gesture means nothing. */
+
+export function blankLesson(id: string, title: string): Lesson {
+  return { id, title, kind: 'lesson', objectiveIds: [], state: 'blank', plannedPassages: [], blocks: [] };
+}
+
+export function blankModule(id: string, title: string, lessons: Lesson[] = []): Module {
+  return { id, title, purpose: '', objectiveIds: [], lessons };
+}
+
+/** The module a lesson stands in. */
+export function moduleOf(course: Course, lessonId: string): Module | undefined {
+  return course.modules.find((module) => module.lessons.some((lesson) => lesson.id === lessonId));
+}
+
+/** A new lesson below a row: behind a lesson, or first in a module. In a course without modules a module comes with it. */
+export function newLessonBelow(course: Course, row: string | null, ids: { lesson: string; module: string }, titles: { lesson: string; module: string }): Operation[] {
+  const lesson = blankLesson(ids.lesson, titles.lesson);
+  const module = course.modules.find((each) => each.id === row) ?? (row ? moduleOf(course, row) : course.modules.at(-1));
+  if (!module) return [{ type: 'insert', kind: 'module', parent: course.id, after: null, node: blankModule(ids.module, titles.module, [lesson]) }];
+  const after = module.lessons.some((each) => each.id === row) ? row : row === null ? (module.lessons.at(-1)?.id ?? null) : null;
+  return [{ type: 'insert', kind: 'lesson', parent: module.id, after, node: lesson }];
+}
+
+/** A new module behind the one a row belongs to. */
+export function newModuleBelow(course: Course, row: string | null, id: string, title: string): Operation[] {
+  const at = course.modules.find((each) => each.id === row) ?? (row ? moduleOf(course, row) : undefined) ?? course.modules.at(-1);
+  return [{ type: 'insert', kind: 'module', parent: course.id, after: at?.id ?? null, node: blankModule(id, title) }];
+}
+
+/**
+ * Outdent: a lesson begins a module of its title, and takes the lessons behind it along. Nothing of the lesson is lost: it is the
+ * module's first.
+ */
+export function beginModuleAt(course: Course, lessonId: string, id: string): Operation[] {
+  const module = moduleOf(course, lessonId);
+  const at = module?.lessons.findIndex((lesson) => lesson.id === lessonId) ?? -1;
+  if (!module || at <= 0) return [];
+  const moved = module.lessons.slice(at);
+  return [
+    { type: 'insert', kind: 'module', parent: course.id, after: module.id, node: blankModule(id, moved[0].title) },
+    ...moved.map((lesson, index): Operation => ({ type: 'move', id: lesson.id, parent: id, after: index === 0 ? null : moved[index - 1].id })),
+  ];
+}
+
+/** Indent: a module's lessons join the module before it; one without lessons becomes a lesson there, under the id given. */
+export function joinModuleBefore(course: Course, moduleId: string, id: string): Operation[] {
+  const at = course.modules.findIndex((module) => module.id === moduleId);
+  if (at <= 0) return [];
+  const [before, module] = [course.modules[at - 1], course.modules[at]];
+  const last = before.lessons.at(-1)?.id ?? null;
+  const removed: Operation = { type: 'remove', id: moduleId };
+  if (module.lessons.length === 0) return [removed, { type: 'insert', kind: 'lesson', parent: before.id, after: last, node: blankLesson(id, module.title) }];
+  return [...module.lessons.map((lesson, index): Operation => ({ type: 'move', id: lesson.id, parent: before.id, after: index === 0 ? last : module.lessons[index - 1].id })), removed];
+}
+
+/** Rows moved by one place, up or down, across borders of modules. Rows of one kind, in order. */
+export function moveRows(course: Course, rows: readonly string[], by: -1 | 1): Operation[] {
+  const modules = course.modules.filter((module) => rows.includes(module.id)).map((module) => module.id);
+  if (modules.length > 0) return moveWithin(course.modules.map((module) => module.id), modules, by, course.id);
+  const lessons = allLessons(course).filter((lesson) => rows.includes(lesson.id)).map((lesson) => lesson.id);
+  if (lessons.length === 0) return [];
+  const home = moduleOf(course, by < 0 ? lessons[0] : lessons.at(-1)!)!;
+  const ids = home.lessons.map((lesson) => lesson.id);
+  const edge = by < 0 ? ids.indexOf(lessons[0]) : ids.length - 1 - ids.indexOf(lessons.at(-1)!);
+  const together = lessons.every((id) => ids.includes(id));
+  if (together && edge > 0) return moveWithin(ids, lessons, by, home.id);
+  const neighbour = course.modules[course.modules.indexOf(home) + by];
+  if (!neighbour) return [];
+  return placeLessons(lessons, neighbour.id, by < 0 ? (neighbour.lessons.at(-1)?.id ?? null) : null);
+}
+
+/** Lessons put below a module, behind a lesson of it (null: first), in the order given. */
+export function placeLessons(lessons: readonly string[], module: string, after: string | null): Operation[] {
+  return lessons.map((id, index): Operation => ({ type: 'move', id, parent: module, after: index === 0 ? after : lessons[index - 1] }));
+}
+
+function moveWithin(ids: readonly string[], rows: readonly string[], by: -1 | 1, parent: string): Operation[] {
+  const rest = ids.filter((id) => !rows.includes(id));
+  const first = ids.indexOf(rows[0]);
+  const at = Math.max(0, Math.min(rest.length, ids.slice(0, first).filter((id) => !rows.includes(id)).length + by));
+  if (rest.slice(0, at).concat(rows, rest.slice(at)).join() === ids.join()) return [];
+  return rows.map((id, index): Operation => ({ type: 'move', id, parent, after: index === 0 ? (rest[at - 1] ?? null) : rows[index - 1] }));
+}
+
+/** Rows taken out into the bin; a lesson of a module that goes as a whole is not taken out twice. */
+export function removeRows(course: Course, rows: readonly string[]): Operation[] {
+  return rows
+    .filter((id) => course.modules.some((module) => module.id === id) || !course.modules.some((module) => rows.includes(module.id) && module.lessons.some((lesson) => lesson.id === id)))
+    .filter((id) => course.modules.some((module) => module.id === id) || moduleOf(course, id))
+    .map((id): Operation => ({ type: 'remove', id }));
+}
+
+/** What a lesson's learner can do afterwards, in the author's words: its first objective is set, or one is made. Empty words take it away. */
+export function wordObjective(course: Course, lesson: Lesson, text: string, id: string): Operation[] {
+  const [first] = lesson.objectiveIds;
+  const now = course.objectives.find((objective) => objective.id === first);
+  const said = text.trim();
+  if (now && said) return now.text === said ? [] : [{ type: 'set', id: now.id, field: 'text', value: said, was: now.text }];
+  if (now) return [{ type: 'set', id: lesson.id, field: 'objectiveIds', value: lesson.objectiveIds.slice(1), was: lesson.objectiveIds }];
+  if (!said) return [];
+  const node: Objective = { id, verb: 'carry-out', object: said, level: 'apply', text: said, evidence: [] };
+  return [
+    { type: 'insert', kind: 'objective', parent: course.id, after: course.objectives.at(-1)?.id ?? null, node },
+    { type: 'set', id: lesson.id, field: 'objectiveIds', value: [...lesson.objectiveIds, id], was: lesson.objectiveIds },
+  ];
+}
+
+/** What lies in the bin put back where it was; where its place is gone, at the end of what is nearest. Empty when nothing is left to hold it. */
+export function restore(course: Course, id: string): Operation[] {
+  const entry = course.bin.find((each) => each.node.id === id);
+  if (!entry) return [];
+  const { kind, node } = entry;
+  if (kind === 'block' || kind === 'lesson') {
+    const homes: { id: string; children: { id: string }[] }[] = kind === 'block' ? allLessons(course).map((lesson) => ({ id: lesson.id, children: lesson.blocks })) : course.modules.map((module) => ({ id: module.id, children: module.lessons }));
+    const home = homes.find((each) => each.id === entry.parent) ?? (kind === 'lesson' ? homes.at(-1) : undefined);
+    if (!home) return [];
+    const after = entry.after !== null && home.children.some((each) => each.id === entry.after) ? entry.after : entry.after === null && home.id === entry.parent ? null : (home.children.at(-1)?.id ?? null);
+    return [{ type: 'insert', kind, parent: home.id, after, node }];
+  }
+  const lists: Partial<Record<typeof kind, { id: string }[]>> = { module: course.modules, check: course.checks, objective: course.objectives, term: course.glossary, take: course.takes };
+  const list = lists[kind]!;
+  const after = entry.after !== null && list.some((each) => each.id === entry.after) ? entry.after : entry.after === null ? null : (list.at(-1)?.id ?? null);
+  return [{ type: 'insert', kind, parent: course.id, after, node }];
+}
+
+/** A drafted outline as nodes of a course: blank lessons with their passages, and what their learners can do afterwards. */
+export interface OutlineNodes {
+  modules: Module[];
+  objectives: Objective[];
+}
+
+/** The operations that take an outline into a course: what stood there goes to the bin, objectives and modules come in. */
+export function takeOutline(course: Course, { modules, objectives }: OutlineNodes): Operation[] {
+  const incoming = new Set(objectives.map((objective) => objective.id));
+  const removed: Operation[] = [
+    ...course.checks.filter((check) => check.drafted).map((check): Operation => ({ type: 'remove', id: check.id })),
+    ...course.modules.map((module): Operation => ({ type: 'remove', id: module.id })),
+    ...course.objectives.filter((objective) => incoming.has(objective.id)).map((objective): Operation => ({ type: 'remove', id: objective.id })),
+  ];
+  const kept = course.objectives.filter((objective) => !incoming.has(objective.id));
+  return [
+    ...removed,
+    ...objectives.map((node, at): Operation => ({ type: 'insert', kind: 'objective', parent: course.id, after: at > 0 ? objectives[at - 1].id : (kept.at(-1)?.id ?? null), node })),
+    ...modules.map((node, at): Operation => ({ type: 'insert', kind: 'module', parent: course.id, after: at > 0 ? modules[at - 1].id : null, node })),
+  ];
+}

@@ -1,0 +1,51 @@
+import 'reflect-metadata';
+import { plainToInstance, Type, type ClassConstructor } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min, ValidateNested, validateSync, type ValidationError } from 'class-validator';
+import { ID_PATTERN } from './id';
+import type { Operation } from './operations';
+import type { Problem, Result } from './problem';
+
+/** A change as a screen sends it; the operation itself is checked when it is made. */
+export class ChangeInput {
+  @IsString() @Matches(ID_PATTERN) id!: string;
+  @IsString() @Matches(ID_PATTERN) group!: string;
+  @IsObject() operation!: Operation;
+}
+
+export class ChangesInput {
+  @IsInt() @Min(0) since!: number;
+  @IsOptional() @IsString() @Length(1, 80) what?: string;
+  @IsArray() @ArrayMaxSize(3000) @ValidateNested({ each: true }) @Type(() => ChangeInput) changes!: ChangeInput[];
+}
+
+export class SinceInput {
+  @IsInt() @Min(0) since!: number;
+}
+
+export class NewCourseInput {
+  @IsString() @Length(1, 200) title!: string;
+  @IsOptional() @IsIn(['en', 'de', 'fr', 'es']) language?: string;
+}
+
+export class VersionInput {
+  @IsString() @Length(1, 120) name!: string;
+}
+
+export class TextSourceInput {
+  @IsString() @Length(1, 200) title!: string;
+  @IsString() @Length(1, 1_000_000) text!: string;
+}
+
+/** Checks what was sent against its class; unknown fields are refused. The problem names the first field that is wrong. */
+export function checkInput<T extends object>(kind: ClassConstructor<T>, value: unknown): Result<T> {
+  const input = plainToInstance(kind, value);
+  if (typeof input !== 'object' || input === null || Array.isArray(input)) return { ok: false, problem: { code: 'bad-input' } };
+  const [error] = validateSync(input, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  return error ? { ok: false, problem: problemOf(error) } : { ok: true, value: input };
+}
+
+function problemOf(error: ValidationError, path = ''): Problem {
+  const place = path ? `${path}.${error.property}` : error.property;
+  const [inner] = error.children ?? [];
+  return inner ? problemOf(inner, place) : { code: 'bad-input', parameters: { rule: Object.keys(error.constraints ?? {})[0] ?? '' }, place };
+}

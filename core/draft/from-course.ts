@@ -1,0 +1,133 @@
+import { allLessons, type Course, type Lesson } from '../course/course';
+import { fail } from '../course/problem';
+import type { Claim, Knowledge } from '../knowledge';
+import { Bm25 } from '../language/similarity';
+import type { OutlineProposal, Unit } from '../outline';
+import { lessonObjectives } from '../outline/objectives';
+import type { Objective } from '../course/course';
+import { allSections } from '../source/source';
+import { contextFor, draftContext, type DraftContext } from './context';
+import { draftLesson, type DraftedLesson } from './lesson';
+import { planCourse } from './plan';
+
+/** Passages looked for when a lesson's author named none. */
+const MOST_FOUND = 14;
+/** A passage that scores below this share of the best one is about something else. */
+const CLOSE_ENOUGH = 0.35;
+
+/** The matter of a lesson as it stands in the course: its planned passages, in the order of their sources' sections. */
+export function unitOf(lesson: Pick<Lesson, 'title' | 'plannedPassages'>, knowledge: readonly Knowledge[]): Unit {
+  const wanted = new Set(lesson.plannedPassages);
+  const sections = knowledge.flatMap(({ source }) => {
+    const paths = sectionPaths(source.root);
+    return allSections(source.root).flatMap((section) => {
+      const passages = section.passages.filter((id) => wanted.has(id));
+      return passages.length > 0 ? [{ id: section.id, title: section.title, path: paths.get(section.id) ?? [], passages }] : [];
+    });
+  });
+  const owner = knowledge.find((each) => each.passages.has(sections[0]?.passages[0] ?? ''));
+  return { title: lesson.title, sourceId: owner?.source.id ?? knowledge[0]?.source.id ?? '', sections, words: 0, weight: 1 };
+}
+
+function sectionPaths(root: Knowledge['source']['root']): Map<string, string[]> {
+  const paths = new Map<string, string[]>();
+  const visit = (section: typeof root, path: string[]): void => {
+    paths.set(section.id, path);
+    for (const child of section.sections) visit(child, [...path, section.title]);
+  };
+  visit(root, []);
+  return paths;
+}
+
+/** The outline of a course as a proposal, so that it can be planned and drafted like a new one. A lesson without passages gets those that fit its title. */
+export function proposalOf(course: Course, knowledge: readonly Knowledge[]): OutlineProposal {
+  const free = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
+  return {
+    title: course.title, language: course.language, dropped: [], notices: [],
+    modules: course.modules.map((module) => ({
+      id: module.id, title: module.title,
+      lessons: module.lessons.map((lesson) => {
+        const plannedPassages = lesson.plannedPassages.length > 0 ? lesson.plannedPassages : fittingPassages(`${lesson.title} ${module.title}`, knowledge, free);
+        return { id: lesson.id, title: lesson.title, otherTitles: [], unit: unitOf({ title: lesson.title, plannedPassages }, knowledge) };
+      }),
+    })),
+  };
+}
+
+/** A passage that no lesson uses, with how well it fits a topic (a score to rank by, no probability). */
+export interface UnusedPassage {
+  id: string;
+  sourceId: string;
+  score: number;
+  /** What it says, by kind of claim. */
+  kinds: Claim['kind'][];
+}
+
+/** Passages of the sources that the course does not use yet, those that fit a lesson best first. */
+export function unusedFor(course: Course, lessonId: string, knowledge: readonly Knowledge[], most = 12): UnusedPassage[] {
+  const lesson = allLessons(course).find((each) => each.id === lessonId);
+  if (!lesson) return [];
+  const used = usedPassages(course);
+  const planned = lesson.plannedPassages.flatMap((id) => knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []));
+  const stems = knowledge[0]?.pack.stems(lesson.title) ?? [];
+  return ranked([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
+}
+
+/** Ids of passages that a lesson's text or a placed check stands on. */
+export function usedPassages(course: Course): Set<string> {
+  const used = new Set<string>();
+  const visit = (value: unknown): void => {
+    if (Array.isArray(value)) value.forEach(visit);
+    else if (value !== null && typeof value === 'object') {
+      const mark = value as { type?: string; attrs?: { passages?: { id: string }[] } };
+      if (mark.type === 'evidence') for (const range of mark.attrs?.passages ?? []) used.add(range.id);
+      Object.values(value).forEach(visit);
+    }
+  };
+  for (const lesson of allLessons(course)) {
+    for (const block of lesson.blocks) {
+      visit(block.body);
+      for (const range of block.evidence ?? []) used.add(range.id);
+    }
+  }
+  return used;
+}
+
+function fittingPassages(topic: string, knowledge: readonly Knowledge[], used: ReadonlySet<string>): string[] {
+  const found = ranked(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used);
+  return found.filter((each) => each.score >= found[0].score * CLOSE_ENOUGH).slice(0, MOST_FOUND).map((each) => each.id);
+}
+
+function ranked(stems: readonly string[], knowledge: readonly Knowledge[], used: ReadonlySet<string>): UnusedPassage[] {
+  const passages = knowledge.flatMap((each) => each.source.passages.filter((passage) => !used.has(passage.id) && passage.kind !== 'code' && passage.kind !== 'footnote').map((passage) => ({ passage, each })));
+  const index = new Bm25(passages.map(({ passage, each }) => (each.sentences.get(passage.id) ?? []).flatMap((sentence) => sentence.stems)));
+  const kinds = new Map<string, Set<Claim['kind']>>();
+  for (const claim of knowledge.flatMap((each) => each.claims)) for (const range of claim.ranges) kinds.set(range.id, (kinds.get(range.id) ?? new Set()).add(claim.kind));
+  return index.rank(stems).map(({ document, score }) => {
+    const { passage, each } = passages[document];
+    return { id: passage.id, sourceId: each.source.id, score: Math.round(score * 100) / 100, kinds: [...(kinds.get(passage.id) ?? [])] };
+  });
+}
+
+/** What a lesson's learner can do afterwards, from all that its planned passages claim: for an outline, before any text. */
+export function plannedObjectives(lesson: Pick<Lesson, 'id' | 'title' | 'plannedPassages'>, context: DraftContext): Objective[] {
+  const [first] = lesson.plannedPassages;
+  if (!first) return [];
+  const knowledge = context.matter.of(first);
+  const claims = new Map(lesson.plannedPassages.flatMap((id) => context.matter.claims.get(id) ?? []).map((claim) => [claim.id, claim]));
+  return lessonObjectives(lesson.id, lesson.title, [...claims.values()], knowledge);
+}
+
+/**
+ * Drafts one lesson of a course from its planned passages. Throws the problems `gone` (no such lesson) and `nothing-to-draft`
+ * (its passages, or those that fit its title, hold nothing that can be taught).
+ */
+export function draftLessonOf(course: Course, lessonId: string, knowledge: readonly Knowledge[]): DraftedLesson {
+  const proposal = proposalOf(course, knowledge);
+  const used = new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
+  const context = contextFor(draftContext(course.brief, knowledge), used);
+  if (!allLessons(course).some((lesson) => lesson.id === lessonId)) fail('gone', undefined, lessonId);
+  const plan = planCourse(proposal, context).modules.flatMap((module) => module.lessons).find((each) => each.lesson.id === lessonId);
+  if (!plan) fail('nothing-to-draft', undefined, lessonId);
+  return draftLesson(plan, course.title, context);
+}

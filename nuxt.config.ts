@@ -1,0 +1,31 @@
+import tailwindcss from '@tailwindcss/vite';
+
+const decorators = { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: false, target: 'es2022' } } as const;
+/** The same strictness as everywhere else. */
+const types = { compilerOptions: { ...decorators.compilerOptions, noUncheckedIndexedAccess: false } } as const;
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  srcDir: 'app/',
+  serverDir: 'server/',
+  modules: ['@nuxt/ui', '@pinia/nuxt'],
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  css: ['~/assets/main.css'],
+  app: { head: { htmlAttrs: { lang: 'en' }, title: 'Uplift Path', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] } },
+  ui: { fonts: false },
+  icon: {
+    provider: 'server', fallbackToApi: false, serverBundle: { collections: ['lucide'] },
+    clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}', 'node_modules/@nuxt/ui/dist/shared/*.mjs'], globExclude: [] } },
+  },
+  colorMode: { preference: 'system', fallback: 'light' },
+  typescript: { tsConfig: types },
+  vite: { plugins: [tailwindcss()], esbuild: { tsconfigRaw: decorators } },
+  nitro: {
+    esbuild: { options: { tsconfigRaw: decorators, target: 'es2022' } },
+    typescript: { tsConfig: types },
+    moduleSideEffects: ['reflect-metadata'],
+    compressPublicAssets: { gzip: true },
+  },
+});

@@ -1,0 +1,102 @@
+import type { Course } from '../../core/course/course';
+import type { Change, Operation } from '../../core/course/operations';
+import type { Db } from './open';
+
+export interface CourseRow {
+  id: string;
+  title: string;
+  revision: number;
+  created_at: number;
+  changed_at: number;
+}
+
+export interface ChangeRow {
+  revision: number;
+  id: string;
+  group_id: string;
+  person_id: string;
+  made_at: number;
+  operation: Operation;
+  inverse: Operation;
+}
+
+export interface GroupRow {
+  group_id: string;
+  kind: 'do' | 'undo' | 'redo';
+  target: string | null;
+  what: string;
+  revision: number;
+}
+
+type Stored<Row extends { operation: Operation; inverse: Operation }> = Omit<Row, 'operation' | 'inverse'> & { operation: string; inverse: string };
+const parsed = (row: Stored<ChangeRow>): ChangeRow => ({ ...row, operation: JSON.parse(row.operation) as Operation, inverse: JSON.parse(row.inverse) as Operation });
+
+/** Courses as logs of changes, with snapshots to start from. */
+export function coursesIn(db: Db) {
+  const row = 'course.id, title, revision, created_at, changed_at';
+  const get = db.prepare<[string], CourseRow>(`select ${row} from course where id = ? and removed_at is null`);
+  const ofPerson = db.prepare<[string], CourseRow & { role: string }>(`select ${row}, role from course join member on course_id = course.id where person_id = ? and removed_at is null order by changed_at desc, course.id`);
+  const insert = db.prepare('insert into course (id, title, revision, created_at, changed_at) values (?, ?, 0, ?, ?)');
+  const update = db.prepare('update course set title = ?, revision = ?, changed_at = ? where id = ?');
+  const remove = db.prepare('update course set removed_at = ? where id = ?');
+  const change = 'revision, id, group_id, person_id, made_at, operation, inverse';
+  const after = db.prepare<[string, number], Stored<ChangeRow>>(`select ${change} from change where course_id = ? and revision > ? order by revision`);
+  const last = db.prepare<[string], Stored<ChangeRow>>(`select ${change} from change where course_id = ? order by revision desc limit 1`);
+  const ofGroup = db.prepare<[string, string], Stored<ChangeRow>>(`select ${change} from change where course_id = ? and group_id = ? order by revision desc`);
+  const known = db.prepare<[string, string, string, string], { found: number }>('select 1 as found from change where course_id = ? and id = ? union select 1 from merged_change where course_id = ? and id = ?');
+  const append = db.prepare('insert into change (course_id, revision, id, group_id, person_id, job, made_at, version, operation, inverse) values (@courseId, @revision, @id, @group, @person, @job, @at, @version, @operation, @inverse)');
+  const drop = db.prepare('delete from change where course_id = ? and revision = ?');
+  const merged = db.prepare('insert or ignore into merged_change (course_id, id) values (?, ?)');
+  const groupColumns = 'group_id, kind, target, what, revision';
+  const upsertGroup = db.prepare('insert into change_group (course_id, group_id, person_id, kind, target, what, revision) values (@courseId, @group, @person, @kind, @target, @what, @revision) on conflict (course_id, group_id) do update set revision = excluded.revision');
+  const lastGroup = db.prepare<[string, string], GroupRow>(`select ${groupColumns} from change_group where course_id = ? and person_id = ? and kind != 'undo' and taken_back = 0 order by revision desc limit 1`);
+  const lastUndo = db.prepare<[string, string, string, string], GroupRow>(`select ${groupColumns} from change_group where course_id = ? and person_id = ? and kind = 'undo' and taken_back = 0
+    and revision > coalesce((select max(revision) from change_group where course_id = ? and person_id = ? and kind = 'do'), -1) order by revision desc limit 1`);
+  const takeBack = db.prepare('update change_group set taken_back = 1 where course_id = ? and group_id = ?');
+  const newestSnapshot = db.prepare<[string], { revision: number; document: string }>('select revision, document from snapshot where course_id = ? order by revision desc limit 1');
+  const addSnapshot = db.prepare('insert or replace into snapshot (course_id, revision, document) values (?, ?, ?)');
+  const addVersion = db.prepare('insert into named_version (id, course_id, name, revision, person_id, made_at) values (?, ?, ?, ?, ?, ?)');
+  const versions = db.prepare<[string], { id: string; name: string; revision: number; made_at: number }>('select id, name, revision, made_at from named_version where course_id = ? order by made_at desc, id');
+  return {
+    get: (id: string) => get.get(id),
+    ofPerson: (personId: string) => ofPerson.all(personId),
+    add(course: Course, at: number) {
+      insert.run(course.id, course.title, at, at);
+      addSnapshot.run(course.id, 0, JSON.stringify(course));
+    },
+    advance: (course: Course, revision: number, at: number) => void update.run(course.title, revision, at, course.id),
+    remove: (id: string, at: number) => void remove.run(at, id),
+    changesAfter: (id: string, revision: number) => after.all(id, revision).map(parsed),
+    lastChange(id: string) {
+      const found = last.get(id);
+      return found && parsed(found);
+    },
+    /** The changes of a group, newest first. */
+    changesOf: (id: string, group: string) => ofGroup.all(id, group).map(parsed),
+    hasChange: (id: string, changeId: string) => known.get(id, changeId, id, changeId) !== undefined,
+    append(id: string, revision: number, { id: changeId, group, actor, version, operation }: Change, inverse: Operation, at: number) {
+      append.run({
+        courseId: id, revision, id: changeId, group, at, version, operation: JSON.stringify(operation), inverse: JSON.stringify(inverse),
+        person: 'person' in actor ? actor.person : actor.for, job: 'job' in actor ? actor.job : null,
+      });
+    },
+    /** Takes the newest change out of the log, to be replaced by one that does the work of both. */
+    replaceLast(id: string, old: ChangeRow) {
+      drop.run(id, old.revision);
+      merged.run(id, old.id);
+    },
+    noteGroup: (id: string, group: { group: string; person: string; kind: GroupRow['kind']; target: string | null; what: string; revision: number }) => void upsertGroup.run({ courseId: id, ...group }),
+    /** The gesture of a person that undo would take back next. */
+    lastGroup: (id: string, personId: string) => lastGroup.get(id, personId),
+    /** The undo that redo would take back next; none once something new was done. */
+    lastUndo: (id: string, personId: string) => lastUndo.get(id, personId, id, personId),
+    takeBack: (id: string, group: string) => void takeBack.run(id, group),
+    snapshot(id: string) {
+      const found = newestSnapshot.get(id);
+      return found && { revision: found.revision, course: JSON.parse(found.document) as Course };
+    },
+    addSnapshot: (course: Course, revision: number) => void addSnapshot.run(course.id, revision, JSON.stringify(course)),
+    addVersion: (versionId: string, id: string, name: string, revision: number, personId: string, at: number) => void addVersion.run(versionId, id, name, revision, personId, at),
+    versions: (id: string) => versions.all(id),
+  };
+}

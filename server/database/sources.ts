@@ -1,0 +1,54 @@
+import type { Claim } from '../../core/knowledge';
+import type { Source } from '../../core/source/source';
+import type { Db } from './open';
+
+/** A source as a course lists it. */
+export interface SourceRow {
+  id: string;
+  title: string;
+  kind: string;
+  version: string;
+  file_name: string;
+  language: string;
+  words: number;
+  read_at: number;
+  position: number;
+}
+
+/** Sources, their versions, and which a course uses. A version holds what was read and what it claims. */
+export function sourcesIn(db: Db) {
+  const addSource = db.prepare('insert into source (id, owner_id, title, kind, created_at) values (?, ?, ?, ?, ?)');
+  const addVersion = db.prepare(`insert or ignore into source_version (source_id, version, file_hash, file_name, language, words, read_at, document, claims)
+    values (@id, @version, @fileHash, @fileName, @language, @words, @at, @document, @claims)`);
+  const columns = 'source.id, source.title, source.kind, source_version.version, file_name, language, words, read_at';
+  const ofCourse = db.prepare<[string], SourceRow>(`select ${columns}, position from course_source join source on source.id = course_source.source_id
+    join source_version on source_version.source_id = source.id and source_version.version = course_source.version where course_id = ? order by position, source.id`);
+  const document = db.prepare<[string, string], { document: string; claims: string }>('select document, claims from source_version where source_id = ? and version = ?');
+  const sameFile = db.prepare<[string, string], { source_id: string; version: string; title: string }>(`select source_id, version, title from source_version
+    join source on source.id = source_id where file_hash = ? and owner_id = ? order by created_at limit 1`);
+  const sameContent = db.prepare<[string, string], { source_id: string; version: string; title: string }>(`select source_id, version, title from source_version
+    join source on source.id = source_id where version = ? and owner_id = ? order by created_at limit 1`);
+  const attach = db.prepare(`insert or ignore into course_source (course_id, source_id, version, position, added_by, added_at)
+    values (@courseId, @sourceId, @version, (select coalesce(max(position), -1) + 1 from course_source where course_id = @courseId), @person, @at)`);
+  const detach = db.prepare('delete from course_source where course_id = ? and source_id = ?');
+  const uses = db.prepare<[string, string], { version: string }>('select version from course_source where course_id = ? and source_id = ?');
+  const rename = db.prepare('update source set title = ? where id = ?');
+  return {
+    add(source: Source, claims: readonly Claim[], about: { owner: string; fileHash: string; fileName: string; at: number }) {
+      addSource.run(source.id, about.owner, source.title, source.kind, about.at);
+      addVersion.run({ id: source.id, version: source.version, fileHash: about.fileHash, fileName: about.fileName, language: source.language, words: source.words, at: about.at, document: JSON.stringify(source), claims: JSON.stringify(claims) });
+    },
+    ofCourse: (courseId: string) => ofCourse.all(courseId),
+    read(id: string, version: string) {
+      const found = document.get(id, version);
+      return found && { source: JSON.parse(found.document) as Source, claims: JSON.parse(found.claims) as Claim[] };
+    },
+    sameFile: (hash: string, owner: string) => sameFile.get(hash, owner),
+    sameContent: (version: string, owner: string) => sameContent.get(version, owner),
+    /** Makes a course use a version; false when it does already. */
+    attach: (courseId: string, sourceId: string, version: string, person: string, at: number) => attach.run({ courseId, sourceId, version, person, at }).changes > 0,
+    detach: (courseId: string, sourceId: string) => detach.run(courseId, sourceId).changes > 0,
+    versionIn: (courseId: string, sourceId: string) => uses.get(courseId, sourceId)?.version,
+    rename: (id: string, title: string) => void rename.run(title, id),
+  };
+}

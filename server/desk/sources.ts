@@ -1,0 +1,158 @@
+import { createHash } from 'node:crypto';
+import { readFileSync, renameSync, rmSync, writeFileSync, openSync, fsyncSync, closeSync, existsSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Problem } from '../../core/course/problem';
+import type { Claim } from '../../core/knowledge';
+import type { Passage, Source } from '../../core/source/source';
+import { readSource } from '../../core/reading';
+import type { Db } from '../database/open';
+import { sourcesIn, type SourceRow } from '../database/sources';
+import type { Drafter } from '../drafting/drafter';
+import { readInChild } from '../reading';
+import { freshId } from './courses';
+
+/** Reading processes at a time: each may take a gigabyte. */
+const READERS = 2;
+
+/** What became of a source that was given. */
+export type Added = { ok: true; source: SourceRow; same?: string } | { ok: false; problem: Problem };
+
+/** A passage in its place, for the evidence pane. */
+export interface PassageInContext {
+  passage: Passage;
+  source: { id: string; title: string; kind: string; language: string };
+  before: Passage[];
+  after: Passage[];
+  claims: Pick<Claim, 'id' | 'kind' | 'rule' | 'term'>[];
+}
+
+/** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. */
+export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number) {
+  const sources = sourcesIn(db);
+  const cache = new Map<string, { source: Source; claims: Claim[] }>();
+  const queue: (() => void)[] = [];
+  let reading = 0;
+
+  async function turn<T>(work: () => Promise<T>): Promise<T> {
+    if (reading >= READERS) await new Promise<void>((go) => queue.push(go));
+    reading++;
+    try {
+      return await work();
+    } finally {
+      reading--;
+      queue.shift()?.();
+    }
+  }
+
+  function read(id: string, version: string) {
+    const key = `${id}/${version}`;
+    const known = cache.get(key) ?? sources.read(id, version);
+    if (known) {
+      cache.delete(key);
+      cache.set(key, known);
+      if (cache.size > 12) cache.delete(cache.keys().next().value!);
+    }
+    return known;
+  }
+
+  /** Keeps bytes under their hash: written beside, synced, then named, so that a crash leaves no half file. */
+  function keepFile(bytes: Uint8Array): string {
+    const hash = createHash('sha256').update(bytes).digest('hex');
+    const path = join(folder, 'files', hash);
+    if (existsSync(path)) return hash;
+    const temporary = `${path}.${freshId('t')}`;
+    writeFileSync(temporary, bytes);
+    const handle = openSync(temporary, 'r');
+    fsyncSync(handle);
+    closeSync(handle);
+    renameSync(temporary, path);
+    return hash;
+  }
+
+  const inCourse = (courseId: string, id: string) => sources.ofCourse(courseId).find((row) => row.id === id)!;
+
+  /**
+   * Takes in a file that lies at `path` under a name. The same file, or another with the same content, is not read twice: the
+   * course gets the one on the shelf.
+   */
+  async function addFile(courseId: string, path: string, name: string, person: string): Promise<Added> {
+    const bytes = new Uint8Array(readFileSync(path));
+    const hash = createHash('sha256').update(bytes).digest('hex');
+    const same = sources.sameFile(hash, person);
+    if (same) return attachKnown(courseId, same, person);
+    const id = freshId('s');
+    const result = await turn(() => readInChild(path, id, undefined, name));
+    if (!result.ok) return result;
+    return keep(courseId, { ...result.source, id }, result.media, keepFile(bytes), name, person);
+  }
+
+  /** Takes in text that was pasted or typed. */
+  async function addText(courseId: string, title: string, text: string, person: string): Promise<Added> {
+    const bytes = new TextEncoder().encode(text);
+    const result = await readSource({ name: 'notes.md', bytes }, freshId('s'));
+    if (!result.ok) return { ok: false, problem: { ...result.problem, place: title } };
+    return keep(courseId, { ...result.source, title }, new Map(), keepFile(bytes), `${title}.md`, person);
+  }
+
+  async function keep(courseId: string, source: Source, media: ReadonlyMap<string, Uint8Array>, fileHash: string, fileName: string, person: string): Promise<Added> {
+    const alike = sources.sameContent(source.version, person);
+    if (alike) return attachKnown(courseId, alike, person);
+    const { claims } = await drafter.ask('understand', { source });
+    for (const bytes of media.values()) keepFile(bytes);
+    db.transaction(() => {
+      sources.add(source, claims, { owner: person, fileHash, fileName, at: now() });
+      sources.attach(courseId, source.id, source.version, person, now());
+    })();
+    return { ok: true, source: inCourse(courseId, source.id) };
+  }
+
+  function attachKnown(courseId: string, same: { source_id: string; version: string; title: string }, person: string): Added {
+    sources.attach(courseId, same.source_id, same.version, person, now());
+    return { ok: true, source: inCourse(courseId, same.source_id), same: same.title };
+  }
+
+  /** Takes in sources that came with an archive. */
+  function adopt(courseId: string, given: readonly { source: Source; claims: readonly Claim[] }[], person: string): void {
+    for (const { source, claims } of given) {
+      if (!sources.read(source.id, source.version)) sources.add(source, claims, { owner: person, fileHash: source.version, fileName: source.title, at: now() });
+      sources.attach(courseId, source.id, source.version, person, now());
+    }
+  }
+
+  /** Passages of a course's sources with their neighbours; those that are gone are left out. */
+  function passages(courseId: string, ids: readonly string[], around = 2): PassageInContext[] {
+    const wanted = new Set(ids);
+    return sources.ofCourse(courseId).flatMap((row) => {
+      const found = read(row.id, row.version);
+      if (!found) return [];
+      return found.source.passages.flatMap((passage, at) => {
+        if (!wanted.has(passage.id)) return [];
+        const all = found.source.passages;
+        const claims = found.claims.filter((claim) => claim.ranges.some((range) => range.id === passage.id)).map(({ id, kind, rule, term }) => ({ id, kind, ...(rule && { rule }), ...(term && { term }) }));
+        return [{ passage, source: { id: row.id, title: row.title, kind: row.kind, language: row.language }, before: all.slice(Math.max(0, at - around), at), after: all.slice(at + 1, at + 1 + around), claims }];
+      });
+    }).sort((a, b) => ids.indexOf(a.passage.id) - ids.indexOf(b.passage.id));
+  }
+
+  return {
+    addFile, addText, adopt, passages, read,
+    ofCourse: (courseId: string) => sources.ofCourse(courseId),
+    keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
+    /** A source as its course uses it, or undefined when it does not. */
+    inCourse(courseId: string, id: string) {
+      const version = sources.versionIn(courseId, id);
+      return version === undefined ? undefined : read(id, version);
+    },
+    detach: (courseId: string, id: string) => sources.detach(courseId, id),
+    /** How many claims of each kind a source holds. */
+    counts(id: string, version: string): Record<string, number> {
+      const counts: Record<string, number> = {};
+      for (const claim of read(id, version)?.claims ?? []) counts[claim.kind] = (counts[claim.kind] ?? 0) + 1;
+      return counts;
+    },
+    temporaryPath: () => join(folder, 'files', `upload.${freshId('t')}`),
+    discard: (path: string) => rmSync(path, { force: true }),
+  };
+}
+
+export type SourceDesk = ReturnType<typeof sourceDesk>;

@@ -1,0 +1,31 @@
+import type { Course } from '../../core/course/course';
+import type { OutlineNodes } from '../../core/course/gestures';
+import type { UnusedPassage } from '../../core/draft/from-course';
+import type { DraftedLesson } from '../../core/draft';
+import type { Claim } from '../../core/knowledge';
+import type { Dropped } from '../../core/outline';
+import type { Problem } from '../../core/course/problem';
+import type { Source } from '../../core/source/source';
+
+/** A source version by its keys: workers read it from the database themselves. */
+export interface SourceKey {
+  id: string;
+  version: string;
+}
+
+/** What the drafting worker can be asked. */
+export interface Tasks {
+  understand: { given: { source: Source }; made: { claims: Claim[] } };
+  outline: { given: { course: Course; sources: SourceKey[] }; made: { nodes: OutlineNodes; dropped: Dropped[]; notices: { code: string; parameters?: Record<string, string | number> }[]; minutes: Record<string, number> } };
+  lesson: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
+  unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
+  figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
+}
+
+export type TaskName = keyof Tasks;
+export interface TaskMessage<Name extends TaskName = TaskName> {
+  number: number;
+  name: Name;
+  given: Tasks[Name]['given'];
+}
+export type TaskAnswer = { number: number; ok: true; made: unknown } | { number: number; ok: false; problem?: Problem; fault?: string };

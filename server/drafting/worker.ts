@@ -1,0 +1,87 @@
+// Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
+import { parentPort, workerData } from 'node:worker_threads';
+import { allLessons, type Course } from '../../core/course/course';
+import { blockTexts } from '../../core/course/blocks';
+import { ProblemError } from '../../core/course/problem';
+import { textOf } from '../../core/course/rich-text';
+import { minutesFor } from '../../core/brief/sizing';
+import { draftContext, planCourse } from '../../core/draft';
+import { draftLessonOf, proposalOf, unusedFor } from '../../core/draft/from-course';
+import { outlineNodes } from '../../core/draft/operations';
+import { understand, type Knowledge } from '../../core/knowledge';
+import { fail } from '../../core/course/problem';
+import { draftOutline } from '../../core/outline';
+import { openForReading, type Db } from '../database/open';
+import { sourcesIn } from '../database/sources';
+import { packFor } from '../language/packs';
+import type { SourceKey, TaskAnswer, TaskMessage, TaskName, Tasks } from './tasks';
+
+/** Understood sources kept: a course's worth. */
+const KEPT = 24;
+const known = new Map<string, Knowledge>();
+let db: Db | undefined;
+
+const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] } = {
+  understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
+  outline({ course, sources }) {
+    const knowledge = knowledgeOf(sources);
+    const { terms, ...context } = draftContext(course.brief, knowledge);
+    const proposal = draftOutline(course.brief, knowledge, terms, course.title);
+    if (proposal.modules.length === 0) fail('nothing-to-draft');
+    const plan = planCourse(proposal, { ...context, terms });
+    const kept = new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each]));
+    if (kept.size === 0) fail('nothing-to-draft');
+    const fitting = { ...proposal, modules: proposal.modules.map((module) => ({ ...module, lessons: module.lessons.filter((lesson) => kept.has(lesson.id)) })).filter((module) => module.lessons.length > 0) };
+    const left = proposal.modules.flatMap((module) => module.lessons.filter((lesson) => !kept.has(lesson.id))).map((lesson) => ({ title: lesson.title, reason: 'size', words: lesson.unit.words, sourceId: lesson.unit.sourceId }));
+    return {
+      nodes: outlineNodes(fitting, { ...context, terms }), dropped: [...proposal.dropped, ...left], notices: proposal.notices,
+      minutes: Object.fromEntries([...kept].map(([id, each]) => [id, minutesFor(each.words, Math.min(each.questions, 2))])),
+    };
+  },
+  lesson: ({ course, lessonId, sources }) => draftLessonOf(course, lessonId, knowledgeOf(sources)),
+  unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, knowledgeOf(sources)),
+  figures({ course, sources }) {
+    const grade = packFor(course.language).grade;
+    const planned = plannedMinutes(course, sources);
+    return Object.fromEntries(allLessons(course).map((lesson) => {
+      const prose = lesson.blocks.filter((block) => block.kind !== 'heading' && block.kind !== 'table').flatMap((block) => blockTexts(block).map(textOf)).join('\n');
+      return [lesson.id, { planned: planned.get(lesson.id) ?? 0, ...(grade && prose.length > 200 && { grade: Math.round(grade(prose) * 10) / 10 }) }];
+    }));
+  },
+};
+
+/** What blank lessons will take when they are drafted. */
+function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<string, number> {
+  if (!allLessons(course).some((lesson) => lesson.blocks.length === 0 && lesson.plannedPassages.length > 0)) return new Map();
+  const knowledge = knowledgeOf(sources);
+  const plan = planCourse(proposalOf(course, knowledge), draftContext(course.brief, knowledge));
+  return new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, minutesFor(each.words, Math.min(each.questions, 2))]));
+}
+
+function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {
+  db ??= openForReading((workerData as { folder: string }).folder);
+  const sources = sourcesIn(db);
+  return keys.flatMap(({ id, version }) => {
+    const key = `${id}/${version}`;
+    let knowledge = known.get(key);
+    if (!knowledge) {
+      const read = sources.read(id, version);
+      if (!read) return [];
+      knowledge = understand(read.source, packFor(read.source.language));
+    }
+    known.delete(key);
+    known.set(key, knowledge);
+    if (known.size > KEPT) known.delete(known.keys().next().value!);
+    return [knowledge];
+  });
+}
+
+parentPort!.on('message', ({ number, name, given }: TaskMessage) => {
+  let answer: TaskAnswer;
+  try {
+    answer = { number, ok: true, made: (RUN[name] as (given: unknown) => unknown)(given) };
+  } catch (error) {
+    answer = error instanceof ProblemError ? { number, ok: false, problem: error.problem } : { number, ok: false, fault: (error as Error).stack ?? String(error) };
+  }
+  parentPort!.postMessage(answer);
+});
