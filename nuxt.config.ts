@@ -24,7 +24,7 @@ export default defineNuxtConfig({
   vite: { plugins: [tailwindcss()], esbuild: { tsconfigRaw: decorators } },
   nitro: {
     esbuild: { options: { tsconfigRaw: decorators, target: 'es2022' } },
-    typescript: { tsConfig: types },
+    typescript: { tsConfig: { include: ['../core/types/*.d.ts'], compilerOptions: { ...types.compilerOptions, lib: ['esnext', 'dom', 'dom.iterable'] } } },
     moduleSideEffects: ['reflect-metadata'],
     compressPublicAssets: { gzip: true },
   },

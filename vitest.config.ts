@@ -1,5 +1,9 @@
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
 export default defineConfig({
-  test: { include: ['tests/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000, pool: 'forks', maxWorkers: 2 },
+  resolve: { alias: [{ find: /^~~\//, replacement: here('./') }, { find: /^~\//, replacement: here('./app/') }] },
+  test: { include: ['tests/unit/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000, pool: 'forks', maxWorkers: 2 },
 });

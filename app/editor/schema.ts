@@ -3,6 +3,7 @@ import { Plugin, PluginKey } from '@tiptap/pm/state';
 import { Decoration, DecorationSet } from '@tiptap/pm/view';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import StarterKit from '@tiptap/starter-kit';
+import Code from '@tiptap/extension-code';
 import ListItem from '@tiptap/extension-list-item';
 import { Table, TableCell, TableHeader, TableRow } from '@tiptap/extension-table';
 import Placeholder from '@tiptap/extension-placeholder';
@@ -108,7 +109,9 @@ const Gutter = Extension.create({
 /** The lesson's page as the editor knows it. `checkPlace` shows a check where it stands. */
 export function lessonExtensions(checkPlace: Node): Extensions {
   return [
-    StarterKit.configure({ heading: { levels: [2, 3] }, blockquote: false, horizontalRule: false, strike: false, underline: false, listItem: false, undoRedo: false, hardBreak: false, dropcursor: { color: 'var(--sky)', width: 2 }, link: { openOnClick: false, autolink: true, protocols: ['http', 'https', 'mailto'] } }),
+    StarterKit.configure({ heading: { levels: [2, 3] }, blockquote: false, horizontalRule: false, strike: false, underline: false, listItem: false, code: false, undoRedo: false, hardBreak: false, dropcursor: { color: 'var(--sky)', width: 2 }, link: { openOnClick: false, autolink: true, protocols: ['http', 'https', 'mailto'] } }),
+    // Beside other marks: words set in code keep the passage they stand on.
+    Code.extend({ excludes: '' }),
     ListItem.extend({ content: 'paragraph (bulletList | orderedList)?' }),
     Table.configure({ resizable: false }), TableRow, TableCell.extend({ content: 'paragraph' }), TableHeader.extend({ content: 'paragraph' }),
     Placeholder.configure({ placeholder: 'Write here', showOnlyCurrent: true }),

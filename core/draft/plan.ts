@@ -14,6 +14,8 @@ export interface LessonPlan {
   words: number;
   /** Questions to place at most. */
   questions: number;
+  /** Minutes it will take, with the questions that are likely to be found. */
+  minutes: number;
 }
 
 export interface CoursePlan {
@@ -78,7 +80,7 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext, aim
         empty.push({ title: entry.lesson.title, words: entry.usable, sourceId: entry.lesson.unit.sourceId });
         return [];
       }
-      return [{ lesson: entry.lesson, pieces: entry.pieces, chosen: indexes, words: taken, questions }];
+      return [{ lesson: entry.lesson, pieces: entry.pieces, chosen: indexes, words: taken, questions, minutes: minutesFor(taken, entry.likelyQuestions) }];
     }),
   })).filter((module) => module.lessons.length > 0);
   return { modules, empty, minutes: { ...(minutes !== undefined && { asked: minutes }), planned: Math.round(minutesOf(chosen) * 10) / 10 }, usableWords };

@@ -4,7 +4,6 @@ import { allLessons, type Course } from '../../core/course/course';
 import { blockTexts } from '../../core/course/blocks';
 import { ProblemError } from '../../core/course/problem';
 import { textOf } from '../../core/course/rich-text';
-import { minutesFor } from '../../core/brief/sizing';
 import { draftContext, planCourse } from '../../core/draft';
 import { draftLessonOf, proposalOf, unusedFor } from '../../core/draft/from-course';
 import { outlineNodes } from '../../core/draft/operations';
@@ -35,7 +34,7 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
     const left = proposal.modules.flatMap((module) => module.lessons.filter((lesson) => !kept.has(lesson.id))).map((lesson) => ({ title: lesson.title, reason: 'size', words: lesson.unit.words, sourceId: lesson.unit.sourceId }));
     return {
       nodes: outlineNodes(fitting, { ...context, terms }), dropped: [...proposal.dropped, ...left], notices: proposal.notices,
-      minutes: Object.fromEntries([...kept].map(([id, each]) => [id, minutesFor(each.words, Math.min(each.questions, 2))])),
+      minutes: Object.fromEntries([...kept].map(([id, each]) => [id, each.minutes])),
     };
   },
   lesson: ({ course, lessonId, sources }) => draftLessonOf(course, lessonId, knowledgeOf(sources)),
@@ -55,7 +54,7 @@ function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<stri
   if (!allLessons(course).some((lesson) => lesson.blocks.length === 0 && lesson.plannedPassages.length > 0)) return new Map();
   const knowledge = knowledgeOf(sources);
   const plan = planCourse(proposalOf(course, knowledge), draftContext(course.brief, knowledge));
-  return new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, minutesFor(each.words, Math.min(each.questions, 2))]));
+  return new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each.minutes]));
 }
 
 function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {

@@ -74,13 +74,15 @@ function drop(id: string) {
 <style scoped>
 .stem { width: 100%; font-family: var(--font-read); font-weight: 600; font-size: 16px; line-height: 1.4; field-sizing: content; resize: none; background: none; padding: 2px 4px; margin-left: -4px; border-radius: 2px; }
 ul { margin: 6px 0 4px; list-style: none; padding: 0; }
-li { margin: 0; display: grid; grid-template-columns: 18px 1fr auto; gap: 8px; padding: 4px 0; align-items: start; }
-li input[type=radio] { margin-top: 7px; accent-color: var(--moss); }
-.words { width: 100%; padding: 2px 4px; background: none; border-radius: 2px; }
+li { margin: 0; display: grid; grid-template-columns: 24px 1fr auto; gap: 6px; padding: 4px 0; align-items: start; }
+li input[type=radio] { appearance: none; width: 24px; height: 24px; margin: 1px 0 0; border-radius: 50%; cursor: pointer; background: radial-gradient(circle, transparent 5.5px, var(--ink-3) 6px, var(--ink-3) 7px, transparent 7.5px); }
+li input[type=radio]:checked { background: radial-gradient(circle, var(--moss) 3.5px, transparent 4px, transparent 5.5px, var(--moss) 6px, var(--moss) 7px, transparent 7.5px); }
+.words { width: 100%; min-height: 26px; padding: 2px 4px; background: none; border-radius: 2px; }
 .right .words { font-weight: 700; }
 .feedback { color: var(--ink-2); padding-left: 4px; }
-li > .link { font-size: 13px; margin-top: 3px; }
-.own { margin-left: 6px; min-width: 180px; background: none; color: var(--ink); border-radius: 2px; padding: 0 3px; }
+li > .link { font-size: 13px; min-height: 24px; min-width: 24px; }
+.check > p .link { min-height: 24px; }
+.own { margin-left: 6px; min-width: 180px; min-height: 24px; background: none; color: var(--ink); border-radius: 2px; padding: 0 3px; }
 .own::placeholder { color: var(--ink-3); font-style: italic; }
 textarea:focus, .words:focus, .own:focus { outline: 1.5px solid var(--sky); background: var(--sheet); }
 </style>

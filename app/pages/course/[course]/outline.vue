@@ -212,7 +212,8 @@ useActions([
       </div>
     </div>
     <div class="sides">
-      <div v-if="rows.length" ref="body" class="rows" data-keys="outline" role="grid" aria-label="Outline" @keydown="keys">
+      <div v-if="rows.length" ref="body" class="rows" data-keys="outline" @keydown="keys">
+        <div role="grid" aria-label="Outline" aria-multiselectable="true">
         <div class="names" role="row"><span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span><span class="number" role="columnheader">Min</span><span class="number" role="columnheader">Checks</span><span role="columnheader">State</span></div>
         <VueDraggable v-model="shown" :animation="0" :force-fallback="true" handle=".grip" draggable=".drag" :disabled="!desk.mayEdit" role="rowgroup" @start="dragging" @end="dropped">
           <div v-for="row in shown" :key="row.id" :data-row="row.id" class="row" :class="[row.kind, { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' }]" role="row" :aria-selected="selected.has(row.id)" @focusin="row.kind !== 'check' && current !== row.id && select(row.id)" @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)">
@@ -233,6 +234,7 @@ useActions([
             </template>
           </div>
         </VueDraggable>
+        </div>
         <p class="foot small quiet"><button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">{{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button><span><kbd>Enter</kbd> new, <kbd>Alt ↑↓</kbd> move, <kbd>Ctrl [ ]</kbd> level, <kbd>Ctrl Del</kbd> delete</span></p>
       </div>
       <div v-else class="empty">

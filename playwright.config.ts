@@ -1,0 +1,15 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'out/e2e.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking', '--disable-component-update'] },
+  },
+});

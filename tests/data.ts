@@ -1,0 +1,44 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { onTestFinished } from 'vitest';
+import { briefFrom } from '../core/brief/input';
+import type { Course } from '../core/course/course';
+import type { Change, Operation } from '../core/course/operations';
+import { openDatabase } from '../server/database/open';
+import { peopleIn } from '../server/database/people';
+import { courseDesk, freshId, OPERATION_VERSION } from '../server/desk/courses';
+import { aCourse } from './builders';
+
+export const INES = 'pinesmarlowa';
+export const TOM = 'ptomashbyaaa';
+
+/** A data folder of the test's own, gone afterwards. */
+export function aFolder(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-'));
+  onTestFinished(() => rmSync(folder, { recursive: true, force: true }));
+  return folder;
+}
+
+/** A desk with two people and one course; `clock.at` is its time. */
+export function aDesk(folder = aFolder(), course: Course = aCourse()) {
+  const clock = { at: 1_000_000 };
+  const db = openDatabase(folder);
+  const people = peopleIn(db);
+  if (people.all().length === 0) {
+    people.add({ id: INES, name: 'Ines Marlow', login: 'ines', role: 'owner' }, 'x.y', clock.at);
+    people.add({ id: TOM, name: 'Tom Ashby', login: 'tom', role: 'member' }, 'x.y', clock.at);
+  }
+  const desk = courseDesk(db, () => clock.at);
+  const known = desk.list(INES)[0]?.id;
+  const id = known ?? desk.adopt(course, INES);
+  people.setRole(id, TOM, 'author');
+  return { folder, db, desk, id, clock, people };
+}
+
+/** A change of a person; `group` joins it to others. */
+export function aChange(operation: Operation, person = INES, group = freshId('g'), id = freshId('x')): Change {
+  return { id, group, actor: { person }, version: OPERATION_VERSION, operation };
+}
+
+export const aBriefInput = () => briefFrom({}, 'en');

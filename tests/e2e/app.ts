@@ -1,0 +1,125 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** A running server of the production build on a data folder with the demo, both of this worker alone. */
+export interface App {
+  url: string;
+  folder: string;
+  /** Kills the server without warning and starts it again on the same folder. */
+  restart(): Promise<void>;
+}
+
+async function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as { port: number };
+      server.close(() => done(port));
+    });
+  });
+}
+
+async function start(port: number, folder: string): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
+  for (let tries = 0; tries < 200; tries++) {
+    if (await fetch(`http://127.0.0.1:${port}/api/start`).then((answer) => answer.ok, () => false)) return child;
+    await new Promise((go) => setTimeout(go, 50));
+  }
+  throw new Error('The server did not start.');
+}
+
+/** Tests of the screens: each worker has an app, each test a page that asks no other host and logs no error. */
+export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
+  // What a test means to provoke.
+  mayLog: [/status of 4\d\d/, { option: true }],
+
+  app: [async ({}, use) => { // eslint-disable-line no-empty-pattern -- what Playwright wants
+    const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
+    const made = spawnSync(process.execPath, ['dist/prepare.mjs', folder], { encoding: 'utf8' });
+    if (made.status !== 0) throw new Error(made.stderr);
+    const port = await freePort();
+    let child = await start(port, folder);
+    await use({
+      url: `http://127.0.0.1:${port}`, folder,
+      async restart() {
+        child.kill('SIGKILL');
+        await new Promise((gone) => child.once('exit', gone));
+        child = await start(port, folder);
+      },
+    });
+    child.kill('SIGKILL');
+    rmSync(folder, { recursive: true, force: true });
+  }, { scope: 'worker' }],
+
+  page: async ({ page, app, mayLog }, use) => {
+    const strangers: string[] = [];
+    const faults: string[] = [];
+    page.on('request', (request) => {
+      if (!request.url().startsWith(app.url) && !/^(data|blob):/.test(request.url())) strangers.push(request.url());
+    });
+    page.on('pageerror', (error) => faults.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !mayLog.test(message.text())) faults.push(message.text());
+    });
+    await use(page);
+    expect(strangers, 'asked another host').toEqual([]);
+    expect(faults, 'errors on the page').toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Comes in as one of the demo's people. */
+export async function enter(page: Page, app: App, name = 'Ines Marlow'): Promise<void> {
+  await page.goto(`${app.url}/sign-in`);
+  const courses = page.getByRole('heading', { name: 'Courses' });
+  const person = page.getByRole('button', { name, exact: true });
+  await expect(courses.or(page.getByRole('button', { name: 'Sign in' }))).toBeVisible();
+  if (!(await courses.isVisible())) await person.click();
+  await expect(courses).toBeVisible();
+}
+
+/** Opens the demo course. */
+export async function openDemo(page: Page, app: App, name?: string): Promise<void> {
+  await enter(page, app, name);
+  await page.getByRole('link', { name: 'Lending tools safely' }).click();
+  await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
+}
+
+/** Makes an empty course and stands at its sources. */
+export async function newCourse(page: Page, app: App, title: string): Promise<void> {
+  await enter(page, app);
+  await page.getByRole('button', { name: 'Start from sources' }).click();
+  await page.getByLabel('Title').fill(title);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
+}
+
+/** Opens a lesson of the course at hand. */
+export async function openLesson(page: Page, title: string): Promise<void> {
+  await page.keyboard.press('Alt+4');
+  await page.getByRole('row').getByRole('link', { name: title, exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Page of the lesson' })).toBeVisible();
+}
+
+/** Waits until everything is saved. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('header [role=status]')).toHaveText(/^Saved/);
+}
+
+/** The course as the server holds it. */
+export async function served(page: Page): Promise<{ course: { title: string; modules: { title: string; lessons: { id: string; title: string; state: string; blocks: { kind: string; body: Record<string, unknown> }[] }[] }[]; checks: { id: string; stem: string }[]; bin: unknown[] }; revision: number }> {
+  const id = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
+  return page.evaluate(async (course) => (await fetch(`/api/courses/${course}`)).json(), id);
+}
+
+/** Nothing that an automatic reader of the accessibility guidelines would object to, and nothing wider than the window. */
+export async function looksRight(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map((each) => `${each.id}: ${each.nodes.slice(0, 3).map((node) => `${node.target.join(' ')} ${node.failureSummary?.split('\n')[1] ?? ''}`).join('; ')}`)).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+}

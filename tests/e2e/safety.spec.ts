@@ -1,0 +1,78 @@
+import { request } from 'node:http';
+import { expect, openDemo, served, test } from './app';
+import { RIGHTS } from '../../server/rights/table';
+
+/** A request with headers of one's own, past what a browser would let a page send. */
+function ask(url: string, method: string, headers: Record<string, string> = {}): Promise<number> {
+  return new Promise((done, failed) => {
+    const sent = request(url, { method, headers }, (answer) => {
+      answer.resume();
+      done(answer.statusCode!);
+    });
+    sent.on('error', failed);
+    sent.end(method === 'GET' || method === 'DELETE' ? undefined : '{}');
+  });
+}
+
+test('every route without the right is refused', async ({ page, app }) => {
+  await openDemo(page, app);
+  const id = ((await served(page)).course as unknown as { id: string }).id;
+  const fill = (pattern: string) => pattern.replace(':course', id).replace(':lesson', 'labcdefghij2').replace(':source', 'sabcdefghij2');
+  for (const [method, pattern, right] of RIGHTS) {
+    const status = await ask(`${app.url}${fill(pattern)}`, method, { 'content-type': 'application/json' });
+    if (right === 'anyone') expect(status, `${method} ${pattern}`).not.toBe(401);
+    else expect(status, `${method} ${pattern}`).toBe(401);
+  }
+  expect(await ask(`${app.url}/api/nothing`, 'GET')).toBe(403);
+});
+
+test('other hosts and pages of others are refused', async ({ page, app }) => {
+  await openDemo(page, app);
+  const [cookie] = await page.context().cookies();
+  const signed = { cookie: `${cookie.name}=${cookie.value}` };
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax' });
+  expect(await ask(`${app.url}/api/courses`, 'GET', signed)).toBe(200);
+  expect(await ask(`${app.url}/api/courses`, 'GET', { ...signed, host: 'evil.example' })).toBe(403);
+  expect(await ask(`${app.url}/api/courses`, 'POST', { ...signed, origin: 'http://evil.example', 'content-type': 'application/json' })).toBe(403);
+});
+
+test('pages carry a strict policy, answers cannot be framed or sniffed', async ({ app }) => {
+  const page = await fetch(`${app.url}/sign-in`);
+  const policy = page.headers.get('content-security-policy')!;
+  expect(policy).toMatch(/script-src 'nonce-[A-Za-z0-9+/=]+' 'strict-dynamic';/);
+  expect(policy).toContain("default-src 'none'");
+  const again = await fetch(`${app.url}/sign-in`);
+  expect(again.headers.get('content-security-policy')).not.toBe(policy);
+  const answer = await fetch(`${app.url}/api/start`);
+  expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+  expect(answer.headers.get('content-security-policy')).toContain('sandbox');
+});
+
+test('sign-in by password works, wrong ones are counted, and signing out ends it', async ({ page, app }) => {
+  await page.goto(`${app.url}/sign-in`);
+  await page.getByLabel('Sign-in name').fill('tom');
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toHaveText('Name or password is wrong.');
+  await page.getByLabel('Password').fill('fernhollow-desk');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Courses' })).toBeVisible();
+  await page.getByRole('button', { name: 'Tom Ashby' }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  expect(await page.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
+});
+
+test.describe('a server that is gone', () => {
+  test.use({ mayLog: /ERR_FAILED|status of 4\d\d/ });
+
+  test('loses nothing: what was typed is kept and sent when it is back', async ({ page, app }) => {
+    await openDemo(page, app);
+    await page.route('**/operations', (route) => route.abort());
+    await page.locator('[data-row] [data-part=purpose]').first().fill('Typed while the server was away');
+    await expect(page.locator('header [role=status]')).toHaveText(/Not saved yet/);
+    await page.unroute('**/operations');
+    await page.reload();
+    await expect.poll(async () => JSON.stringify((await served(page)).course.modules)).toContain('Typed while the server was away');
+  });
+});

@@ -1,0 +1,89 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { enter, expect, newCourse, openDemo, saved, served, test } from './app';
+
+test('from documents to a drafted lesson: the whole way once', async ({ page, app }) => {
+  test.setTimeout(120_000);
+  await newCourse(page, app, 'Carrying samples');
+  const broken = join(app.folder, 'broken.docx');
+  writeFileSync(broken, 'PK\u0003\u0004 not a document');
+  await page.locator('input[type=file]').setInputFiles(['eval/documents/sample-courier.md', 'eval/documents/lone-working.txt', broken]);
+  await expect(page.getByRole('link', { name: /Carrying samples between/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Lone working and home visits/ })).toBeVisible();
+  await expect(page.locator('.uploads .refused')).toContainText('damaged');
+  // The same once more is noticed.
+  await page.locator('input[type=file]').setInputFiles(['eval/documents/sample-courier.md']);
+  await expect(page.getByText('holds the same as')).toBeVisible();
+  await page.getByRole('button', { name: 'Paste or type text' }).click();
+  await page.getByLabel('Title').fill('What the drivers say');
+  await page.getByLabel('Text', { exact: true }).fill('# Notes\n\nDrivers must ring before noon if a van is full, because the second van leaves at one o\'clock.\n');
+  await page.getByRole('button', { name: 'Add as a source' }).click();
+  await expect(page.getByRole('link', { name: 'What the drivers say' })).toBeVisible();
+  await page.getByRole('link', { name: /Carrying samples between/ }).click();
+  await page.getByRole('button', { name: /terms$/ }).click();
+  await expect(page.locator('.passage').first()).toBeVisible();
+
+  await page.keyboard.press('Alt+1');
+  await page.getByLabel('How long').fill('18');
+  await page.getByLabel('For whom').fill('Drivers');
+  await saved(page);
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Draft from the sources' }).first().click();
+  await expect(page.getByRole('complementary', { name: 'Drafted outline' })).toBeVisible();
+  expect((await served(page)).course.modules).toEqual([]);
+  await page.keyboard.press('Alt+Enter');
+  await saved(page);
+  await expect.poll(async () => (await served(page)).course.modules.length).toBeGreaterThan(0);
+  await page.getByRole('button', { name: 'Keep as a version' }).click();
+  await expect(page.getByText('1 version kept')).toBeVisible();
+
+  await page.keyboard.press('Alt+4');
+  await page.getByRole('button', { name: /Draft all/ }).click();
+  await expect(page.getByText('every lesson has text')).toBeVisible({ timeout: 60_000 });
+  const { course } = await served(page);
+  const lessons = course.modules.flatMap((module) => module.lessons);
+  expect(lessons.every((lesson) => lesson.state === 'drafted' && lesson.blocks.length > 0)).toBe(true);
+  expect(course.checks.length).toBeGreaterThan(3);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await served(page)).course.modules.flatMap((module) => module.lessons).filter((lesson) => lesson.blocks.length === 0).length).toBe(1);
+});
+
+test('a source taken off leaves the text, and says so where its evidence is', async ({ page, app }) => {
+  await newCourse(page, app, 'Off and on');
+  await page.locator('input[type=file]').setInputFiles(['eval/documents/allergen-guide.md']);
+  await expect(page.getByRole('link', { name: /food allergies/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Take .* off this course$/ }).click();
+  await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
+});
+
+test('offers are taken and refused by key', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+5');
+  const offers = page.locator('[data-card]');
+  await expect(offers.first()).toBeVisible();
+  const count = await offers.count();
+  const first = (await offers.first().getAttribute('data-card'))!;
+  await offers.first().focus();
+  await page.keyboard.press('t');
+  await expect(offers).toHaveCount(count - 1);
+  await expect.poll(async () => JSON.stringify((await served(page)).course.modules)).toContain(first);
+  await offers.first().focus();
+  await page.keyboard.press('r');
+  await expect(offers).toHaveCount(count - 2);
+  await page.keyboard.press('Control+z');
+  await expect(offers).toHaveCount(count - 1);
+});
+
+test('a course goes out as an archive and comes in again', async ({ page, app }) => {
+  await openDemo(page, app);
+  const before = (await served(page)).course;
+  const bytes = await page.evaluate(async (id) => Array.from(new Uint8Array(await (await fetch(`/api/courses/${id}/archive`)).arrayBuffer())), (before as unknown as { id: string }).id);
+  const path = join(app.folder, 'copy.uplift.zip');
+  writeFileSync(path, Uint8Array.from(bytes));
+  await enter(page, app);
+  await page.locator('input[type=file]').setInputFiles(path);
+  await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
+  const copy = (await served(page)).course;
+  expect(copy.modules).toEqual(before.modules);
+  expect(copy.title).toBe(before.title);
+});

@@ -1,0 +1,46 @@
+import { getSchema, Node } from '@tiptap/core';
+import { describe, expect, it } from 'vitest';
+import { lessonExtensions } from '../../../app/editor/schema';
+import { fromNode, toNode } from '../../../app/editor/convert';
+import type { Block } from '../../../core/course/blocks';
+import { readArchive } from '../../../core/exchange/archive';
+import { allLessons } from '../../../core/course/course';
+import { anId, file } from '../../builders';
+
+const checkPlace = Node.create({ name: 'checkPlace', group: 'block', atom: true, addAttributes: () => ({ checkId: { default: null } }) });
+const schema = getSchema(lessonExtensions(checkPlace));
+const through = (block: Block) => {
+  const node = schema.nodeFromJSON(toNode(block));
+  node.check();
+  return fromNode(node.toJSON() as Parameters<typeof fromNode>[0]);
+};
+
+describe('the editor', () => {
+  it('gives every block of the demo back as it took it', () => {
+    const { document } = readArchive(file('demo/course/lending-tools-safely.uplift.zip'));
+    const blocks = allLessons(document.course).flatMap((lesson) => lesson.blocks);
+    expect(new Set(blocks.map((block) => block.kind)).size).toBeGreaterThan(6);
+    for (const block of blocks) expect(through(block)).toEqual(block);
+  });
+
+  const text = [{ type: 'text' as const, text: 'Lift.' }];
+  it.each<Block>([
+    { id: anId('b'), kind: 'list', body: { ordered: true, items: [{ depth: 0, text }, { depth: 1, text }, { depth: 2, text }, { depth: 0, text }] } },
+    { id: anId('b'), kind: 'steps', body: { steps: [{ text, detail: [text, text] }, { text }] } },
+    { id: anId('b'), kind: 'terms', body: { terms: [{ term: 'Slip', text }] } },
+    { id: anId('b'), kind: 'table', body: { header: [text, text], rows: [[text, []]] } },
+    { id: anId('b'), kind: 'table', body: { header: [], rows: [[text, text]] } },
+    { id: anId('b'), kind: 'callout', body: { tone: 'warning', paragraphs: [text, text] } },
+    { id: anId('b'), kind: 'code', body: { code: 'a  b\nc' }, evidence: [{ id: anId('p'), from: 0, to: 6 }] },
+    { id: anId('b'), kind: 'text', body: { text: [{ type: 'text', text: 'x', marks: [{ type: 'link', attrs: { href: 'https://example.org/' } }, { type: 'strong' }, { type: 'emphasis' }, { type: 'code' }] }] } },
+    { id: anId('b'), kind: 'heading', body: { level: 3, text } },
+    { id: anId('b'), kind: 'summary', body: { points: [text] } },
+  ])('takes and gives back: $kind', (block) => expect(through(block)).toEqual(block));
+
+  it('drops links that could run something', () => {
+    const block: Block = { id: anId('b'), kind: 'text', body: { text: [{ type: 'text', text: 'x' }] } };
+    const node = toNode(block);
+    node.content![0].marks = [{ type: 'link', attrs: { href: 'javascript:alert(1)' } }];
+    expect(fromNode(node)).toEqual(block);
+  });
+});
