@@ -1,8 +1,18 @@
+import { writeFileSync } from 'node:fs';
 import tailwindcss from '@tailwindcss/vite';
 
 const decorators = { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: false, target: 'es2022' } } as const;
 /** The same strictness as everywhere else. */
 const types = { compilerOptions: { ...decorators.compilerOptions, noUncheckedIndexedAccess: false } } as const;
+
+/** Writes down which modules reached the browser; a test refuses readers, language data and the database among them. */
+const moduleList = {
+  name: 'module-list', apply: 'build' as const,
+  generateBundle(_: unknown, bundle: Record<string, { type: string; moduleIds?: string[] }>) {
+    const ids = Object.values(bundle).flatMap((chunk) => chunk.moduleIds ?? []);
+    if (ids.length > 100) writeFileSync('.nuxt/browser-modules.json', JSON.stringify(ids.map((id) => id.replace(`${process.cwd()}/`, '')).sort()));
+  },
+};
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -21,7 +31,7 @@ export default defineNuxtConfig({
   },
   colorMode: { preference: 'system', fallback: 'light' },
   typescript: { tsConfig: types },
-  vite: { plugins: [tailwindcss()], esbuild: { tsconfigRaw: decorators } },
+  vite: { plugins: [tailwindcss(), moduleList], esbuild: { tsconfigRaw: decorators } },
   nitro: {
     esbuild: { options: { tsconfigRaw: decorators, target: 'es2022' } },
     typescript: { tsConfig: { include: ['../core/types/*.d.ts'], compilerOptions: { ...types.compilerOptions, lib: ['esnext', 'dom', 'dom.iterable'] } } },

@@ -1,18 +1,55 @@
-// Takes the pictures of docs/screenshots from the demo course with the system's Chromium.
-import { execFileSync } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { resolve } from 'node:path';
+// Takes the pictures of docs/screenshots from the demo, on a server and a data folder of its own.
+import { chromium } from '@playwright/test';
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 
-const page = resolve('out/demo/course.html');
-const html = readFileSync(page, 'utf8');
-const lesson = /id="(l-[a-z0-9]+)"><h3>Storing/.exec(html)[1];
-const after = html.indexOf(lesson, html.indexOf('<article'));
-const passage = /href="#(s-[a-z0-9]+)">Packs must be stored/.exec(html.slice(after))?.[1] ?? /href="#(s-[a-z0-9]+)"/.exec(html.slice(after))[1];
+const PORT = '3418';
+const url = `http://127.0.0.1:${PORT}`;
+const folder = mkdtempSync(join(tmpdir(), 'uplift-pictures-'));
 mkdirSync('docs/screenshots', { recursive: true });
-const shot = (name, address) => execFileSync('chromium', ['--headless', '--no-sandbox', '--disable-gpu', '--hide-scrollbars', '--window-size=1280,800', '--virtual-time-budget=2000', `--screenshot=docs/screenshots/${name}.png`, address], { stdio: 'ignore' });
-shot('course-page', `file://${page}`);
-// A copy of the page with all but one lesson hidden: headless pictures are taken from the page's top.
-const copy = resolve('out/demo/.shot.html');
-writeFileSync(copy, html.replace('</style>', `header,.outline,article:not(#${lesson}),section:not(:has(#${lesson})){display:none}</style>`));
-shot('course-evidence', `file://${copy}#${passage}`);
-rmSync(copy);
+spawnSync(process.execPath, ['dist/prepare.mjs', folder], { stdio: 'inherit' });
+const server = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT, HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+try {
+  for (let tries = 0; tries < 100 && !(await fetch(`${url}/api/start`).then(() => true, () => false)); tries++) await new Promise((go) => setTimeout(go, 100));
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const shot = async (name) => {
+    await page.waitForTimeout(900);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  };
+  const lesson = async (title) => {
+    await page.keyboard.press('Alt+4');
+    await page.getByRole('row').getByRole('link', { name: title, exact: true }).click();
+    await page.locator('.lesson-page .evidence').nth(2).click();
+    await page.locator('.pane mark').first().waitFor();
+  };
+  await page.goto(`${url}/sign-in`);
+  await page.getByRole('button', { name: 'Ines Marlow' }).click();
+  await page.getByRole('link', { name: 'Lending tools safely' }).waitFor();
+  await shot('home');
+  await page.getByRole('link', { name: 'Lending tools safely' }).click();
+  await page.locator('.unused article').first().waitFor();
+  await shot('outline');
+  await lesson('Late returns');
+  await shot('lesson');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await shot('lesson-dark');
+  await page.emulateMedia({ colorScheme: 'light' });
+  for (const [key, name] of [['Alt+1', 'brief'], ['Alt+2', 'sources'], ['Alt+5', 'checks']]) {
+    await page.keyboard.press(key);
+    await shot(name);
+  }
+  await page.keyboard.press('Alt+2');
+  await page.getByRole('link', { name: 'Lending Policy' }).click();
+  await shot('source');
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Draft again' }).click();
+  await page.getByRole('complementary', { name: 'Drafted outline' }).waitFor();
+  await shot('outline-drafted');
+} finally {
+  await browser.close();
+  server.kill('SIGKILL');
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -1,19 +1,26 @@
-// Installs and builds when needed, then drafts the demo course and says where to read it.
-import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+// Installs and builds when needed, makes the data folder with the demo when there is none, and starts the desk.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, utimesSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { install } from './install.mjs';
+import { isFresh } from './fresh.mjs';
 
 process.chdir(join(import.meta.dirname, '..'));
 install();
-const newest = (folder) => Math.max(0, ...readdirSync(folder, { withFileTypes: true }).map((entry) => (entry.isDirectory() ? newest(join(folder, entry.name)) : statSync(join(folder, entry.name)).mtimeMs)));
-const built = existsSync('dist/cli.mjs') ? statSync('dist/cli.mjs').mtimeMs : 0;
-if (['core', 'cli', 'server', 'demo', 'eval'].some((folder) => newest(folder) > built)) {
-  console.log('Building ...');
-  await import('./build.mjs');
+const built = '.output/server/index.mjs';
+if (!isFresh(built, ['core', 'server', 'app', 'cli', 'demo', 'eval', 'scripts/build.mjs', 'nuxt.config.ts', 'package-lock.json']) || !existsSync('dist/prepare.mjs')) {
+  console.log('Building, about a minute ...');
+  const { status } = spawnSync(process.execPath, ['scripts/build.mjs', '--desk'], { stdio: 'inherit' });
+  if (status !== 0) process.exit(status ?? 1);
+  utimesSync(built, new Date(), new Date());
 }
-const files = ['lending-policy.docx', 'battery-guide.pdf', 'front-desk-shift.pptx', 'twelve-years-at-the-desk.vtt', 'questions.html', 'coordinators-notes.md'].map((name) => join('demo/files', name));
-const audience = 'volunteers at the front desk';
-const result = spawnSync(process.execPath, ['dist/cli.mjs', 'draft', ...files, '--out', 'out/demo', '--title', 'Lending tools safely', '--audience', audience, '--keep-going'], { stdio: 'inherit' });
-if (result.status === 0) console.log(`\nThe demo course is drafted. Read it in a browser: ${resolve('out/demo/course.html')}\nDraft your own: node dist/cli.mjs draft YOUR-FILES --out DIR`);
-process.exitCode = result.status ?? 1;
+const data = resolve(process.env.UPLIFT_DATA ?? 'data');
+const made = spawnSync(process.execPath, ['dist/prepare.mjs', data], { stdio: 'inherit' });
+if (made.status !== 0) process.exit(made.status ?? 1);
+const port = process.env.PORT ?? '3000';
+const host = process.env.HOST ?? '127.0.0.1';
+const server = spawn(process.execPath, [built], { stdio: 'inherit', env: { ...process.env, PORT: port, HOST: host, UPLIFT_DATA: data } });
+const people = existsSync(join(data, 'demo')) ? '\nDemo: come in as Ines Marlow (author) or Tom Ashby (reviewer) by one click, or sign in as "ines" or "tom" with the password "fernhollow-desk".' : '';
+console.log(`\nUplift Path ${JSON.parse(readFileSync('package.json', 'utf8')).version}: http://localhost:${port}${people}\nYour data: ${data}\nStop with Ctrl+C.\n`);
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+server.on('exit', (code) => process.exit(code ?? 0));

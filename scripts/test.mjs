@@ -1,37 +1,40 @@
-// The whole check, on a fresh machine too: packages, lint, types, licences, build, tests. Ends with the counts.
+// The whole check, on a fresh machine too: packages, browser, lint, types, licences, build, tests of core and server, tests of the screens. Ends with the counts.
 import { spawnSync } from 'node:child_process';
-import { readFileSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { install } from './install.mjs';
+import { install, installBrowser } from './install.mjs';
 
 process.chdir(join(import.meta.dirname, '..'));
 install();
+installBrowser();
 const bin = (name) => join('node_modules', '.bin', name);
+const node = process.execPath;
 const steps = [
+  ['build', node, ['scripts/build.mjs', '--desk']],
   ['lint', bin('eslint'), ['.']],
   ['types', bin('tsc'), ['-p', '.']],
-  ['licences', process.execPath, ['scripts/licences.mjs']],
-  ['build', process.execPath, ['scripts/build.mjs']],
+  ['types of the desk', bin('vue-tsc'), ['--noEmit', '-p', '.nuxt/tsconfig.app.json']],
+  ['types of the routes', bin('vue-tsc'), ['--noEmit', '-p', '.nuxt/tsconfig.server.json']],
+  ['licences', node, ['scripts/licences.mjs']],
 ];
 let passed = 0;
 let failed = 0;
 for (const [name, command, args] of steps) {
   console.log(`== ${name}`);
-  const { status } = spawnSync(command, args, { stdio: 'inherit' });
-  if (status === 0) passed++;
+  if (spawnSync(command, args, { stdio: 'inherit' }).status === 0) passed++;
   else failed++;
 }
-console.log('== tests');
-const report = join('out', 'tests.json');
-rmSync(report, { force: true });
-const run = spawnSync(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { stdio: 'inherit' });
-try {
-  const counts = JSON.parse(readFileSync(report, 'utf8'));
-  passed += counts.numPassedTests;
-  failed += counts.numFailedTests + (counts.numFailedTestSuites > 0 && counts.numFailedTests === 0 ? 1 : 0);
-} catch {
-  failed++;
+const counted = [
+  ['tests of core and server', bin('vitest'), ['run', '--reporter=default', '--reporter=json', '--outputFile.json=out/unit.json'], 'out/unit.json', ({ numPassedTests, numFailedTests, numFailedTestSuites }) => [numPassedTests, numFailedTests || numFailedTestSuites]],
+  ['tests of the screens', bin('playwright'), ['test'], 'out/e2e.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected]],
+];
+for (const [name, command, args, report, counts] of counted) {
+  console.log(`== ${name}`);
+  rmSync(report, { force: true });
+  const { status } = spawnSync(command, args, { stdio: 'inherit' });
+  const [good, bad] = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : [0, 1];
+  passed += good;
+  failed += bad || (status === 0 ? 0 : 1);
 }
-if (run.status !== 0 && failed === 0) failed++;
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

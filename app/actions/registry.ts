@@ -51,5 +51,5 @@ export function runKey(event: KeyboardEvent): boolean {
 
 /** A key as a person reads it. */
 export function shownKey(key: string): string {
-  return key.replaceAll('ArrowUp', '↑').replaceAll('ArrowDown', '↓').replaceAll('ArrowLeft', '←').replaceAll('ArrowRight', '→').replaceAll('+', ' ').replace('Delete', 'Del').replace('Escape', 'Esc').replace('Enter', '↵');
+  return key.replaceAll('ArrowUp', '↑').replaceAll('ArrowDown', '↓').replaceAll('ArrowLeft', '←').replaceAll('ArrowRight', '→').replaceAll('+', ' ').replace('PageUp', 'PgUp').replace('PageDown', 'PgDn').replace('Delete', 'Del').replace('Escape', 'Esc').replace('Enter', '↵');
 }

@@ -2,7 +2,7 @@ import { blockTexts, type Block } from '../course/blocks';
 import type { Check } from '../course/checks';
 import type { Course, Lesson } from '../course/course';
 import { textOf } from '../course/rich-text';
-import { roughWords } from '../source/assemble';
+import { roughWords } from '../source/words';
 
 /** The formula of docs/minutes.md. */
 export const PACE = {

@@ -1,5 +1,5 @@
 import type { LanguagePack, SentenceFacts, TaggedWord } from '../language/pack';
-import { roughWords } from '../source/assemble';
+import { roughWords } from '../source/words';
 import { allSections, type Passage, type Source } from '../source/source';
 
 /** A sentence of a passage, with what the language pack sees in it. */

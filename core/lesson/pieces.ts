@@ -1,6 +1,6 @@
 import type { Claim, Knowledge, Sentence } from '../knowledge';
 import type { Unit } from '../outline';
-import { roughWords } from '../source/assemble';
+import { roughWords } from '../source/words';
 import type { Passage } from '../source/source';
 import type { Piece, UsedSentence } from './piece';
 

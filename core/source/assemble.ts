@@ -5,6 +5,7 @@ import { settleClauses } from './clauses';
 import { headingNumber, settledLevels } from './headings';
 import { folded } from './inline';
 import type { Locator, Passage, Section, Source, SourceKind } from './source';
+import { roughWords } from './words';
 
 /**
  * Turns a reader's stream into a source: the section tree, lead-ins of lists, and ids that survive reading an
@@ -60,13 +61,6 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
   source.words = source.passages.reduce((sum, passage) => sum + roughWords(passage.text), 0);
   source.version = contentHash(JSON.stringify([title, source.passages.map(({ kind, text, locator, list, table }) => [kind, text, locator.path, list?.depth, table?.cells])]));
   return source;
-}
-
-/** Words of a text as a reader counts them; a script without spaces counts two characters as a word. */
-export function roughWords(text: string): number {
-  const dense = text.match(/[\u3040-\u30ff\u3400-\u9fff\uf900-\ufaff\uac00-\ud7af]/g)?.length ?? 0;
-  const spaced = text.replace(/[\u3040-\u30ff\u3400-\u9fff\uf900-\ufaff\uac00-\ud7af]/g, ' ').match(/[\p{L}\p{N}][^\s]*/gu)?.length ?? 0;
-  return spaced + Math.ceil(dense / 2);
 }
 
 /** The first heading, when it carries no number and stands above all others, or says the document's title. */

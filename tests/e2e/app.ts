@@ -37,7 +37,7 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
   // What a test means to provoke.
   mayLog: [/status of 4\d\d/, { option: true }],
 
-  app: [async ({}, use) => { // eslint-disable-line no-empty-pattern -- what Playwright wants
+  app: [async ({}, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
     const made = spawnSync(process.execPath, ['dist/prepare.mjs', folder], { encoding: 'utf8' });
     if (made.status !== 0) throw new Error(made.stderr);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { roughWords } from '../../core/source/assemble';
+import { roughWords } from '../../core/source/words';
 import type { ReadBlock } from '../../core/source/blocks';
 import { headingNumber, settledLevels } from '../../core/source/headings';
 import { joinRuns, visible } from '../../core/source/inline';

@@ -35,7 +35,8 @@ function give(view: PassageView) {
     <p v-if="found === null" class="small quiet">Looking</p>
     <p v-else-if="rest.length === 0" class="small quiet">The sources have nothing more that fits.</p>
     <article v-for="view in rest" :key="view.passage.id">
-      <p class="where"><strong>{{ view.source.title }}</strong><span class="mono">{{ placeWords(view.passage) }}</span></p>
+      <p><strong>{{ view.source.title }}</strong></p>
+      <p class="mono">{{ placeWords(view.passage) }}</p>
       <p>{{ view.passage.text }}</p>
       <p class="small quiet">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join(', ') }} <button type="button" class="link" @click="give(view)">give to this lesson</button></p>
     </article>
@@ -48,7 +49,5 @@ function give(view: PassageView) {
 h2 { font-size: 15px; }
 article { padding: 10px 0; border-bottom: 1px solid var(--hair); }
 article p { margin-bottom: 3px; }
-.where { display: flex; justify-content: space-between; gap: 8px; align-items: baseline; }
-.where strong { font-size: 13.5px; }
 .mt { margin-top: 10px; }
 </style>

@@ -28,6 +28,6 @@ const areas = computed(() => {
 .areas { columns: 2; column-gap: 28px; }
 section { break-inside: avoid; margin-bottom: 16px; }
 h3 { font-size: 14px; margin-bottom: 4px; }
-dl { display: grid; grid-template-columns: 92px 1fr; gap: 3px 8px; font-size: 13.5px; }
+dl { display: grid; grid-template-columns: 124px 1fr; gap: 3px 8px; font-size: 13.5px; }
 dt { display: flex; gap: 3px; }
 </style>

@@ -19,7 +19,7 @@ const editor = ref<{ insert: (blocks: Block[]) => void; turn: (kind: TurnableKin
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
 const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
 const drafting = ref(false);
-const KINDS: Record<BlockKindName, string> = { text: 'Paragraph', heading: 'Heading', list: 'List', steps: 'Steps', callout: 'Note, tip or warning', summary: 'To take along', terms: 'Terms', table: 'Table', code: 'Code', check: 'Check' };
+const KINDS: Record<BlockKindName, string> = { text: 'Paragraph', heading: 'Heading', list: 'List', steps: 'Steps', callout: 'Note, tip or warning', summary: 'Points to take along', terms: 'Terms', table: 'Table', code: 'Code', check: 'Check' };
 const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
 const objectives = computed(() => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? []);
 const changed = computed(() => {

@@ -1,0 +1,15 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+
+const modules = JSON.parse(readFileSync('.nuxt/browser-modules.json', 'utf8')) as string[];
+
+describe('what reaches the browser', () => {
+  it('of the core is the document, sizes, pictures and types, and nothing that reads, understands or drafts', () => {
+    const rooms = new Set(modules.flatMap((id) => /^core\/(\w+)\//.exec(id)?.[1] ?? []));
+    expect(rooms.has('course')).toBe(true);
+    expect([...rooms].filter((room) => !['course', 'brief', 'learning', 'picture', 'source'].includes(room))).toEqual([]);
+    expect(modules.filter((id) => /^core\/source\//.test(id)).every((id) => /\/(source|words)\.ts$/.test(id))).toBe(true);
+  });
+
+  it.each(['better-sqlite3', 'wink', 'snowball', 'mammoth', 'unpdf', 'linkedom', 'apexcharts', 'vaul', 'server/'])('is free of %s', (name) => expect(modules.filter((id) => id.includes(name) && !/node_modules\/(nuxt|@nuxt|vue)/.test(id) && (name !== 'server/' || id.startsWith('server/')))).toEqual([]));
+});

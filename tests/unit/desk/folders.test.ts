@@ -1,0 +1,64 @@
+import { spawnSync } from 'node:child_process';
+import { cpSync, existsSync, readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { allLessons } from '../../../core/course/course';
+import { validateCourse } from '../../../core/course/validate';
+import { courseDesk } from '../../../server/desk/courses';
+import { DATA_VERSION, openDatabase } from '../../../server/database/open';
+import { aChange, aDesk, aFolder, INES } from '../../data';
+import { anId } from '../../builders';
+
+const keep = (...args: string[]) => spawnSync(process.execPath, ['dist/keep.mjs', ...args], { encoding: 'utf8', env: { ...process.env, PORT: '1' } });
+
+describe('data folders of older versions', () => {
+  it.each(readdirSync('tests/fixtures').filter((name) => name.startsWith('data-')))('%s is brought up to date and works', (name) => {
+    const folder = aFolder();
+    cpSync(join('tests/fixtures', name), folder, { recursive: true });
+    const db = openDatabase(folder);
+    expect(db.pragma('user_version', { simple: true })).toBe(DATA_VERSION);
+    const desk = courseDesk(db, () => 5_000_000);
+    const [row] = desk.list(INES);
+    const { course, revision } = desk.load(row.id);
+    expect(validateCourse(course)).toEqual([]);
+    expect(allLessons(course).map((lesson) => lesson.title)).toEqual(['Greeting', 'First two', 'Second one']);
+    desk.takeBack(row.id, INES, revision, 'undo');
+    desk.takeBack(row.id, INES, revision, 'undo');
+    expect(allLessons(desk.load(row.id).course).map((lesson) => lesson.title)).toEqual(['First one', 'First two', 'Second one', 'Second two']);
+    db.close();
+  });
+
+  it('a newer one is refused and left as it is', () => {
+    const folder = aFolder();
+    const db = openDatabase(folder);
+    db.pragma(`user_version = ${DATA_VERSION + 1}`);
+    db.close();
+    expect(() => openDatabase(folder)).toThrowError('newer-data');
+  });
+});
+
+describe('a copy', () => {
+  it('is made while the desk works, and put back while it does not', () => {
+    const { folder, db, desk, id } = aDesk();
+    writeFileSync(join(folder, 'files', 'a'.repeat(64)), 'bytes');
+    const copy = join(aFolder(), 'copy');
+    expect(keep('backup', folder, copy)).toMatchObject({ status: 0 });
+    desk.post(id, [aChange({ type: 'set', id: anId('First one'), field: 'title', value: 'After the copy', was: 'First one' })], 0);
+    db.close();
+    expect(keep('restore', copy, folder)).toMatchObject({ status: 0 });
+    expect(existsSync(join(folder, 'files', 'a'.repeat(64)))).toBe(true);
+    const again = openDatabase(folder);
+    expect(allLessons(courseDesk(again, () => 0).load(id).course)[0].title).toBe('First one');
+    again.close();
+  });
+
+  it('is refused into a folder with something in it, and from what is none', () => {
+    const { folder, db } = aDesk();
+    db.close();
+    const full = aFolder();
+    writeFileSync(join(full, 'mine'), '');
+    expect(keep('backup', folder, full).stderr).toContain('is not empty');
+    expect(keep('restore', full, folder).status).toBe(1);
+    expect(keep('nothing').status).toBe(2);
+  });
+});
