@@ -54,6 +54,7 @@ export const useCourse = defineStore('course', () => {
   let revision = 0;
   let pending: Pending[] = [];
   let sending: Promise<void> | null = null;
+  let turns: Promise<unknown> = Promise.resolve();
   let timer: ReturnType<typeof setTimeout> | undefined;
   /** Editors put their unsaved words in here when asked. */
   const flushers = new Set<() => void>();
@@ -180,7 +181,14 @@ export const useCourse = defineStore('course', () => {
     while (pending.length > 0 && saving.value !== 'waiting') await flush();
   }
 
-  async function takeBack(which: 'undo' | 'redo') {
+  /** One after another, in the order they were asked for: what comes back from one is what the next begins with. */
+  function inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const next = turns.then(work, work);
+    turns = next.then(() => undefined, () => undefined);
+    return next;
+  }
+
+  const takeBack = (which: 'undo' | 'redo') => inTurn(async () => {
     if (!course.value || !mayEdit.value) return;
     await settleAll();
     await asking(async () => {
@@ -188,16 +196,16 @@ export const useCourse = defineStore('course', () => {
       await advance(course.value!.id, answer, answer.operations ?? []);
       said.value = `${which === 'undo' ? 'Undone' : 'Done again'}: ${answer.what}`;
     });
-  }
+  });
 
   /** Drafts a lesson on the server and shows it. */
-  async function draftLesson(lessonId: string): Promise<boolean> {
+  const draftLesson = (lessonId: string): Promise<boolean> => inTurn(async () => {
     await settleAll();
     return asking(async () => {
       const answer = await $fetch<Answer>(`/api/courses/${course.value!.id}/lessons/${lessonId}/draft`, { method: 'POST', body: { since: revision } });
       await advance(course.value!.id, answer, answer.operations ?? []);
     });
-  }
+  });
 
   /** Runs a request; what goes wrong is shown. */
   async function asking(work: () => Promise<void>): Promise<boolean> {

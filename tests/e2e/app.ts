@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -24,7 +24,7 @@ async function freePort(): Promise<number> {
 }
 
 async function start(port: number, folder: string): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
+  const child = spawn(process.execPath, ['--import', './tests/e2e/watch-network.mjs', '.output/server/index.mjs'], { env: { UPLIFT_STRANGERS: join(folder, 'strangers'), ...process.env, PORT: String(port), HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
   for (let tries = 0; tries < 200; tries++) {
     if (await fetch(`http://127.0.0.1:${port}/api/start`).then((answer) => answer.ok, () => false)) return child;
     await new Promise((go) => setTimeout(go, 50));
@@ -52,6 +52,8 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
       },
     });
     child.kill('SIGKILL');
+    const asked = existsSync(join(folder, 'strangers')) ? readFileSync(join(folder, 'strangers'), 'utf8') : '';
+    expect(asked, 'the server asked another machine').toBe('');
     rmSync(folder, { recursive: true, force: true });
   }, { scope: 'worker' }],
 
@@ -83,10 +85,14 @@ export async function enter(page: Page, app: App, name = 'Ines Marlow'): Promise
   await expect(courses).toBeVisible();
 }
 
-/** Opens the demo course. */
+/** Opens the demo course: for its author a copy of the test's own, for others the one they were given. */
 export async function openDemo(page: Page, app: App, name?: string): Promise<void> {
   await enter(page, app, name);
-  await page.getByRole('link', { name: 'Lending tools safely' }).click();
+  if (name) await page.getByRole('link', { name: 'Lending tools safely' }).click();
+  else {
+    const answer = await page.request.post(`${app.url}/api/archives`, { data: readFileSync('demo/course/lending-tools-safely.uplift.zip'), headers: { 'content-type': 'application/octet-stream' } });
+    await page.goto(`${app.url}/course/${((await answer.json()) as { id: string }).id}/outline`);
+  }
   await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
 }
 
