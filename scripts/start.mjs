@@ -15,8 +15,10 @@ if (!isFresh(built, ['core', 'server', 'app', 'cli', 'demo', 'eval', 'scripts/bu
   utimesSync(built, new Date(), new Date());
 }
 const data = resolve(process.env.UPLIFT_DATA ?? 'data');
-const made = spawnSync(process.execPath, ['dist/prepare.mjs', data], { stdio: 'inherit' });
-if (made.status !== 0) process.exit(made.status ?? 1);
+if (!process.argv.includes('--without-demo')) {
+  const made = spawnSync(process.execPath, ['dist/prepare.mjs', data], { stdio: 'inherit' });
+  if (made.status !== 0) process.exit(made.status ?? 1);
+}
 const port = process.env.PORT ?? '3000';
 const host = process.env.HOST ?? '127.0.0.1';
 const server = spawn(process.execPath, [built], { stdio: 'inherit', env: { ...process.env, PORT: port, HOST: host, UPLIFT_DATA: data } });

@@ -133,18 +133,30 @@ export interface OutlineNodes {
   objectives: Objective[];
 }
 
-/** The operations that take an outline into a course: what stood there goes to the bin, objectives and modules come in. */
+/**
+ * The operations that take an outline into a course. A lesson or module that is there already stays as it is, words, title
+ * and state, and only finds its new place; new ones come in blank; what the outline does not have goes to the bin.
+ */
 export function takeOutline(course: Course, { modules, objectives }: OutlineNodes): Operation[] {
-  const incoming = new Set(objectives.map((objective) => objective.id));
-  const removed: Operation[] = [
-    ...course.checks.filter((check) => check.drafted).map((check): Operation => ({ type: 'remove', id: check.id })),
-    ...course.modules.map((module): Operation => ({ type: 'remove', id: module.id })),
-    ...course.objectives.filter((objective) => incoming.has(objective.id)).map((objective): Operation => ({ type: 'remove', id: objective.id })),
-  ];
-  const kept = course.objectives.filter((objective) => !incoming.has(objective.id));
+  const here = new Set([...course.modules.map((module) => module.id), ...allLessons(course).map((lesson) => lesson.id)]);
+  const wanted = new Set([...modules.map((module) => module.id), ...modules.flatMap((module) => module.lessons.map((lesson) => lesson.id))]);
+  const known = new Set(course.objectives.map((objective) => objective.id));
+  const fresh = new Set(modules.flatMap((module) => module.lessons.filter((lesson) => !here.has(lesson.id)).flatMap((lesson) => lesson.objectiveIds)));
+  const incoming = objectives.filter((objective) => fresh.has(objective.id) && !known.has(objective.id));
+  const reachable = new Set([...known, ...incoming.map((objective) => objective.id)]);
+  const kept = (ids: readonly string[]) => ids.filter((id) => reachable.has(id));
+  const gone = allLessons(course).filter((lesson) => !wanted.has(lesson.id)).map((lesson) => lesson.id);
   return [
-    ...removed,
-    ...objectives.map((node, at): Operation => ({ type: 'insert', kind: 'objective', parent: course.id, after: at > 0 ? objectives[at - 1].id : (kept.at(-1)?.id ?? null), node })),
-    ...modules.map((node, at): Operation => ({ type: 'insert', kind: 'module', parent: course.id, after: at > 0 ? modules[at - 1].id : null, node })),
+    ...incoming.map((node, at): Operation => ({ type: 'insert', kind: 'objective', parent: course.id, after: at > 0 ? incoming[at - 1].id : (course.objectives.at(-1)?.id ?? null), node })),
+    ...modules.flatMap((module, at): Operation[] => {
+      const after = at > 0 ? modules[at - 1].id : null;
+      const place: Operation = here.has(module.id) ? { type: 'move', id: module.id, parent: course.id, after } : { type: 'insert', kind: 'module', parent: course.id, after, node: { ...module, objectiveIds: kept(module.objectiveIds), lessons: [] } };
+      return [place, ...module.lessons.map((lesson, index): Operation => {
+        const before = index > 0 ? module.lessons[index - 1].id : null;
+        return here.has(lesson.id) ? { type: 'move', id: lesson.id, parent: module.id, after: before } : { type: 'insert', kind: 'lesson', parent: module.id, after: before, node: { ...lesson, objectiveIds: kept(lesson.objectiveIds) } };
+      })];
+    }),
+    ...removeRows(course, [...course.modules.filter((module) => !wanted.has(module.id)).map((module) => module.id), ...gone]),
+    ...course.checks.filter((check) => check.drafted && gone.includes(check.lessonId)).map((check): Operation => ({ type: 'remove', id: check.id })),
   ];
 }

@@ -8,7 +8,7 @@ const MOST = 3;
 
 /**
  * What a lesson's learner can do afterwards, one to three objectives out of what its passages are: steps give
- * "carry out", conditional rules "decide", rules "apply", definitions "explain", figures "state". None where no good
+ * "carry out", conditional rules "decide", orders "do", definitions "explain", rules "apply", figures "state". None where no good
  * sentence can be made.
  */
 export function lessonObjectives(lessonId: string, title: string, claims: readonly Claim[], knowledge: Knowledge): Objective[] {
@@ -23,15 +23,16 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
     const words = (leadIn && wording.fromStepsLeadIn(knowledge.pack.sentences(leadIn.text).map((range) => leadIn.text.slice(range.from, range.to)).pop() ?? '')) ?? wording.fromTitle(title, 'steps');
     candidates.push({ words, claims: steps });
   }
-  if (rules.length >= 2) candidates.push({ words: wording.fromTitle(title, 'rules'), claims: rules });
   const conditional = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning);
   if (conditional[0]) candidates.push({ words: wording.fromCondition(conditional[0].rule!.condition!.text), claims: [conditional[0]] });
   for (const claim of of('definition').filter((each) => each.proper && !each.leaning).slice(0, 1)) candidates.push({ words: wording.fromTerm(claim.term!, claim.plural ?? false), claims: [claim] });
-  if (of('figure').length >= 3) candidates.push({ words: wording.fromTitle(title, 'figures'), claims: of('figure') });
   for (const claim of ordersToReader(rules)) {
     if (candidates.filter((candidate) => candidate.words).length >= 2) break;
     candidates.push({ words: wording.fromRule(claim.rule!.action, claim.rule!.condition?.text), claims: [claim] });
   }
+  // What names the matter only comes behind what says something of it.
+  if (rules.length >= 2) candidates.push({ words: wording.fromTitle(title, 'rules'), claims: rules });
+  if (of('figure').length >= 3) candidates.push({ words: wording.fromTitle(title, 'figures'), claims: of('figure') });
   if (candidates.every((candidate) => !candidate.words)) candidates.push({ words: wording.fromTitle(title, 'other'), claims: claims.slice(0, 1) });
   const seen = new Set<string>();
   return candidates

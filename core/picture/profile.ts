@@ -45,7 +45,7 @@ export function drawProfile(modules: readonly ProfileModule[], width: number, he
   const drawing: ProfileDrawing = { width, height, ground, segments: [], line: '', posts: [], modules: [] };
   lessons.forEach((lesson, at) => {
     const [from, to] = [edges[at], edges[at + 1]];
-    const slope = Math.min(SHOULDER, (to - from) / 2);
+    const slope = Math.min(SHOULDER, width / 140, (to - from) / 2);
     const start = at === 0 ? levels[0] : round((levels[at - 1] + levels[at]) / 2);
     const end = at === lessons.length - 1 ? levels[at] : round((levels[at] + levels[at + 1]) / 2);
     const top = `${from},${start} L${round(from + slope)},${levels[at]} L${round(to - slope)},${levels[at]} L${to},${end}`;

@@ -1,5 +1,7 @@
 import { lessonDemand, lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course, type Lesson, type LessonState } from '../../core/course/course';
+import { lessonProse } from '../../core/exchange/document';
+import { fleschKincaid } from '../../core/language/en/grade';
 import type { CourseDesk } from './courses';
 
 /** A course as home lists it: its path, its states, when it was last changed. */
@@ -32,7 +34,19 @@ export function courseRows({ courses }: { courses: CourseDesk }, person: string)
 
 function lessonRow(lesson: Lesson, course: Course): CourseRowView['path'][number]['lessons'][number] {
   return {
-    id: lesson.id, title: lesson.title, state: lesson.state, minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, undefined),
+    id: lesson.id, title: lesson.title, state: lesson.state, minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, gradeOf(lesson, course.language)),
     checks: lesson.blocks.filter((block) => block.kind === 'check').length,
   };
+}
+
+const grades = new WeakMap<Lesson, number | undefined>();
+
+/** A lesson's reading grade, remembered with the lesson: a lesson that changes is another object. */
+export function gradeOf(lesson: Lesson, language: string): number | undefined {
+  if (!language.startsWith('en')) return undefined;
+  if (!grades.has(lesson)) {
+    const prose = lessonProse(lesson);
+    grades.set(lesson, prose.length > 200 ? Math.round(fleschKincaid(prose) * 10) / 10 : undefined);
+  }
+  return grades.get(lesson);
 }

@@ -1,9 +1,8 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
 import { parentPort, workerData } from 'node:worker_threads';
 import { allLessons, type Course } from '../../core/course/course';
-import { blockTexts } from '../../core/course/blocks';
 import { ProblemError } from '../../core/course/problem';
-import { textOf } from '../../core/course/rich-text';
+import { lessonProse } from '../../core/exchange/document';
 import { draftContext, planCourse } from '../../core/draft';
 import { draftLessonOf, proposalOf, unusedFor } from '../../core/draft/from-course';
 import { outlineNodes } from '../../core/draft/operations';
@@ -43,7 +42,7 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
     const grade = packFor(course.language).grade;
     const planned = plannedMinutes(course, sources);
     return Object.fromEntries(allLessons(course).map((lesson) => {
-      const prose = lesson.blocks.filter((block) => block.kind !== 'heading' && block.kind !== 'table').flatMap((block) => blockTexts(block).map(textOf)).join('\n');
+      const prose = lessonProse(lesson);
       return [lesson.id, { planned: planned.get(lesson.id) ?? 0, ...(grade && prose.length > 200 && { grade: Math.round(grade(prose) * 10) / 10 }) }];
     }));
   },

@@ -32,6 +32,19 @@ async function start(port: number, folder: string): Promise<ChildProcess> {
   throw new Error('The server did not start.');
 }
 
+/** Runs something with a server on an empty data folder: nobody is there yet. */
+export async function withEmptyApp(work: (url: string) => Promise<void>): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
+  const port = await freePort();
+  const child = await start(port, folder);
+  try {
+    await work(`http://127.0.0.1:${port}`);
+  } finally {
+    child.kill('SIGKILL');
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
 /** Tests of the screens: each worker has an app, each test a page that asks no other host and logs no error. */
 export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
   // What a test means to provoke.
@@ -61,7 +74,7 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
     const strangers: string[] = [];
     const faults: string[] = [];
     page.on('request', (request) => {
-      if (!request.url().startsWith(app.url) && !/^(data|blob):/.test(request.url())) strangers.push(request.url());
+      if (!/^http:\/\/127\.0\.0\.1:/.test(request.url()) && !/^(data|blob):/.test(request.url())) strangers.push(request.url());
     });
     page.on('pageerror', (error) => faults.push(error.message));
     page.on('console', (message) => {

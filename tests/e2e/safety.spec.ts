@@ -1,5 +1,5 @@
 import { request } from 'node:http';
-import { expect, openDemo, served, test } from './app';
+import { expect, openDemo, served, test, withEmptyApp } from './app';
 import { RIGHTS } from '../../server/rights/table';
 
 /** A request with headers of one's own, past what a browser would let a page send. */
@@ -61,6 +61,22 @@ test('sign-in by password works, wrong ones are counted, and signing out ends it
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
   expect(await page.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
+});
+
+test('without a demo the first to come owns the installation, and nobody comes in by a click', async ({ page }) => {
+  await withEmptyApp(async (url) => {
+    await page.goto(url);
+    await expect(page.getByText('Nobody is here yet')).toBeVisible();
+    await page.getByLabel('Your name').fill('Noor Abel');
+    await page.getByLabel('Sign-in name').fill('noor');
+    await page.getByLabel('Password').fill('ten letters or more');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { name: 'Your courses stand here' })).toBeVisible();
+    const again = await fetch(`${url}/api/first-owner`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'X', login: 'xx', password: 'ten letters or more' }) });
+    expect(((await again.json()) as { data: { code: string } }).data.code).toBe('has-owner');
+    const { demoPeople } = (await (await fetch(`${url}/api/start`)).json()) as { demoPeople: unknown[] };
+    expect(demoPeople).toEqual([]);
+  });
 });
 
 test.describe('a server that is gone', () => {

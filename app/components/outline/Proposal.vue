@@ -10,6 +10,7 @@ const desk = useCourse();
 const proposal = useProposal();
 const made = computed(() => proposal.made!);
 const lessons = computed(() => made.value.nodes.modules.reduce((sum, module) => sum + module.lessons.length, 0));
+const have = computed(() => new Set(desk.lessons.map((lesson) => lesson.id)));
 const minutes = computed(() => Math.round(Object.values(made.value.minutes).reduce((sum, each) => sum + each, 0)));
 useActions([
   { id: 'p-take', label: 'Take the drafted outline', key: 'Alt+Enter', area: 'Drafted outline', run: proposal.take },
@@ -24,11 +25,11 @@ onMounted(() => box.value?.focus());
     <h2>Drafted outline</h2>
     <p class="small quiet">{{ counted(made.nodes.modules.length, ['module', 'modules']) }}, {{ counted(lessons, ['lesson', 'lessons']) }}, about {{ minutes }} min{{ desk.course!.brief.size.minutes ? ` of ${desk.course!.brief.size.minutes} asked` : '' }}</p>
     <p class="do"><UButton @click="proposal.take">Take it <kbd>Alt ↵</kbd></UButton><UButton color="neutral" variant="outline" @click="proposal.leave">Leave mine</UButton></p>
-    <p v-if="desk.lessons.length" class="small quiet">Taking it puts what stands there into the bin; undo brings it back.</p>
+    <p v-if="desk.lessons.length" class="small quiet">Lessons you have already keep their words and state. What this outline does not have goes to the bin; undo brings it back.</p>
     <p v-for="notice in made.notices" :key="notice.code + String(notice.parameters?.title)" class="small decide">{{ noticeWords(notice) }}</p>
     <ol class="modules">
       <li v-for="module in made.nodes.modules" :key="module.id"><strong>{{ module.title }}</strong>
-        <ol><li v-for="lesson in module.lessons" :key="lesson.id"><span>{{ lesson.title }}</span><span class="mono">{{ made.minutes[lesson.id] ?? '' }}</span></li></ol>
+        <ol><li v-for="lesson in module.lessons" :key="lesson.id"><span>{{ lesson.title }}<em v-if="desk.lessons.length && !have.has(lesson.id)"> new</em></span><span class="mono">{{ made.minutes[lesson.id] ?? '' }}</span></li></ol>
       </li>
     </ol>
     <template v-if="made.dropped.length">
@@ -41,6 +42,7 @@ onMounted(() => box.value?.focus());
 <style scoped>
 .proposal { overflow-y: auto; padding: 12px 16px; background: var(--paper); border-left: 1px solid var(--hair); }
 .proposal:focus { outline: none; }
+em { color: var(--moss); font-style: normal; font-weight: 600; font-size: 13px; }
 h2 { font-size: 16px; }
 h3 { font-size: 14px; margin: 14px 0 2px; }
 .do { display: flex; gap: 8px; margin: 10px 0; }

@@ -33,12 +33,13 @@ export function courseDocument(course: Course, sources: readonly Source[], claim
 /** Minutes, demand and reading grade of every lesson. */
 export function compute(course: Course, pack: Pick<LanguagePack, 'grade'>): Computed {
   const lessons = allLessons(course).map((lesson) => {
-    const grade = pack.grade ? Math.round(pack.grade(proseOf(lesson)) * 10) / 10 : undefined;
+    const grade = pack.grade ? Math.round(pack.grade(lessonProse(lesson)) * 10) / 10 : undefined;
     return [lesson.id, { minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, grade), ...(grade !== undefined && { grade }) }] as const;
   });
   return { minutes: courseMinutes(course), lessons: Object.fromEntries(lessons) };
 }
 
-function proseOf(lesson: Lesson): string {
+/** What of a lesson counts for its reading grade: running text, not headings, tables or code. */
+export function lessonProse(lesson: Lesson): string {
   return lesson.blocks.filter((block) => block.kind === 'text' || block.kind === 'list' || block.kind === 'steps' || block.kind === 'callout').flatMap((block) => blockTexts(block).map(textOf)).join('\n');
 }

@@ -74,6 +74,19 @@ describe('an outline worked by key', () => {
     expect(drawn(taken)).toEqual(['Drafted: D one']);
     expect(taken.bin.filter((entry) => entry.kind === 'module')).toHaveLength(2);
   });
+
+  it('keeps lessons it knows with their words, title and state, wherever the new outline puts them', () => {
+    const course = aCourse();
+    course.modules[1].lessons[1].title = 'My own title';
+    course.modules[1].lessons[1].state = 'approved';
+    const nodes = { modules: [aModule('Drafted', [{ ...aLesson('Second two', []), state: 'blank' as const }, aLesson('D one', [])]), aModule('First', [aLesson('First one', [])])], objectives: [] };
+    const taken = after(course, takeOutline(course, nodes));
+    expect(drawn(taken)).toEqual(['Drafted: My own title, D one', 'First: First one']);
+    expect(taken.modules[0].lessons[0]).toEqual(course.modules[1].lessons[1]);
+    expect(taken.modules[1].lessons[0].blocks.length).toBe(course.modules[0].lessons[0].blocks.length);
+    expect(taken.bin.map((entry) => entry.node.id).toSorted()).toEqual([anId('First two'), anId('Second')].toSorted());
+    expect(drawn(after(taken, takeOutline(taken, nodes)))).toEqual(drawn(taken));
+  });
 });
 
 describe('a page changed by hand', () => {
