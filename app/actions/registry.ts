@@ -1,3 +1,5 @@
+import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue';
+
 /** Something an author can do: the one source of buttons, keys, the list of keys and the command bar. */
 export interface Action {
   id: string;
@@ -17,10 +19,17 @@ const groups = shallowRef<readonly (readonly Action[])[]>([]);
 /** Every action that can be done now. */
 export const actions = computed(() => groups.value.flat().filter((action) => action.when?.() ?? true));
 
+/** Offers actions; what comes back takes them away again. */
+export function offerActions(list: readonly Action[]): () => void {
+  groups.value = [...groups.value, list];
+  return () => void (groups.value = groups.value.filter((each) => each !== list));
+}
+
 /** Offers actions while a component lives. */
 export function useActions(list: readonly Action[]): void {
-  onMounted(() => void (groups.value = [...groups.value, list]));
-  onBeforeUnmount(() => void (groups.value = groups.value.filter((each) => each !== list)));
+  let takeAway: (() => void) | undefined;
+  onMounted(() => void (takeAway = offerActions(list)));
+  onBeforeUnmount(() => takeAway?.());
 }
 
 /** What a key event is called in an action's `key`. */

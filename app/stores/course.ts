@@ -1,5 +1,6 @@
 import { del, get, set } from 'idb-keyval';
 import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
 import { allLessons, type Course } from '~~/core/course/course';
 import { apply, applyAll, type Operation } from '~~/core/course/operations';
 import { freshId, troubleOf, type Trouble } from '~/composables/useApi';

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia';
+import { computed, shallowRef, watch } from 'vue';
 import { lessonDemand, lessonMinutes } from '~~/core/brief/sizing';
 import type { Lesson } from '~~/core/course/course';
 import { useCourse } from './course';

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia';
+import { ref, shallowRef, watch } from 'vue';
 import { takeOutline, type OutlineNodes } from '~~/core/course/gestures';
 import { useCourse } from './course';
 

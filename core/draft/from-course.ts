@@ -8,7 +8,7 @@ import type { Objective } from '../course/course';
 import { allSections } from '../source/source';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
-import { planCourse } from './plan';
+import { planCourse, type CoursePlan } from './plan';
 
 /** Passages looked for when a lesson's author named none. */
 const MOST_FOUND = 14;
@@ -118,16 +118,32 @@ export function plannedObjectives(lesson: Pick<Lesson, 'id' | 'title' | 'planned
   return lessonObjectives(lesson.id, lesson.title, [...claims.values()], knowledge);
 }
 
+/** A course made ready for drafting: its plan and all that drafting looks things up in. */
+export interface Prepared {
+  plan: CoursePlan;
+  context: DraftContext;
+}
+
+/** What a preparation depends on: with the same words it serves for every lesson, however much of them is drafted already. */
+export function preparedFor(course: Course): string {
+  return JSON.stringify([course.title, course.brief, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages])])]);
+}
+
+/** Plans a course as it stands. */
+export function prepareCourse(course: Course, knowledge: readonly Knowledge[]): Prepared {
+  const proposal = proposalOf(course, knowledge);
+  const used = new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
+  const context = contextFor(draftContext(course.brief, knowledge), used);
+  return { plan: planCourse(proposal, context), context };
+}
+
 /**
  * Drafts one lesson of a course from its planned passages. Throws the problems `gone` (no such lesson) and `nothing-to-draft`
  * (its passages, or those that fit its title, hold nothing that can be taught).
  */
-export function draftLessonOf(course: Course, lessonId: string, knowledge: readonly Knowledge[]): DraftedLesson {
-  const proposal = proposalOf(course, knowledge);
-  const used = new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
-  const context = contextFor(draftContext(course.brief, knowledge), used);
+export function draftLessonOf(course: Course, lessonId: string, { plan, context }: Prepared): DraftedLesson {
   if (!allLessons(course).some((lesson) => lesson.id === lessonId)) fail('gone', undefined, lessonId);
-  const plan = planCourse(proposal, context).modules.flatMap((module) => module.lessons).find((each) => each.lesson.id === lessonId);
-  if (!plan) fail('nothing-to-draft', undefined, lessonId);
-  return draftLesson(plan, course.title, context);
+  const own = plan.modules.flatMap((module) => module.lessons).find((each) => each.lesson.id === lessonId);
+  if (!own) fail('nothing-to-draft', undefined, lessonId);
+  return draftLesson(own, course.title, context);
 }

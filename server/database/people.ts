@@ -21,6 +21,8 @@ export function peopleIn(db: Db) {
   const touch = db.prepare('update session set seen_at = ? where token_hash = ? and seen_at < ?');
   const endSession = db.prepare('delete from session where token_hash = ?');
   const role = db.prepare<[string, string], { role: CourseRole }>('select role from member where course_id = ? and person_id = ?');
+  const membersOf = db.prepare<[string], { id: string; name: string; role: CourseRole }>('select id, name, member.role as role from member join person on person.id = person_id where course_id = ? order by name, id');
+  const removeMember = db.prepare('delete from member where course_id = ? and person_id = ?');
   const addMember = db.prepare('insert into member (course_id, person_id, role) values (?, ?, ?) on conflict do update set role = excluded.role');
   return {
     all: () => all.all(),
@@ -33,6 +35,8 @@ export function peopleIn(db: Db) {
     touchSession: (tokenHash: string, at: number) => void touch.run(at, tokenHash, at - 60_000),
     endSession: (tokenHash: string) => void endSession.run(tokenHash),
     roleIn: (courseId: string, personId: string) => role.get(courseId, personId)?.role,
+    membersOf: (courseId: string) => membersOf.all(courseId),
+    removeRole: (courseId: string, personId: string) => void removeMember.run(courseId, personId),
     setRole: (courseId: string, personId: string, courseRole: CourseRole) => void addMember.run(courseId, personId, courseRole),
   };
 }
@@ -42,7 +46,7 @@ export function auditIn(db: Db) {
   const insert = db.prepare('insert into audit (made_at, person_id, what, about, detail) values (?, ?, ?, ?, ?)');
   const list = db.prepare<[], { made_at: number; person_id: string | null; what: string; about: string | null; detail: string | null }>('select made_at, person_id, what, about, detail from audit order by id');
   return {
-    note: (at: number, personId: string | null, what: 'sign-in' | 'sign-in-refused' | 'sign-out' | 'person-added' | 'course-made' | 'course-removed' | 'source-removed' | 'export', about?: string, detail?: string) =>
+    note: (at: number, personId: string | null, what: 'sign-in' | 'sign-in-refused' | 'sign-out' | 'person-added' | 'rights-changed' | 'course-made' | 'course-removed' | 'source-removed' | 'export', about?: string, detail?: string) =>
       void insert.run(at, personId, what, about ?? null, detail ?? null),
     all: () => list.all(),
   };

@@ -4,7 +4,7 @@ import { allLessons, type Course } from '../../core/course/course';
 import { ProblemError } from '../../core/course/problem';
 import { lessonProse } from '../../core/exchange/document';
 import { draftContext, planCourse } from '../../core/draft';
-import { draftLessonOf, proposalOf, unusedFor } from '../../core/draft/from-course';
+import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
 import { outlineNodes } from '../../core/draft/operations';
 import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/course/problem';
@@ -36,7 +36,7 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
       minutes: Object.fromEntries([...kept].map(([id, each]) => [id, each.minutes])),
     };
   },
-  lesson: ({ course, lessonId, sources }) => draftLessonOf(course, lessonId, knowledgeOf(sources)),
+  lesson: ({ course, lessonId, sources }) => draftLessonOf(course, lessonId, preparedOf(course, sources)),
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, knowledgeOf(sources)),
   figures({ course, sources }) {
     const grade = packFor(course.language).grade;
@@ -51,9 +51,16 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
 /** What blank lessons will take when they are drafted. */
 function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<string, number> {
   if (!allLessons(course).some((lesson) => lesson.blocks.length === 0 && lesson.plannedPassages.length > 0)) return new Map();
-  const knowledge = knowledgeOf(sources);
-  const plan = planCourse(proposalOf(course, knowledge), draftContext(course.brief, knowledge));
-  return new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each.minutes]));
+  return new Map(preparedOf(course, sources).plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each.minutes]));
+}
+
+let prepared: { key: string; made: Prepared } | undefined;
+
+/** The course made ready, kept for the next lesson of the same outline. */
+function preparedOf(course: Course, sources: readonly SourceKey[]): Prepared {
+  const key = JSON.stringify([course.id, sources, preparedFor(course)]);
+  if (prepared?.key !== key) prepared = { key, made: prepareCourse(course, knowledgeOf(sources)) };
+  return prepared.made;
 }
 
 function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsString, Length, Matches, MaxLength, MinLength } from 'class-validator';
+import { IsIn, IsString, Length, Matches, MaxLength, MinLength } from 'class-validator';
 
 export class SignInInput {
   @IsString() @Length(1, 80) login!: string;
@@ -8,6 +8,11 @@ export class SignInInput {
 
 export class SignInAsInput {
   @IsString() @Matches(/^[a-z][a-z0-9]{9,15}$/) person!: string;
+}
+
+export class MemberInput {
+  @IsString() @Matches(/^[a-z][a-z0-9]{9,15}$/) person!: string;
+  @IsIn(['author', 'reviewer', 'none']) role!: 'author' | 'reviewer' | 'none';
 }
 
 export class PersonInput {

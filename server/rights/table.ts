@@ -20,6 +20,8 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['POST', '/api/courses/:course/operations', 'author'],
   ['POST', '/api/courses/:course/undo', 'author'],
   ['POST', '/api/courses/:course/redo', 'author'],
+  ['GET', '/api/courses/:course/members', 'author'],
+  ['PUT', '/api/courses/:course/members', 'author'],
   ['GET', '/api/courses/:course/figures', 'reader'],
   ['GET', '/api/courses/:course/passages', 'reader'],
   ['GET', '/api/courses/:course/archive', 'reader'],

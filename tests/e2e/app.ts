@@ -70,7 +70,7 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
     rmSync(folder, { recursive: true, force: true });
   }, { scope: 'worker' }],
 
-  page: async ({ page, app, mayLog }, use) => {
+  page: async ({ page, mayLog }, use) => {
     const strangers: string[] = [];
     const faults: string[] = [];
     page.on('request', (request) => {

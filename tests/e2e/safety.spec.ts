@@ -92,3 +92,38 @@ test.describe('a server that is gone', () => {
     await expect.poll(async () => JSON.stringify((await served(page)).course.modules)).toContain('Typed while the server was away');
   });
 });
+
+test('people are added by the owner, and given a part in a course by its author', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = page.url();
+  await page.goto(`${app.url}/people`);
+  await page.getByLabel('Name', { exact: true }).fill('Priya Holt');
+  await page.getByLabel('Signs in as').fill('priya');
+  await page.getByLabel('First password').fill('long enough it is');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('cell', { name: 'Priya Holt' })).toBeVisible();
+
+  const context = await browser.newContext();
+  const hers = await context.newPage();
+  await hers.goto(`${app.url}/sign-in`);
+  await hers.getByLabel('Sign-in name').fill('priya');
+  await hers.getByLabel('Password').fill('long enough it is');
+  await hers.getByRole('button', { name: 'Sign in' }).click();
+  await expect(hers.getByRole('heading', { name: 'Your courses stand here' })).toBeVisible();
+  await hers.goto(address);
+  await expect(hers.getByText('no such course, or you have no part in it')).toBeVisible();
+
+  await page.goto(address);
+  await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
+  await page.keyboard.press('Alt+7');
+  await page.getByLabel('Part of Priya Holt').click();
+  await page.getByRole('option', { name: 'reviews' }).click();
+  await hers.goto(address);
+  await expect(hers.getByRole('heading', { name: 'Outline' })).toBeVisible();
+  expect(await hers.evaluate(async () => (await fetch('/api/people')).status)).toBe(403);
+
+  await page.getByLabel('Part of Ines Marlow').click();
+  await page.getByRole('option', { name: 'reviews' }).click();
+  await expect(page.getByRole('alert')).toContainText('A course needs an author');
+  await context.close();
+});

@@ -12,6 +12,7 @@ const sources = ref<{ id: string; title: string }[]>([]);
 useActions([
   { id: 'bar', label: 'Go to or do', key: 'Ctrl+K', area: 'Everywhere', when: () => session.person !== null, run: openBar },
   { id: 'keys', label: 'List of keys', key: '?', area: 'Everywhere', when: () => session.person !== null, run: () => void (keysOpen.value = true) },
+  { id: 'people', label: 'People of this installation', area: 'Everywhere', when: () => session.person?.role === 'owner', run: () => void navigateTo('/people') },
   { id: 'home', label: 'All courses', area: 'Everywhere', when: () => session.person !== null, run: () => void navigateTo('/') },
 ]);
 

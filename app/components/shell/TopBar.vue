@@ -19,6 +19,7 @@ async function leave() {
 }
 const items = computed(() => [[
   { label: color.value === 'dark' ? 'Light' : 'Dark', onSelect: () => void (color.preference = color.value === 'dark' ? 'light' : 'dark') },
+  ...(session.person?.role === 'owner' ? [{ label: 'People', onSelect: () => void navigateTo('/people') }] : []),
   { label: 'Sign out', onSelect: () => void leave() },
 ]]);
 </script>

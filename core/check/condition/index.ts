@@ -111,6 +111,17 @@ function chance(a: string, b: string): number {
   return (shortHash(a + b, 4).charCodeAt(2) % 16) / 15;
 }
 
+/** What is asked of a rule again and again while others look for wrong answers. */
+const seen = new WeakMap<Claim, { canBeWrong: boolean; aboutPerson: boolean }>();
+
+function seenOnce(claim: Claim, pack: QuestionMatter['pack']): { canBeWrong: boolean; aboutPerson: boolean } {
+  const known = seen.get(claim);
+  if (known) return known;
+  const found = { canBeWrong: askable(claim) && !isAbility(claim) && !pointsOut(claim.rule!.action), aboutPerson: pack.aboutPerson?.(situation(claim)) ?? false };
+  seen.set(claim, found);
+  return found;
+}
+
 /** Asks the reader, not a third person. */
 function isReader(claim: Claim): boolean {
   return claim.rule?.subject === undefined || /^you$/i.test(claim.rule.subject);
@@ -119,13 +130,13 @@ function isReader(claim: Claim): boolean {
 function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems: readonly string[], { course, pack }: QuestionMatter): Claim[] {
   const rule = claim.rule!;
   const length = rule.action.length;
-  const seen: string[][] = [[...keyStems]];
+  const taken: string[][] = [[...keyStems]];
   return course.rulesNear(claim)
     .filter((other) => other !== claim && other.rule!.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
-    .filter((other) => askable(other) && !isAbility(other) && !pointsOut(other.rule!.action) && other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8)
+    .filter((other) => other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8 && seenOnce(other, pack).canBeWrong)
     // Two conditions about somebody may be one: who becomes loud may also be shouting.
-    .filter((other) => !(pack.aboutPerson?.(situation(claim)) && pack.aboutPerson(situation(other))))
+    .filter((other) => !(seenOnce(claim, pack).aboutPerson && seenOnce(other, pack).aboutPerson))
     .map((other) => {
       const stems = course.stems(other.rule!.action);
       const otherCondition = course.stems(other.rule!.condition!.text);
@@ -137,8 +148,8 @@ function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems:
     .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))
     .filter(({ stems }) => {
       // Half of the words in common ("call the desk lead", "fetch the desk lead"), and both could be right.
-      if (seen.some((each) => tooAlike(each, stems))) return false;
-      seen.push(stems);
+      if (taken.some((each) => tooAlike(each, stems))) return false;
+      taken.push(stems);
       return true;
     })
     .slice(0, 3)
