@@ -208,6 +208,16 @@ export const useCourse = defineStore('course', () => {
     });
   });
 
+  /** Brings the course back to a version. */
+  const backTo = (version: { id: string; name: string }): Promise<boolean> => inTurn(async () => {
+    await settleAll();
+    return asking(async () => {
+      const answer = await $fetch<Answer>(`/api/courses/${course.value!.id}/versions/${version.id}/back`, { method: 'POST', body: { since: revision } });
+      await advance(course.value!.id, answer, answer.operations ?? []);
+      said.value = `Back to “${version.name}”. Undo brings it forward again.`;
+    });
+  });
+
   /** Runs a request; what goes wrong is shown. */
   async function asking(work: () => Promise<void>): Promise<boolean> {
     try {
@@ -244,7 +254,7 @@ export const useCourse = defineStore('course', () => {
 
   return {
     course, role, mayEdit, lessons, saving, savedAt, undoWhat, redoWhat, conflicts, trouble, said, outside,
-    open, change, flush, settleAll, refresh, draftLesson, asking, settleConflict,
+    open, change, flush, settleAll, refresh, draftLesson, backTo, asking, settleConflict,
     undo: () => takeBack('undo'), redo: () => takeBack('redo'),
     onFlush(flusher: () => void) {
       flushers.add(flusher);

@@ -53,6 +53,7 @@ export function coursesIn(db: Db) {
   const lastUndo = db.prepare<[string, string, string, string], GroupRow>(`select ${groupColumns} from change_group where course_id = ? and person_id = ? and kind = 'undo' and taken_back = 0
     and revision > coalesce((select max(revision) from change_group where course_id = ? and person_id = ? and kind = 'do'), -1) order by revision desc limit 1`);
   const takeBack = db.prepare('update change_group set taken_back = 1 where course_id = ? and group_id = ?');
+  const atRevision = db.prepare<[string, number], { document: string }>('select document from snapshot where course_id = ? and revision = ?');
   const newestSnapshot = db.prepare<[string], { revision: number; document: string }>('select revision, document from snapshot where course_id = ? order by revision desc limit 1');
   const addSnapshot = db.prepare('insert or replace into snapshot (course_id, revision, document) values (?, ?, ?)');
   const addVersion = db.prepare('insert into named_version (id, course_id, name, revision, person_id, made_at) values (?, ?, ?, ?, ?, ?)');
@@ -94,6 +95,11 @@ export function coursesIn(db: Db) {
     snapshot(id: string) {
       const found = newestSnapshot.get(id);
       return found && { revision: found.revision, course: JSON.parse(found.document) as Course };
+    },
+    /** The course at a revision that a snapshot was written for. */
+    snapshotAt(id: string, revision: number) {
+      const found = atRevision.get(id, revision);
+      return found && (JSON.parse(found.document) as Course);
     },
     addSnapshot: (course: Course, revision: number) => void addSnapshot.run(course.id, revision, JSON.stringify(course)),
     addVersion: (versionId: string, id: string, name: string, revision: number, personId: string, at: number) => void addVersion.run(versionId, id, name, revision, personId, at),

@@ -4,6 +4,7 @@ import { sameData } from '../../core/course/canonical';
 import { findNode } from '../../core/course/tree';
 import { apply, type Change, type Operation } from '../../core/course/operations';
 import { fail, type Problem } from '../../core/course/problem';
+import { operationsTo } from '../../core/course/return';
 import { coursesIn, type ChangeRow } from '../database/courses';
 import type { Db } from '../database/open';
 import { peopleIn } from '../database/people';
@@ -173,6 +174,16 @@ export function courseDesk(db: Db, now: () => number) {
       return versionId;
     },
     versions: (id: string) => courses.versions(id),
+    /** Brings a course back to a version, as one gesture; throws `no-such-version`. */
+    backTo(id: string, versionId: string, person: string, since: number): Posted & { operations: Operation[] } {
+      const version = courses.versions(id).find((each) => each.id === versionId);
+      const then = version && courses.snapshotAt(id, version.revision);
+      if (!then) fail('no-such-version', undefined, versionId);
+      const operations = operationsTo(load(id).course, then);
+      const group = freshId('g');
+      const posted = post(id, operations.map((operation) => ({ id: freshId('x'), group, actor: { person }, version: OPERATION_VERSION, operation })), since, `back to “${version!.name}”`);
+      return { ...posted, operations };
+    },
   };
 }
 

@@ -27,6 +27,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['GET', '/api/courses/:course/archive', 'reader'],
   ['GET', '/api/courses/:course/versions', 'reader'],
   ['POST', '/api/courses/:course/versions', 'author'],
+  ['POST', '/api/courses/:course/versions/:version/back', 'author'],
   ['POST', '/api/courses/:course/outline', 'author'],
   ['POST', '/api/courses/:course/lessons/:lesson/draft', 'author'],
   ['GET', '/api/courses/:course/lessons/:lesson/unused', 'reader'],

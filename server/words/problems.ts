@@ -28,6 +28,7 @@ const PROBLEMS: Record<string, Wording> = {
   'reader-stopped': () => 'reading it took too much memory or broke the reader; nothing else was harmed. Save it again in a simpler form, or split it.',
   'newer-data': ({ version, known }) => `the data folder was written by a newer version of Uplift Path (${version}; this one knows ${known}). Start the newer version; nothing was changed.`,
   'no-such-course': () => 'there is no such course, or you have no part in it.',
+  'no-such-version': () => 'this course has no such version.',
   'no-such-source': () => 'this course does not use that source.',
   'no-right': () => 'you may not do this here. Ask an author of the course.',
   'not-signed-in': () => 'sign in first.',

@@ -35,7 +35,9 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   await saved(page);
   await expect.poll(async () => (await served(page)).course.modules.length).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'Keep as a version' }).click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('1 version kept')).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 
   await page.keyboard.press('Alt+4');
   await page.getByRole('button', { name: /Draft all/ }).click();
@@ -44,8 +46,16 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   const lessons = course.modules.flatMap((module) => module.lessons);
   expect(lessons.every((lesson) => lesson.state === 'drafted' && lesson.blocks.length > 0)).toBe(true);
   expect(course.checks.length).toBeGreaterThan(3);
+  const blank = async () => (await served(page)).course.modules.flatMap((module) => module.lessons).filter((lesson) => lesson.blocks.length === 0).length;
   await page.keyboard.press('Control+z');
-  await expect.poll(async () => (await served(page)).course.modules.flatMap((module) => module.lessons).filter((lesson) => lesson.blocks.length === 0).length).toBe(1);
+  await expect.poll(blank).toBe(1);
+  // Back to the outline as it was kept, and forward again.
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: '1 version kept' }).click();
+  await page.getByRole('menuitem', { name: /Outline accepted/ }).click();
+  await expect.poll(blank).toBe(lessons.length);
+  await page.keyboard.press('Control+z');
+  await expect.poll(blank).toBe(1);
 });
 
 test('a source taken off leaves the text, and says so where its evidence is', async ({ page, app }) => {

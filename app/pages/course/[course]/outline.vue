@@ -19,7 +19,10 @@ const withChecks = ref(false);
 const current = ref<string | null>(null);
 const anchor = ref<string | null>(null);
 const body = ref<HTMLElement | null>(null);
-const versions = ref<{ name: string }[]>([]);
+const versions = ref<{ id: string; name: string; made_at: number }[]>([]);
+const naming = ref(false);
+const versionName = ref('');
+const versionItems = computed(() => [versions.value.map((version) => ({ label: `${version.name}, ${new Date(version.made_at).toLocaleString([], { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false })}`, onSelect: () => void desk.backTo(version) }))]);
 const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
@@ -168,11 +171,16 @@ function dragging(event: SortableEvent) {
   if (row && !selected.value.has(row.id)) void select(row.id);
 }
 async function accept() {
+  naming.value = false;
   await desk.settleAll();
   await desk.asking(async () => {
-    await $fetch(`/api/courses/${desk.course!.id}/versions`, { method: 'POST', body: { name: 'Outline accepted' } });
+    await $fetch(`/api/courses/${desk.course!.id}/versions`, { method: 'POST', body: { name: versionName.value.trim() } });
     await loadVersions();
   });
+}
+function nameVersion() {
+  versionName.value = versions.value.length > 0 ? '' : 'Outline accepted';
+  naming.value = true;
 }
 async function loadVersions() {
   versions.value = await $fetch<typeof versions.value>(`/api/courses/${desk.course!.id}/versions`).catch(() => []);
@@ -204,11 +212,11 @@ useActions([
   <div class="outlining">
     <div class="head">
       <h1>Outline</h1>
-      <span v-if="versions[0]" class="small quiet">{{ versions.length }} {{ versions.length === 1 ? 'version' : 'versions' }} kept</span>
+      <UDropdownMenu v-if="versions[0] && desk.mayEdit" :items="versionItems"><button type="button" class="link small" title="Go back to a version; undo brings you forward again">{{ versions.length }} {{ versions.length === 1 ? 'version' : 'versions' }} kept</button></UDropdownMenu>
       <div v-if="desk.mayEdit" class="end">
         <UDropdownMenu v-if="many" :items="stateItems"><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu>
         <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources' }}</UButton>
-        <UButton v-if="desk.lessons.length" @click="accept">Keep as a version</UButton>
+        <UButton v-if="desk.lessons.length" @click="nameVersion">Keep as a version</UButton>
       </div>
     </div>
     <div class="sides">
@@ -244,6 +252,9 @@ useActions([
       </div>
       <OutlineProposal v-if="proposal.made" class="side" />
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
+      <UModal v-model:open="naming" title="Keep as a version" description="The course as it stands, to go back to by name.">
+        <template #body><form class="flex gap-2" @submit.prevent="accept"><UInput v-model="versionName" required maxlength="120" autofocus class="flex-1" aria-label="Name of the version" placeholder="Before the second review" /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton></form></template>
+      </UModal>
     </div>
   </div>
 </template>

@@ -1,7 +1,7 @@
 import { defineEventHandler } from 'h3';
-import { VersionInput } from '../../../../core/course/input';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../utils/request';
+import { VersionInput } from '../../../../../core/course/input';
+import { installation } from '../../../../utils/installation';
+import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
 
 /** Names the course as it stands. */
 export default defineEventHandler((event) =>
