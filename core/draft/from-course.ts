@@ -47,7 +47,7 @@ export function proposalOf(course: Course, knowledge: readonly Knowledge[]): Out
     modules: course.modules.map((module) => ({
       id: module.id, title: module.title,
       lessons: module.lessons.map((lesson) => {
-        const plannedPassages = lesson.plannedPassages.length > 0 ? lesson.plannedPassages : fittingPassages(`${lesson.title} ${module.title}`, knowledge, free);
+        const plannedPassages = lesson.plannedPassages.length > 0 ? lesson.plannedPassages : fittingPassages(lesson.title, knowledge, free);
         return { id: lesson.id, title: lesson.title, otherTitles: [], unit: unitOf({ title: lesson.title, plannedPassages }, knowledge) };
       }),
     })),

@@ -36,7 +36,7 @@ export function composePage(lesson: { id: string; title: string }, unit: Unit, p
     if (piece.section !== section) {
       section = piece.section;
       const title = sectionTitle(unit, section, lesson.title, courseTitle, sections.length);
-      if (title) blocks.push({ id: idFrom('b', place('h', section)), kind: 'heading', body: { level: 2, text: [{ type: 'text', text: title }] } });
+      if (title) blocks.push({ id: idFrom('b', place('h', unit.sections[section].id, unit.sections[section].passages[0])), kind: 'heading', body: { level: 2, text: [{ type: 'text', text: title }] } });
     }
     if (piece.kind === 'sentence') {
       const [{ passage }] = piece.items;
