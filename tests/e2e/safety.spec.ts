@@ -17,7 +17,7 @@ function ask(url: string, method: string, headers: Record<string, string> = {}):
 test('every route without the right is refused', async ({ page, app }) => {
   await openDemo(page, app);
   const id = ((await served(page)).course as unknown as { id: string }).id;
-  const fill = (pattern: string) => pattern.replace(':course', id).replace(':lesson', 'labcdefghij2').replace(':source', 'sabcdefghij2');
+  const fill = (pattern: string) => pattern.replace(/:(\w+)/g, (_, name: string) => (name === 'course' ? id : 'aabcdefghij2'));
   for (const [method, pattern, right] of RIGHTS) {
     const status = await ask(`${app.url}${fill(pattern)}`, method, { 'content-type': 'application/json' });
     if (right === 'anyone') expect(status, `${method} ${pattern}`).not.toBe(401);

@@ -1,0 +1,57 @@
+import { enter, expect, newCourse, openDemo, saved, served, test } from './app';
+
+const brief = async (page: Parameters<typeof served>[0]) => ((await served(page)).course as unknown as { brief: { promise: string; audience: { who: string; knows: string[] }; size: Record<string, number>; language: string; sourcesOnly: boolean; outcomes: string[] }; language: string; direction: string }).brief;
+
+test('the brief is saved as it is typed, says at once what it makes, and is undone by field', async ({ page, app }) => {
+  await newCourse(page, app, 'Sharpening');
+  await page.keyboard.press('Alt+1');
+  const made = page.getByRole('complementary');
+  await expect(made).toContainText('No length is asked');
+  await page.getByLabel('What it promises').fill('Your chisels cut and nobody bleeds');
+  await page.getByLabel('For whom').fill('Saturday volunteers');
+  await page.getByLabel('What they know already').fill('whetstone, vice');
+  await page.getByLabel('How long').fill('25');
+  await expect(made).toContainText('About 25 minutes for Saturday volunteers');
+  await expect(made).toContainText('whetstone, vice: recalled in a line, not taught');
+  await page.getByLabel('What would count as success').fill('Fewer cuts\nFewer broken edges');
+  await page.getByRole('switch').click();
+  await expect(made).toContainText('Only sentences that stand in your sources');
+  await saved(page);
+  await expect.poll(() => brief(page)).toMatchObject({ promise: 'Your chisels cut and nobody bleeds', audience: { who: 'Saturday volunteers', knows: ['whetstone', 'vice'] }, size: { minutes: 25, questionsPerLesson: 3 }, sourcesOnly: true, outcomes: ['Fewer cuts', 'Fewer broken edges'] });
+  await page.reload();
+  await expect(page.getByLabel('What they know already')).toHaveValue('whetstone, vice');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await brief(page)).sourcesOnly).toBe(false);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await brief(page)).outcomes).toEqual([]);
+});
+
+test('emptying the minutes takes the wish away; a title is never empty', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+1');
+  await page.getByLabel('How long').fill('');
+  await saved(page);
+  await expect.poll(async () => (await brief(page)).size).toEqual({ questionsPerLesson: 2 });
+  await page.getByLabel('Title').fill('');
+  await page.getByLabel('Title').fill('Lending with care');
+  await saved(page);
+  await expect.poll(async () => (await served(page)).course.title).toBe('Lending with care');
+});
+
+test('home finds, sorts and says what there is', async ({ page, app }) => {
+  await enter(page, app);
+  for (const title of ['Axes', 'Zinc buckets', 'Mowers']) {
+    await page.evaluate(async (name) => fetch('/api/courses', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ title: name }) }), title);
+  }
+  await page.reload();
+  const names = page.locator('.lines .name a');
+  await expect(names.filter({ hasText: 'Axes' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'by title' }).click();
+  const titles = await names.allTextContents();
+  expect(titles).toEqual(titles.toSorted((a, b) => a.localeCompare(b)));
+  await page.getByLabel('Find a course').fill('zinc');
+  await expect(names).toHaveText(['Zinc buckets']);
+  await expect(page.getByRole('row', { name: /Zinc buckets/ })).toContainText('No outline yet');
+  await page.getByLabel('Find a course').fill('nothing of the kind');
+  await expect(page.getByText('No course fits')).toBeVisible();
+});
