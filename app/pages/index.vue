@@ -3,19 +3,7 @@ import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { counted, STATES } from '~/words/states';
-import type { LessonState } from '~~/core/course/course';
-
-interface Row {
-  id: string;
-  title: string;
-  audience: string;
-  role: string;
-  changedAt: number;
-  minutes: number;
-  checks: number;
-  states: Partial<Record<LessonState, number>>;
-  path: { title: string; lessons: { id: string; title: string; minutes: number; demand: number; checks: number; state: LessonState }[] }[];
-}
+import type { CourseRow as Row } from '~~/core/course/row';
 
 const rows = ref<Row[] | null>(null);
 const trouble = ref<Trouble | null>(null);

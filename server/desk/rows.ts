@@ -1,29 +1,17 @@
 import { lessonDemand, lessonMinutes } from '../../core/brief/sizing';
-import { allLessons, type Course, type Lesson, type LessonState } from '../../core/course/course';
+import { allLessons, type Course, type Lesson } from '../../core/course/course';
+import type { CourseRow } from '../../core/course/row';
 import { lessonProse } from '../../core/exchange/document';
 import { fleschKincaid } from '../../core/language/en/grade';
 import type { CourseDesk } from './courses';
 
-/** A course as home lists it: its path, its states, when it was last changed. */
-export interface CourseRowView {
-  id: string;
-  title: string;
-  audience: string;
-  role: string;
-  changedAt: number;
-  minutes: number;
-  checks: number;
-  states: Partial<Record<LessonState, number>>;
-  path: { title: string; lessons: { id: string; title: string; minutes: number; demand: number; checks: number; state: LessonState }[] }[];
-}
-
 /** A person's courses, last changed first. */
-export function courseRows({ courses }: { courses: CourseDesk }, person: string): CourseRowView[] {
+export function courseRows({ courses }: { courses: CourseDesk }, person: string): CourseRow[] {
   return courses.list(person).map(({ id, title, changed_at, role }) => {
     const { course } = courses.load(id);
     const path = course.modules.map((module) => ({ title: module.title, lessons: module.lessons.map((lesson) => lessonRow(lesson, course)) }));
     const lessons = path.flatMap((module) => module.lessons);
-    const states: CourseRowView['states'] = {};
+    const states: CourseRow['states'] = {};
     for (const { state } of allLessons(course)) states[state] = (states[state] ?? 0) + 1;
     return {
       id, title, role, changedAt: changed_at, audience: course.brief.audience.who, states, path,
@@ -32,7 +20,7 @@ export function courseRows({ courses }: { courses: CourseDesk }, person: string)
   });
 }
 
-function lessonRow(lesson: Lesson, course: Course): CourseRowView['path'][number]['lessons'][number] {
+function lessonRow(lesson: Lesson, course: Course): CourseRow['path'][number]['lessons'][number] {
   return {
     id: lesson.id, title: lesson.title, state: lesson.state, minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, gradeOf(lesson, course.language)),
     checks: lesson.blocks.filter((block) => block.kind === 'check').length,

@@ -43,7 +43,14 @@ export function clauseDepth(chunks: readonly Chunk[]): number {
   return found.length > 0 ? Math.min(...found) : Infinity;
 }
 
-export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: string) => boolean, clauses: number): { level: number; text: string; rest: string[] } | undefined {
+/** The number of a top heading ("3. Steps"); undefined for others. */
+export function topNumber(heading: string): number | undefined {
+  const number = headingNumber(heading);
+  return number?.depth === 1 ? Number(number.number) || undefined : undefined;
+}
+
+/** What of a chunk is a heading; `counted` is the number of the list item right before it, which the next would go on from. */
+export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: string) => boolean, clauses: number, counted: number | undefined): { level: number; text: string; rest: string[] } | undefined {
   const { lines } = chunk;
   if (isLong(chunk)) return undefined;
   const first = lines[0].trim();
@@ -55,7 +62,8 @@ export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: s
   const number = headingNumber(text);
   if (number && number.depth < clauses && chunk.indent <= 3 && (!/[.;,:]$/.test(text.replace(/\betc\.$|\?$/, '')) || (number.depth > 1 && text.length <= 80 && text.endsWith('.')))) {
     const following = next && next.lines.length <= 2 ? headingNumber(folded(next.lines.join(' '))) : undefined;
-    const listLike = number.depth === 1 && /^\d/.test(text) && following?.depth === 1 && next!.indent === chunk.indent;
+    const goesOn = number.depth === 1 && counted !== undefined && Number(number.number) === counted + 1;
+    const listLike = goesOn || (number.depth === 1 && /^\d/.test(text) && following?.depth === 1 && next!.indent === chunk.indent);
     if (!listLike) return { level: number.depth, text, rest: [] };
   }
   const letters = text.replace(/[^\p{L}]/gu, '');

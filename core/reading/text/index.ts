@@ -3,7 +3,7 @@ import { folded, visible } from '../../source/inline';
 import { LIMITS } from '../limits';
 import { withoutContents } from './contents';
 import { decodeText } from './decode';
-import { clauseDepth, headingOf, openingLines } from './headings';
+import { clauseDepth, headingOf, openingLines, topNumber } from './headings';
 import { indentOf, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk } from './lines';
 
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
@@ -19,6 +19,9 @@ export function readText(bytes: Uint8Array): ReadDocument {
   const clauses = clauseDepth(chunks);
   const blocks: ReadBlock[] = [];
   let list = 0;
+  // The last number of a list without headings between, and of a top heading: where both could go on, it is a heading.
+  let counted: number | undefined;
+  let headed: number | undefined;
   const opening = openingLines(chunks);
   const title = opening.toSorted((a, b) => b.length - a.length)[0];
   chunks.forEach((chunk, index) => {
@@ -27,7 +30,10 @@ export function readText(bytes: Uint8Array): ReadDocument {
       if (opening[index] !== title) blocks.push({ kind: 'paragraph', text: opening[index] });
       return;
     }
-    const heading = headingOf(chunk, chunks[index + 1], known, clauses);
+    const heading = headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
+    // "3." behind an item "2." goes on counting, though no number follows it.
+    if (heading) headed = topNumber(heading.text) ?? headed;
+    counted = heading ? undefined : Number(/^\s*(\d{1,3})[.)]\s/.exec(chunk.lines[0])?.[1]) || undefined;
     if (heading) {
       blocks.push({ kind: 'heading', ...heading });
       if (heading.rest.length > 0) paragraph(heading.rest);
