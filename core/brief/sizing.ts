@@ -1,5 +1,4 @@
 import { blockTexts, type Block } from '../course/blocks';
-import type { Check } from '../course/checks';
 import type { Course, Lesson } from '../course/course';
 import { textOf } from '../course/rich-text';
 import { roughWords } from '../source/words';
@@ -60,9 +59,4 @@ export function lessonDemand(lesson: Lesson, course: Course, grade: number | und
 export function courseMinutes(course: Course): number {
   const minutes = course.modules.flatMap((module) => module.lessons).reduce((sum, lesson) => sum + lessonMinutes(lesson), 0);
   return Math.round(minutes * 10) / 10;
-}
-
-/** Checks by kind of placing. */
-export function checkCounts(course: Course, placed: readonly Check[]): { placed: number; offered: number } {
-  return { placed: placed.length, offered: course.checks.length - placed.length };
 }

@@ -2,7 +2,7 @@ import type { Course } from '../../core/course/course';
 import type { Change, Operation } from '../../core/course/operations';
 import type { Db } from './open';
 
-export interface CourseRow {
+export interface CourseRecord {
   id: string;
   title: string;
   revision: number;
@@ -34,8 +34,8 @@ const parsed = (row: Stored<ChangeRow>): ChangeRow => ({ ...row, operation: JSON
 /** Courses as logs of changes, with snapshots to start from. */
 export function coursesIn(db: Db) {
   const row = 'course.id, title, revision, created_at, changed_at';
-  const get = db.prepare<[string], CourseRow>(`select ${row} from course where id = ? and removed_at is null`);
-  const ofPerson = db.prepare<[string], CourseRow & { role: string }>(`select ${row}, role from course join member on course_id = course.id where person_id = ? and removed_at is null order by changed_at desc, course.id`);
+  const get = db.prepare<[string], CourseRecord>(`select ${row} from course where id = ? and removed_at is null`);
+  const ofPerson = db.prepare<[string], CourseRecord & { role: string }>(`select ${row}, role from course join member on course_id = course.id where person_id = ? and removed_at is null order by changed_at desc, course.id`);
   const insert = db.prepare('insert into course (id, title, revision, created_at, changed_at) values (?, ?, 0, ?, ?)');
   const update = db.prepare('update course set title = ?, revision = ?, changed_at = ? where id = ?');
   const remove = db.prepare('update course set removed_at = ? where id = ?');
