@@ -7,6 +7,8 @@ const ROOMS = ['course', 'source', 'language', 'reading', 'knowledge', 'brief', 
 const root = import.meta.dirname;
 /** What the desk in the browser may use of the core at run time; types of any room may be named. */
 const FOR_THE_DESK = ['course', 'brief', 'learning', 'picture', 'source'];
+/** What the learner's player may use; of checks, their marking only. */
+const FOR_THE_PLAYER = ['course', 'learning', 'picture'];
 
 /** Imports run one way: down inside the core, and inward from everything else. */
 const boundaries = {
@@ -21,6 +23,8 @@ const boundaries = {
       const target = source.startsWith('~~/') ? source.slice(3).split('/') : relative(root, resolve(dirname(context.filename), source)).split('/');
       if (place[0] === 'app' && ['server', 'cli', 'eval', 'tests', 'demo'].includes(target[0])) context.report({ node, message: `the desk may not import ${target[0]}` });
       if (place[0] === 'app' && target[0] === 'core' && node.importKind !== 'type' && !FOR_THE_DESK.includes(target[1])) context.report({ node, message: `the desk may not run core/${target[1]}` });
+      if (place[0] === 'player' && !['core', 'player'].includes(target[0])) context.report({ node, message: `the player may not import ${target[0]}` });
+      if (place[0] === 'player' && target[0] === 'core' && node.importKind !== 'type' && !FOR_THE_PLAYER.includes(target[1])) context.report({ node, message: `the player may not run core/${target[1]}` });
       if (place[0] === 'core' && target[0] !== 'core') context.report({ node, message: `core may not import ${target[0]}` });
       if (place[0] === 'server' && ['cli', 'app', 'eval', 'tests'].includes(target[0])) context.report({ node, message: `server may not import ${target[0]}` });
       if (place[0] === 'core' && target[0] === 'core' && place[1] !== target[1] && ROOMS.indexOf(target[1]) > ROOMS.indexOf(place[1])) {
@@ -56,11 +60,11 @@ const sameness = {
 };
 
 export default tseslint.config(
-  { ignores: ['dist/', 'out/', 'node_modules/', '.eval/', '.bench/', '.nuxt/', '.output/', 'test-results/', 'data/'] },
+  { ignores: ['dist/', 'out/', 'node_modules/', '.eval/', '.bench/', '.nuxt/', '.output/', 'test-results/', 'data/', 'public/'] },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
-    files: ['app/**/*.vue'],
+    files: ['app/**/*.vue', 'player/**/*.vue'],
     languageOptions: { parserOptions: { parser: tseslint.parser } },
     rules: {
       // Templates are as wide as they read best; names come from their folders.

@@ -30,7 +30,7 @@ export default defineNuxtConfig({
     clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}', 'node_modules/@nuxt/ui/dist/shared/*.mjs'], globExclude: [] } },
   },
   colorMode: { preference: 'system', fallback: 'light' },
-  typescript: { tsConfig: types },
+  typescript: { tsConfig: { include: ['../core/types/*.d.ts'], ...types } },
   vite: { plugins: [tailwindcss(), moduleList], esbuild: { tsconfigRaw: decorators } },
   nitro: {
     esbuild: { options: { tsconfigRaw: decorators, target: 'es2022' } },

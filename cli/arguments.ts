@@ -1,16 +1,19 @@
 import { parseArgs } from 'node:util';
 import { checkBriefInput, type BriefInput } from '../core/brief/input';
+import type { PackageFormat } from '../core/exchange/package';
+import type { Rules } from '../core/learning/rules';
 import { say } from '../server/words/problems';
 
 /** Wrong use: said to the person, exit 2. */
 export class UseError extends Error {}
 
 export interface Arguments {
-  command: 'draft' | 'outline' | 'read';
+  command: 'draft' | 'outline' | 'read' | 'packages';
   sources: string[];
   out?: string;
   brief: BriefInput;
-  formats: ('archive' | 'html')[];
+  formats: ('archive' | PackageFormat)[];
+  rules: Rules;
   keepGoing: boolean;
 }
 
@@ -19,6 +22,7 @@ export const HELP = `uplift: sources in, a course out.
   uplift draft SOURCE... --out DIR   drafts a course
   uplift outline SOURCE...           drafts the outline only, as JSON
   uplift read SOURCE...              shows what is read: sections, passages, claims, as JSON
+  uplift packages ARCHIVE --out DIR  makes packages of a course to be taken by learners
 
 A SOURCE is a file (docx, pdf, pptx, epub, html, md, txt, vtt, srt) or a folder of HTML pages.
 
@@ -31,7 +35,12 @@ A SOURCE is a file (docx, pdf, pptx, epub, html, md, txt, vtt, srt) or a folder 
   --questions N      questions in a lesson, at most (3)
   --language L       language of the course, such as en or de; otherwise the sources'
   --sources-only     no connecting text by the engine
-  --formats F,F      archive, html (both)
+  --formats F,F      archive, html (both): the archive, and the page to read a draft by;
+                     for packages: archive, html, scorm12, scorm2004 (html, scorm12, scorm2004)
+  --done R           for packages, when a lesson is done: read, answered (answered), passed
+  --pass N           for packages, percent of right answers that completes it (80); 0: none asked
+  --order O          for packages: free (free), forced
+  --tries N          for packages, tries at a check: 1 to 3 (2); 0: as many as one likes
   --keep-going       goes on when a source cannot be read
   --out DIR          where to write; for read and outline: instead of printing
 
@@ -42,13 +51,15 @@ Exit: 0 made, 1 our fault, 2 wrong use, 3 a source not read, 4 too little to mak
 export function readArguments(argv: readonly string[]): Arguments | 'help' {
   const [command, ...rest] = argv;
   if (command === undefined || ['help', '--help', '-h'].includes(command) || rest.includes('--help')) return 'help';
-  if (command !== 'draft' && command !== 'outline' && command !== 'read') throw new UseError(`There is no command "${command}".`);
+  if (command !== 'draft' && command !== 'outline' && command !== 'read' && command !== 'packages') throw new UseError(`There is no command "${command}".`);
   const { values, positionals } = parsed(rest);
-  if (positionals.length === 0) throw new UseError('No source was given.');
-  if (command === 'draft' && !values.out) throw new UseError('Say where to write: --out DIR.');
-  const formats = (values.formats ?? 'archive,html').split(',').map((format) => format.trim()).filter(Boolean);
-  const unknown = formats.find((format) => format !== 'archive' && format !== 'html');
-  if (unknown) throw new UseError(`There is no format "${unknown}"; there are archive and html.`);
+  if (positionals.length === 0) throw new UseError(command === 'packages' ? 'No archive was given.' : 'No source was given.');
+  if (command === 'packages' && positionals.length > 1) throw new UseError('Packages are made of one archive at a time.');
+  if ((command === 'draft' || command === 'packages') && !values.out) throw new UseError('Say where to write: --out DIR.');
+  const known = FORMATS[command === 'packages' ? 'packages' : 'draft'];
+  const formats = (values.formats ?? known.usual).split(',').map((format) => format.trim()).filter(Boolean);
+  const unknown = formats.find((format) => !known.all.includes(format));
+  if (unknown) throw new UseError(`There is no format "${unknown}"; there are ${known.all.slice(0, -1).join(', ')} and ${known.all.at(-1)}.`);
   const checked = checkBriefInput({
     ...(values.title !== undefined && { title: values.title }),
     ...(values.audience !== undefined && { audience: values.audience }),
@@ -58,7 +69,31 @@ export function readArguments(argv: readonly string[]): Arguments | 'help' {
     sourcesOnly: values['sources-only'] ?? false,
   });
   if (!checked.ok) throw new UseError(say({ ...checked.problem, place: `--${checked.problem.place}` }));
-  return { command, sources: positionals, ...(values.out && { out: values.out }), brief: checked.input, formats: formats as Arguments['formats'], keepGoing: values['keep-going'] ?? false };
+  return { command, sources: positionals, ...(values.out && { out: values.out }), brief: checked.input, formats: formats as Arguments['formats'], rules: rulesOf(values), keepGoing: values['keep-going'] ?? false };
+}
+
+const FORMATS = { draft: { all: ['archive', 'html'], usual: 'archive,html' }, packages: { all: ['archive', 'html', 'scorm12', 'scorm2004'], usual: 'html,scorm12,scorm2004' } };
+
+/** How packages count, as said on the line. */
+function rulesOf(values: Record<string, string | boolean | undefined>): Rules {
+  const one = <Of extends string>(name: string, all: readonly Of[], usual: Of): Of => {
+    const said = values[name] ?? usual;
+    return all.find((each) => each === said) ?? fail(`--${name} is one of ${all.join(', ')}, not "${String(said)}".`);
+  };
+  const whole = (name: string, most: number, usual: number): number => {
+    const { [name]: said = usual } = numbers(values, [name]);
+    return Number.isInteger(said) && said <= most ? said : fail(`--${name} is a whole number up to ${most}.`);
+  };
+  const share = whole('pass', 100, 80) / 100;
+  const done = one('done', ['read', 'answered', 'passed'], 'answered');
+  return {
+    lesson: done === 'passed' ? { kind: done, share: share || 1 } : { kind: done }, course: share > 0 ? { kind: 'passed', share } : { kind: 'lessons' },
+    order: one('order', ['free', 'forced'], 'free'), tries: whole('tries', 3, 2) || null,
+  };
+}
+
+function fail(message: string): never {
+  throw new UseError(message);
 }
 
 function parsed(argv: string[]) {
@@ -68,7 +103,7 @@ function parsed(argv: string[]) {
     return parseArgs({
       args: argv,
       allowPositionals: true,
-      options: { out: text, title: text, audience: text, known: text, minutes: text, modules: text, lessons: text, questions: text, language: text, formats: text, 'sources-only': flag, 'keep-going': flag },
+      options: { out: text, title: text, audience: text, known: text, minutes: text, modules: text, lessons: text, questions: text, language: text, formats: text, done: text, pass: text, order: text, tries: text, 'sources-only': flag, 'keep-going': flag },
     });
   } catch (error) {
     throw new UseError((error as Error).message.split('. ')[0] + '.');

@@ -12,11 +12,15 @@ import { packFor } from '../server/language/packs';
 import { HELP, readArguments, UseError, type Arguments } from './arguments';
 import { say, sayNotice } from '../server/words/problems';
 import { writeFiles } from './output';
+import { makePackages } from './packages';
 import { readSources, type ReadSources } from './sources';
 import { Timer } from './timer';
 
 /** Exit codes, as the README promises them. */
 export const EXIT = { made: 0, ourFault: 1, wrongUse: 2, notRead: 3, tooLittle: 4, stopped: 130 } as const;
+
+/** Problems that are nobody's fault, by code. */
+const EXITS: Record<string, number> = { 'too-little': EXIT.tooLittle, 'nothing-to-release': EXIT.tooLittle, 'no-such-file': EXIT.notRead, 'not-an-archive': EXIT.notRead, 'newer-archive': EXIT.notRead, 'bad-document': EXIT.notRead, 'zip-broken': EXIT.notRead, 'zip-too-big': EXIT.notRead };
 
 /** Where a run writes: results to `out`, everything said to the person to `tell`. */
 export interface Console {
@@ -32,6 +36,10 @@ export async function run(argv: readonly string[], console: Console, signal: Abo
       console.print(HELP);
       return EXIT.made;
     }
+    if (given.command === 'packages') {
+      makePackages(given, console.tell);
+      return EXIT.made;
+    }
     return await execute(given, console, signal);
   } catch (error) {
     if (signal.aborted) {
@@ -44,7 +52,7 @@ export async function run(argv: readonly string[], console: Console, signal: Abo
     }
     if (error instanceof ProblemError) {
       console.tell(say(error.problem));
-      return error.problem.code === 'too-little' ? EXIT.tooLittle : EXIT.ourFault;
+      return EXITS[error.problem.code] ?? EXIT.ourFault;
     }
     console.tell(`A fault of ours: ${(error as Error).stack ?? String(error)}`);
     return EXIT.ourFault;

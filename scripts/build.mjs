@@ -1,4 +1,4 @@
-// Builds what runs: the programs beside the server into dist/, packages left outside; with --desk the desk into .output/ too.
+// Builds what runs: the programs beside the server into dist/, packages left outside, and the learner's player; with --desk the desk into .output/ too.
 import { spawnSync } from 'node:child_process';
 import { build } from 'esbuild';
 
@@ -9,6 +9,7 @@ await build({
   },
   outdir: 'dist', outExtension: { '.js': '.mjs' }, bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', sourcemap: true, logLevel: 'warning',
 });
+await import('./player.mjs');
 if (process.argv.includes('--desk')) {
   const { status } = spawnSync(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build'], { stdio: ['ignore', process.env.CI ? 'ignore' : 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } });
   if (status !== 0) process.exit(status ?? 1);

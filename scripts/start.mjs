@@ -8,7 +8,7 @@ import { isFresh } from './fresh.mjs';
 process.chdir(join(import.meta.dirname, '..'));
 install();
 const built = '.output/server/index.mjs';
-if (!isFresh(built, ['core', 'server', 'app', 'cli', 'demo', 'eval', 'scripts/build.mjs', 'nuxt.config.ts', 'package-lock.json']) || !existsSync('dist/prepare.mjs')) {
+if (!isFresh(built, ['core', 'server', 'app', 'player', 'cli', 'demo', 'eval', 'scripts/build.mjs', 'scripts/player.mjs', 'nuxt.config.ts', 'package-lock.json']) || !existsSync('dist/prepare.mjs')) {
   console.log('Building, about a minute ...');
   const { status } = spawnSync(process.execPath, ['scripts/build.mjs', '--desk'], { stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);

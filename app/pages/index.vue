@@ -77,7 +77,7 @@ useHead({ title: 'Courses – Uplift Path' });
     <ShellTopBar />
     <ShellTroubleLine v-model="trouble" />
     <PathPatterns />
-    <main id="work" class="home">
+    <main id="work" class="open-page home">
       <h1>Courses</h1>
       <div class="start">
         <UButton @click="begin('sources')">Start from sources</UButton>
@@ -109,7 +109,7 @@ useHead({ title: 'Courses – Uplift Path' });
     </main>
     <UModal v-model:open="naming" title="New course" description="Its title can be changed at any time.">
       <template #body>
-        <form class="naming" @submit.prevent="make">
+        <form class="fields" @submit.prevent="make">
           <label>Title<UInput v-model="title" required autofocus class="w-full" maxlength="200" /></label>
           <div><UButton type="submit" :disabled="!title.trim()">Begin</UButton></div>
         </form>
@@ -119,15 +119,12 @@ useHead({ title: 'Courses – Uplift Path' });
 </template>
 
 <style scoped>
-.home { max-width: 1168px; margin: 0 auto; padding: 34px 16px; min-height: calc(100vh - 43px); }
+.home { max-width: 1168px; }
 .desk:has(.home) { background: var(--sheet); }
-h1 { font-size: 29px; margin-bottom: 14px; }
 .start { display: flex; gap: 10px; align-items: center; margin-bottom: 20px; flex-wrap: wrap; }
 .start .end { margin-left: auto; display: flex; gap: 12px; align-items: center; }
 .lines td { padding: 12px 8px; }
 .name a { display: block; font-weight: 700; }
 .name a:hover { text-decoration: underline; }
 .path { width: 316px; }
-.naming { display: grid; gap: 12px; }
-label { display: grid; gap: 4px; font-size: 13.5px; font-weight: 600; }
 </style>

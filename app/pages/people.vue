@@ -30,13 +30,13 @@ useHead({ title: 'People – Uplift Path' });
   <div>
     <ShellTopBar />
     <ShellTroubleLine v-model="trouble" />
-    <main id="work" class="page">
+    <main id="work" class="open-page">
       <h1>People</h1>
       <table v-if="rows" class="lines">
         <thead><tr><th>Name</th><th>Signs in as</th><th>Standing</th></tr></thead>
         <tbody><tr v-for="row in rows" :key="row.id"><td>{{ row.name }}</td><td>{{ row.login }}</td><td>{{ row.role === 'owner' ? 'owns this installation' : 'member' }}</td></tr></tbody>
       </table>
-      <form v-if="rows" @submit.prevent="add">
+      <form v-if="rows" class="fields" @submit.prevent="add">
         <h2>Add somebody</h2>
         <label>Name<UInput v-model="form.name" required maxlength="80" class="w-full" /></label>
         <label>Signs in as<UInput v-model="form.login" required minlength="2" maxlength="80" class="w-full" autocomplete="off" /></label>
@@ -49,9 +49,7 @@ useHead({ title: 'People – Uplift Path' });
 </template>
 
 <style scoped>
-.page { max-width: 760px; margin: 0 auto; padding: 34px 16px; min-height: calc(100vh - 43px); }
-h1 { font-size: 29px; margin-bottom: 14px; }
-form { display: grid; gap: 10px; justify-items: start; max-width: 340px; margin-top: 28px; }
+.open-page { max-width: 760px; }
+form { justify-items: start; max-width: 340px; margin-top: 28px; }
 h2 { font-size: 17px; }
-label { display: grid; gap: 3px; width: 100%; font-size: 13.5px; font-weight: 600; }
 </style>

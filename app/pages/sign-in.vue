@@ -13,7 +13,8 @@ async function enter(path: string, body: Record<string, string>) {
   try {
     await session.enter(path, body);
     const to = typeof route.query.to === 'string' && /^\/(?!\/)/.test(route.query.to) ? route.query.to : '/';
-    await navigateTo(to);
+    // A learner's page is not one of the desk's.
+    await navigateTo(to, { external: to.startsWith('/learn/') });
   } catch (error) {
     trouble.value = troubleOf(error);
   }
@@ -34,7 +35,7 @@ useHead({ title: 'Sign in – Uplift Path' });
         <p class="quiet small">or sign in by name and password:</p>
       </template>
       <p v-else-if="session.needsOwner" class="quiet">Nobody is here yet. Who you enter now owns this installation.</p>
-      <form @submit.prevent="send">
+      <form class="fields" @submit.prevent="send">
         <label v-if="session.needsOwner">Your name<UInput v-model="form.name" required autocomplete="name" class="w-full" /></label>
         <label>Sign-in name<UInput v-model="form.login" required autocomplete="username" class="w-full" /></label>
         <label>Password<UInput v-model="form.password" type="password" required :minlength="session.needsOwner ? 10 : 1" :autocomplete="session.needsOwner ? 'new-password' : 'current-password'" class="w-full" /></label>
@@ -51,7 +52,6 @@ useHead({ title: 'Sign in – Uplift Path' });
 .box { position: relative; width: 330px; margin-bottom: 16vh; }
 h1 { font-size: 34px; margin-bottom: 14px; }
 ul { display: flex; gap: 8px; margin: 6px 0 16px; }
-form { display: grid; gap: 10px; margin-top: 6px; justify-items: start; }
-label { display: grid; gap: 3px; width: 100%; font-size: 13.5px; font-weight: 600; }
+form { margin-top: 6px; justify-items: start; }
 .error { min-height: 20px; color: var(--rust); font-size: 13.5px; }
 </style>

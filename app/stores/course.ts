@@ -171,6 +171,7 @@ export const useCourse = defineStore('course', () => {
       confirmed = fresh.course;
       revision = fresh.revision;
     }
+    // Own changes that were confirmed, and nothing else: what is shown is right already.
     if (pending.length === 0 && answer.missed.length === 0 && applied?.ok && own.length > 0 && !answer.operations && (answer.refused ?? []).length === 0) return;
     show();
     outside.value++;
@@ -199,15 +200,6 @@ export const useCourse = defineStore('course', () => {
     });
   });
 
-  /** Drafts a lesson on the server and shows it. */
-  const draftLesson = (lessonId: string): Promise<boolean> => inTurn(async () => {
-    await settleAll();
-    return asking(async () => {
-      const answer = await $fetch<Answer>(`/api/courses/${course.value!.id}/lessons/${lessonId}/draft`, { method: 'POST', body: { since: revision } });
-      await advance(course.value!.id, answer, answer.operations ?? []);
-    });
-  });
-
   /** Brings the course back to a version. */
   const backTo = (version: { id: string; name: string }): Promise<boolean> => inTurn(async () => {
     await settleAll();
@@ -230,17 +222,21 @@ export const useCourse = defineStore('course', () => {
     }
   }
 
-  /** Looks whether another window changed the course. */
-  async function refresh() {
-    if (!course.value || pending.length > 0) return;
-    const fresh = await $fetch<{ course: Course; revision: number; undo?: string; redo?: string }>(`/api/courses/${course.value.id}`).catch(() => null);
-    if (!fresh || fresh.revision === revision || pending.length > 0) return;
-    confirmed = fresh.course;
-    revision = fresh.revision;
-    undoWhat.value = fresh.undo;
-    redoWhat.value = fresh.redo;
-    show();
-    outside.value++;
+  /** Asks for what others did since: another window, a job. What is typed here is sent first; its answer brings theirs along. */
+  const refresh = (): Promise<void> => inTurn(async () => {
+    if (!course.value) return;
+    for (const flusher of flushers) flusher();
+    if (pending.length > 0) return void (await flush());
+    const id = course.value.id;
+    const answer = await $fetch<Answer>(`/api/courses/${id}/changes`, { query: { since: revision } }).catch(() => null);
+    if (!answer || answer.revision <= revision || course.value?.id !== id) return;
+    await advance(id, answer, []);
+  });
+
+  /** Hears of a revision: asks for what is missing unless it is one's own. */
+  async function hear(newest: number) {
+    await sending;
+    if (newest > revision) await refresh();
   }
 
   /** Settles a conflict: mine over what stands there, or theirs with mine kept as a take. */
@@ -254,7 +250,7 @@ export const useCourse = defineStore('course', () => {
 
   return {
     course, role, mayEdit, lessons, saving, savedAt, undoWhat, redoWhat, conflicts, trouble, said, outside,
-    open, change, flush, settleAll, refresh, draftLesson, backTo, asking, settleConflict,
+    open, change, flush, settleAll, refresh, hear, backTo, asking, settleConflict,
     undo: () => takeBack('undo'), redo: () => takeBack('redo'),
     onFlush(flusher: () => void) {
       flushers.add(flusher);

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { plainToInstance, Type, type ClassConstructor } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min, ValidateNested, validateSync, type ValidationError } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min, ValidateNested, validateSync, type ValidationError } from 'class-validator';
 import { ID_PATTERN } from './id';
 import type { Operation } from './operations';
 import type { Problem, Result } from './problem';
@@ -20,6 +20,10 @@ export class ChangesInput {
 
 export class SinceInput {
   @IsInt() @Min(0) since!: number;
+}
+
+export class LessonsInput {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(5000) @IsString({ each: true }) @Matches(ID_PATTERN, { each: true }) lessons!: string[];
 }
 
 export class NewCourseInput {

@@ -1,21 +1,16 @@
 import { draftQuestions } from '../check';
 import type { Block } from '../course/blocks';
 import type { Check } from '../course/checks';
-import type { Lesson, Objective } from '../course/course';
 import { idFrom } from '../course/id';
+import type { LessonPage } from '../course/takes';
 import type { Claim } from '../knowledge';
 import { composePage } from '../lesson/compose';
 import { lessonObjectives } from '../outline/objectives';
 import type { DraftContext } from './context';
 import type { LessonPlan } from './plan';
 
-/** What drafting one lesson gives. */
-export interface DraftedLesson {
-  lesson: Lesson;
-  objectives: Objective[];
-  /** Placed ones and offers, best first. */
-  checks: Check[];
-}
+/** What drafting one lesson gives: its page, objectives, and checks, placed ones and offers, best first. */
+export type DraftedLesson = LessonPage;
 
 /** Drafts one lesson: a pure function of its plan and the sources. */
 export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {

@@ -3,11 +3,12 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { ProblemError } from '../../core/course/problem';
 import { sql as start } from './migrations/0001-start';
+import { sql as learners } from './migrations/0002-learners';
 
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start];
+const MIGRATIONS: readonly string[] = [start, learners];
 
 export const DATA_VERSION = MIGRATIONS.length;
 

@@ -46,7 +46,7 @@ export function auditIn(db: Db) {
   const insert = db.prepare('insert into audit (made_at, person_id, what, about, detail) values (?, ?, ?, ?, ?)');
   const list = db.prepare<[], { made_at: number; person_id: string | null; what: string; about: string | null; detail: string | null }>('select made_at, person_id, what, about, detail from audit order by id');
   return {
-    note: (at: number, personId: string | null, what: 'sign-in' | 'sign-in-refused' | 'sign-out' | 'person-added' | 'rights-changed' | 'course-made' | 'course-removed' | 'source-removed' | 'export', about?: string, detail?: string) =>
+    note: (at: number, personId: string | null, what: 'sign-in' | 'sign-in-refused' | 'sign-out' | 'person-added' | 'rights-changed' | 'course-made' | 'course-removed' | 'source-removed' | 'export' | 'release' | 'release-access' | 'release-withdrawn', about?: string, detail?: string) =>
       void insert.run(at, personId, what, about ?? null, detail ?? null),
     all: () => list.all(),
   };

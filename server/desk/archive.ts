@@ -2,6 +2,7 @@ import { allIds } from '../../core/course/tree';
 import { canonicalJson } from '../../core/course/canonical';
 import { readArchive, writeArchive } from '../../core/exchange/archive';
 import { courseDocument } from '../../core/exchange/document';
+import { packageName } from '../../core/exchange/package';
 import { fleschKincaid } from '../../core/language/en/grade';
 import type { CourseDesk } from './courses';
 import { freshId } from './courses';
@@ -17,8 +18,7 @@ export function exportArchive({ courses, sources }: Desks, id: string): { name: 
   const { course } = courses.load(id);
   const held = sources.keys(id).flatMap((key) => sources.read(key.id, key.version) ?? []);
   const document = courseDocument(course, held.map((each) => each.source), held.flatMap((each) => each.claims), course.language.startsWith('en') ? { grade: fleschKincaid } : {});
-  const name = course.title.normalize('NFKD').replace(/[^\w -]+/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'course';
-  return { name: `${name}.uplift.zip`, bytes: writeArchive(document, new Map()) };
+  return { name: packageName(course.title, 'archive'), bytes: writeArchive(document, new Map()) };
 }
 
 /**

@@ -47,12 +47,13 @@ export function freshId(letter: string): string {
 
 /**
  * The courses of a data folder: the one place where their documents change. A course in memory is always what its log
- * says; every confirmed change is on disk before it is confirmed. `now` is the clock.
+ * says; every confirmed change is on disk before it is confirmed. `now` is the clock; `onChange` hears of every new revision.
  */
-export function courseDesk(db: Db, now: () => number) {
+export function courseDesk(db: Db, now: () => number, onChange: (id: string, revision: number) => void = () => undefined) {
   const courses = coursesIn(db);
   const people = peopleIn(db);
   const memory = new Map<string, Kept>();
+  const pinned = new Map<string, Course>();
 
   /** The course as it stands; throws `no-such-course`. */
   function load(id: string): Kept {
@@ -73,6 +74,11 @@ export function courseDesk(db: Db, now: () => number) {
     return kept;
   }
 
+  function changed(id: string, before: Kept, state: Kept): void {
+    keep(id, state);
+    if (state.revision > before.revision) onChange(id, state.revision);
+  }
+
   function create(title: string, brief: Brief, person: string): string {
     return adopt(emptyCourse(freshId('u'), title, brief), person);
   }
@@ -86,8 +92,11 @@ export function courseDesk(db: Db, now: () => number) {
     return course.id;
   }
 
-  /** Makes changes, in order. Those that do not fit are refused one by one; the same change sent twice is made once. */
-  function post(id: string, changes: readonly Change[], since: number, what = 'edit'): Posted {
+  /**
+   * Makes changes, in order. Those that do not fit are refused one by one; the same change sent twice is made once.
+   * `alongside` writes what belongs to them, in the same transaction.
+   */
+  function post(id: string, changes: readonly Change[], since: number, what = 'edit', alongside?: () => void): Posted {
     const before = load(id);
     const missed = missedSince(id, since, before.revision);
     const state = { ...before };
@@ -105,8 +114,9 @@ export function courseDesk(db: Db, now: () => number) {
       }
       if (state.revision > before.revision) courses.advance(state.course, state.revision, now());
       if (Math.floor(state.revision / SNAPSHOT_EVERY) > Math.floor(before.revision / SNAPSHOT_EVERY)) courses.addSnapshot(state.course, state.revision);
+      alongside?.();
     })();
-    keep(id, state);
+    changed(id, before, state);
     return { revision: state.revision, accepted, refused, missed };
   }
 
@@ -148,7 +158,7 @@ export function courseDesk(db: Db, now: () => number) {
       // What redo brought back can be undone again: its undo is spent, a new group stands for it.
       courses.advance(state.course, state.revision, now());
     })();
-    keep(id, state);
+    changed(id, before, state);
     return { revision: state.revision, what: group.what, operations, missed };
   }
 
@@ -156,8 +166,26 @@ export function courseDesk(db: Db, now: () => number) {
     return since >= revision ? [] : courses.changesAfter(id, since).map((change) => change.operation);
   }
 
+  /** The course as it was at a revision that was pinned or named. */
+  function at(id: string, revision: number): Course {
+    const key = `${id}/${revision}`;
+    const course = pinned.get(key) ?? courses.snapshotAt(id, revision) ?? fail('no-such-version', undefined, key);
+    pinned.delete(key);
+    pinned.set(key, course);
+    if (pinned.size > 4) pinned.delete(pinned.keys().next().value!);
+    return course;
+  }
+
   return {
-    load, create, adopt, post, takeBack,
+    load, create, adopt, post, takeBack, at,
+    /** Keeps the course as it stands, to be come back to by its revision. */
+    pin(id: string): number {
+      const { course, revision } = load(id);
+      courses.addSnapshot(course, revision);
+      return revision;
+    },
+    /** What a window that knows a revision has missed. */
+    changesSince: (id: string, since: number) => ({ revision: load(id).revision, missed: missedSince(id, since, load(id).revision) }),
     undoable: (id: string, person: string) => ({ undo: courses.lastGroup(id, person)?.what, redo: courses.lastUndo(id, person)?.what }),
     list: (person: string) => courses.ofPerson(person),
     remove(id: string) {

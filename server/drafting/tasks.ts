@@ -17,7 +17,8 @@ export interface SourceKey {
 export interface Tasks {
   understand: { given: { source: Source }; made: { claims: Claim[] } };
   outline: { given: { course: Course; sources: SourceKey[] }; made: { nodes: OutlineNodes; dropped: Dropped[]; notices: { code: string; parameters?: Record<string, string | number> }[]; minutes: Record<string, number> } };
-  lesson: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
+  /** The course is read from the database as it stood at `revision`, which is pinned there. */
+  lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
 }

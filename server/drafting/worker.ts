@@ -9,6 +9,7 @@ import { outlineNodes } from '../../core/draft/operations';
 import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/course/problem';
 import { draftOutline } from '../../core/outline';
+import { coursesIn } from '../database/courses';
 import { openForReading, type Db } from '../database/open';
 import { sourcesIn } from '../database/sources';
 import { packFor } from '../language/packs';
@@ -16,7 +17,7 @@ import type { SourceKey, TaskAnswer, TaskMessage, TaskName, Tasks } from './task
 
 /** Understood sources kept: a course's worth. */
 const KEPT = 24;
-const known = new Map<string, Knowledge>();
+const known = remembered<Knowledge>(KEPT);
 let db: Db | undefined;
 
 const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] } = {
@@ -36,7 +37,10 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
       minutes: Object.fromEntries([...kept].map(([id, each]) => [id, each.minutes])),
     };
   },
-  lesson: ({ course, lessonId, sources }) => draftLessonOf(course, lessonId, preparedOf(course, sources)),
+  lesson({ courseId, revision, lessonId, sources }) {
+    const course = pinnedCourse(courseId, revision);
+    return draftLessonOf(course, lessonId, preparedOf(course, sources));
+  },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, knowledgeOf(sources)),
   figures({ course, sources }) {
     const grade = packFor(course.language).grade;
@@ -54,30 +58,42 @@ function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<stri
   return new Map(preparedOf(course, sources).plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each.minutes]));
 }
 
-let prepared: { key: string; made: Prepared } | undefined;
+const prepared = remembered<Prepared>(3);
+const pinned = remembered<Course>(3);
 
 /** The course made ready, kept for the next lesson of the same outline. */
 function preparedOf(course: Course, sources: readonly SourceKey[]): Prepared {
-  const key = JSON.stringify([course.id, sources, preparedFor(course)]);
-  if (prepared?.key !== key) prepared = { key, made: prepareCourse(course, knowledgeOf(sources)) };
-  return prepared.made;
+  return prepared(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, knowledgeOf(sources)));
+}
+
+function pinnedCourse(id: string, revision: number): Course {
+  return pinned(`${id}/${revision}`, () => coursesIn(database()).snapshotAt(id, revision) ?? fail('no-such-version', undefined, id));
+}
+
+/** Keeps the last few of what is costly to make. */
+function remembered<T>(most: number) {
+  const kept = new Map<string, T>();
+  return (key: string, make: () => T): T => {
+    const found = kept.get(key) ?? make();
+    kept.delete(key);
+    kept.set(key, found);
+    if (kept.size > most) kept.delete(kept.keys().next().value!);
+    return found;
+  };
+}
+
+function database(): Db {
+  return (db ??= openForReading((workerData as { folder: string }).folder));
 }
 
 function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {
-  db ??= openForReading((workerData as { folder: string }).folder);
-  const sources = sourcesIn(db);
+  const sources = sourcesIn(database());
   return keys.flatMap(({ id, version }) => {
-    const key = `${id}/${version}`;
-    let knowledge = known.get(key);
-    if (!knowledge) {
-      const read = sources.read(id, version);
-      if (!read) return [];
-      knowledge = understand(read.source, packFor(read.source.language));
-    }
-    known.delete(key);
-    known.set(key, knowledge);
-    if (known.size > KEPT) known.delete(known.keys().next().value!);
-    return [knowledge];
+    const read = () => sources.read(id, version) ?? fail('no-such-source', undefined, id);
+    return [known(`${id}/${version}`, () => {
+      const { source } = read();
+      return understand(source, packFor(source.language));
+    })];
   });
 }
 

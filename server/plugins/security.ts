@@ -13,10 +13,12 @@ export default defineNitroPlugin((nitro) => {
   });
   nitro.hooks.hook('beforeResponse', (event) => {
     const nonce = event.context.nonce as string | undefined;
+    // Only the look at a draft is shown in a frame, and only in one of ours.
+    const framed = event.context.framed === true;
     setResponseHeaders(event, {
-      'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'cross-origin-opener-policy': 'same-origin', 'x-frame-options': 'DENY',
+      'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'cross-origin-opener-policy': 'same-origin', 'x-frame-options': framed ? 'SAMEORIGIN' : 'DENY',
       'content-security-policy': nonce
-        ? `default-src 'none'; script-src 'nonce-${nonce}' 'strict-dynamic'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`
+        ? `default-src 'none'; script-src 'nonce-${nonce}' 'strict-dynamic'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; frame-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors ${framed ? "'self'" : "'none'"}`
         : "default-src 'none'; frame-ancestors 'none'; sandbox",
     });
   });

@@ -1,10 +1,14 @@
 import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { courseDesk } from '../desk/courses';
+import { learnerDesk } from '../desk/learners';
+import { newsDesk } from '../desk/news';
+import { releaseDesk } from '../desk/releases';
 import { sourceDesk } from '../desk/sources';
 import { openDatabase } from '../database/open';
 import { auditIn, peopleIn } from '../database/people';
 import { drafterFor } from '../drafting/drafter';
+import { draftJobs } from '../jobs/drafting';
 import { attemptLimit } from '../rights/password';
 
 /** Everything a data folder holds, opened once. */
@@ -12,9 +16,13 @@ export function openInstallation(folder: string) {
   const db = openDatabase(folder);
   const now = () => Date.now();
   const drafter = drafterFor(folder);
+  const news = newsDesk();
+  const courses = courseDesk(db, now, (course, revision) => news.tell(course, { kind: 'course', revision }));
+  const sources = sourceDesk(db, folder, drafter, now);
+  const releases = releaseDesk(db, courses, now);
   return {
-    db, folder, now, drafter,
-    people: peopleIn(db), audit: auditIn(db), courses: courseDesk(db, now), sources: sourceDesk(db, folder, drafter, now),
+    db, folder, now, drafter, news, courses, sources, releases,
+    people: peopleIn(db), audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
     attempts: attemptLimit(now),
     /** People may be taken on by one click in a demo folder only. */
     isDemo: existsSync(join(folder, 'demo')),

@@ -5,7 +5,7 @@ import { ProblemError, type Problem } from '../../core/course/problem';
 import type { Person } from '../database/people';
 import { say } from '../words/problems';
 
-const STATUS: Record<string, number> = { 'not-signed-in': 401, 'no-right': 403, 'no-such-course': 404, 'no-such-source': 404, 'no-such-version': 404, 'too-many-tries': 429, 'wrong-sign-in': 401, 'file-too-big': 413 };
+const STATUS: Record<string, number> = { 'not-signed-in': 401, 'no-right': 403, 'no-such-course': 404, 'no-such-source': 404, 'no-such-version': 404, 'no-such-job': 404, 'no-such-release': 404, 'no-such-link': 404, 'not-begun': 409, 'not-available': 403, 'too-many-tries': 429, 'wrong-sign-in': 401, 'file-too-big': 413 };
 
 /** A problem as an answer: its code for the screen, its words for the person. */
 export function refuse(problem: Problem): never {
@@ -34,6 +34,6 @@ export function personOf(event: H3Event): Person {
 }
 
 /** A part of the address, which the guard has seen to be an id. */
-export function idOf(event: H3Event, name: 'course' | 'lesson' | 'source' | 'version'): string {
+export function idOf(event: H3Event, name: 'course' | 'lesson' | 'source' | 'version' | 'job' | 'release' | 'link'): string {
   return getRouterParam(event, name) ?? refuse({ code: 'bad-input', place: name });
 }

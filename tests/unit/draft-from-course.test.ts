@@ -5,7 +5,8 @@ import { applyAll } from '../../core/course/operations';
 import { validateCourse } from '../../core/course/validate';
 import { draftContext, draftCourse } from '../../core/draft';
 import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, unitOf, unusedFor, usedPassages } from '../../core/draft/from-course';
-import { outlineNodes, takeLesson } from '../../core/draft/operations';
+import { takePage } from '../../core/course/takes';
+import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';
 import { understand } from '../../core/knowledge';
 import { draftOutline } from '../../core/outline';
@@ -40,7 +41,7 @@ describe('a course drafted lesson by lesson', () => {
     const whole = allLessons(draftCourse(aBrief(), knowledge, TITLE).course);
     let course = outlined(knowledge);
     const ids = allLessons(course).map((lesson) => lesson.id);
-    for (const id of ids.toReversed()) course = make(course, takeLesson(course, draftLessonOf(course, id, prepareCourse(course, knowledge))));
+    for (const id of ids.toReversed()) course = make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, knowledge)), anId('kept')));
     expect(validateCourse(course)).toEqual([]);
     const drafted = new Map(allLessons(course).map((lesson) => [lesson.id, lesson]));
     for (const lesson of whole) expect(bare(drafted.get(lesson.id)!), lesson.title).toEqual(bare(lesson));
@@ -50,7 +51,7 @@ describe('a course drafted lesson by lesson', () => {
     const course = outlined([policy]);
     const before = preparedFor(course);
     const [first] = allLessons(course);
-    const after = make(course, takeLesson(course, draftLessonOf(course, first.id, prepareCourse(course, [policy]))));
+    const after = make(course, takePage(course, draftLessonOf(course, first.id, prepareCourse(course, [policy])), anId('kept')));
     expect(preparedFor(after)).toBe(before);
     expect(preparedFor(make(course, [{ type: 'set', id: first.id, field: 'title', value: 'Other', was: first.title }]))).not.toBe(before);
   });
@@ -58,7 +59,7 @@ describe('a course drafted lesson by lesson', () => {
   it('drafted again gives the same page, and what stood there lies in the bin or is the same', () => {
     let course = outlined([policy]);
     const [{ id }] = allLessons(course);
-    const take = () => make(course, takeLesson(course, draftLessonOf(course, id, prepareCourse(course, [policy]))));
+    const take = () => make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, [policy])), anId('kept')));
     course = take();
     const once = allLessons(course)[0];
     course = take();
@@ -71,7 +72,7 @@ describe('a course drafted lesson by lesson', () => {
     const [lesson] = allLessons(course);
     const objective = { id: anId('mine'), verb: 'decide' as const, object: 'a loan', level: 'decide' as const, text: 'Decide on a loan', evidence: [] };
     course = make(course, [{ type: 'insert', kind: 'objective', parent: course.id, after: null, node: objective }, { type: 'set', id: lesson.id, field: 'objectiveIds', value: [objective.id], was: lesson.objectiveIds }]);
-    course = make(course, takeLesson(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy]))));
+    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy])), anId('kept')));
     expect(allLessons(course)[0].objectiveIds).toEqual([objective.id]);
   });
 });
@@ -104,7 +105,7 @@ describe('what stands on what', () => {
     expect(usedPassages(course).size).toBe(0);
     const lesson = allLessons(course).find((each) => /late/i.test(each.title))!;
     const before = unusedFor(course, lesson.id, [policy, faq], 40).map((each) => each.id);
-    course = make(course, takeLesson(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq]))));
+    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq])), anId('kept')));
     const used = usedPassages(course);
     expect(used.size).toBeGreaterThan(1);
     const after = unusedFor(course, lesson.id, [policy, faq], 40);

@@ -4,6 +4,7 @@ import type { Node as PmNode } from '@tiptap/pm/model';
 import { EditorContent, useEditor, VueNodeViewRenderer } from '@tiptap/vue-3';
 import type { Block } from '~~/core/course/blocks';
 import { turnBlock, type TurnableKind } from '~~/core/course/blocks/turn';
+import { sameData } from '~~/core/course/canonical';
 import type { Lesson } from '~~/core/course/course';
 import { pageOperations } from '~~/core/course/lesson-changes';
 import type { EvidenceMark } from '~~/core/course/rich-text';
@@ -51,9 +52,9 @@ const editor = useEditor({
 });
 
 /** Notes which node shows which block, so that what was not touched is never converted back. */
-function remember(doc: PmNode) {
+function remember(doc: PmNode, except: ReadonlySet<string> = new Set()) {
   nodes = new WeakMap();
-  const byId = new Map(known.map((block) => [block.id, block]));
+  const byId = new Map(known.filter((block) => !except.has(block.id)).map((block) => [block.id, block]));
   doc.forEach((node) => {
     const block = byId.get(node.attrs.id as string);
     if (block) nodes.set(node, block);
@@ -97,26 +98,38 @@ function flush() {
   }
 }
 
-/** Shows the course's page when it was changed by other hands: undo, a draft, another window. Blocks that are the same keep their nodes. */
+/**
+ * Shows the course's page when it was changed by other hands: undo, a draft, another window. Blocks that are the same keep their
+ * nodes, and so do those with words typed since, which have not been given to the course yet.
+ */
 function show() {
   const lesson = desk.lessons.find((each) => each.id === props.lesson.id);
   if (!lesson || !editor.value || lesson.blocks === known) return;
+  const before = new Map(known.map((block) => [block.id, block]));
   known = lesson.blocks;
   const { state, view } = editor.value;
+  const { doc } = state;
   const shown = new Map<string, PmNode>();
-  state.doc.forEach((node) => void shown.set(node.attrs.id as string, node));
-  const wanted = (known.length > 0 ? known : []).map((block) => {
+  doc.forEach((node) => void shown.set(node.attrs.id as string, node));
+  const typed = new Set<string>();
+  const wanted = known.map((block) => {
     const node = shown.get(block.id);
-    return node && nodes.get(node) === block ? node : state.schema.nodeFromJSON(toNode(block));
+    const had = node && (nodes.get(node) ?? before.get(block.id));
+    if (!node || !had || !sameData(had, block)) return state.schema.nodeFromJSON(toNode(block));
+    if (!nodes.has(node)) typed.add(block.id);
+    return node;
+  });
+  const here = new Set(known.map((block) => block.id));
+  doc.forEach((node, _, index) => {
+    if (here.has(node.attrs.id as string) || before.has(node.attrs.id as string) || node.content.size === 0) return;
+    wanted.splice(index > 0 ? wanted.indexOf(doc.child(index - 1)) + 1 : 0, 0, node);
   });
   const content = wanted.length > 0 ? wanted : [state.schema.nodeFromJSON({ type: 'paragraph', attrs: { id: freshId('b') } })];
+  if (content.length === doc.childCount && content.every((node, index) => node === doc.child(index))) return remember(doc, typed);
   const at = state.selection.from;
-  const transaction = state.tr.replaceWith(0, state.doc.content.size, content);
-  view.dispatch(transaction.setMeta('addToHistory', false));
-  remember(editor.value.state.doc);
-  clearTimeout(timer);
-  const size = editor.value.state.doc.content.size;
-  editor.value.commands.setTextSelection(Math.min(at, size));
+  view.dispatch(state.tr.replaceWith(0, doc.content.size, content).setMeta('addToHistory', false));
+  remember(editor.value.state.doc, typed);
+  editor.value.commands.setTextSelection(Math.min(at, editor.value.state.doc.content.size));
 }
 watch(() => desk.outside, show);
 watch(() => props.lesson.blocks, (blocks) => {

@@ -13,12 +13,14 @@ const steps = computed(() => [
   { path: 'outline', label: 'Outline', key: 'Alt+3', count: desk.lessons.length || '' },
   { path: 'lessons', label: 'Lessons', key: 'Alt+4', count: desk.lessons.filter((lesson) => lesson.blocks.length > 0).length || '' },
   { path: 'checks', label: 'Checks', key: 'Alt+5', count: desk.course ? placedChecks(desk.course).length || '' : '' },
-  { path: 'bin', label: 'Bin', key: 'Alt+6', count: desk.course?.bin.length || '' },
-  ...(desk.mayEdit ? [{ path: 'people', label: 'People', key: 'Alt+7', count: '' }] : []),
+  { path: 'release', label: 'Release', key: 'Alt+6', count: '' },
+  ...(desk.mayEdit ? [{ path: 'results', label: 'Results', key: 'Alt+7', count: '' }] : []),
+  { path: 'bin', label: 'Bin', key: 'Alt+8', count: desk.course?.bin.length || '' },
+  ...(desk.mayEdit ? [{ path: 'people', label: 'People', key: 'Alt+9', count: '' }] : []),
 ]);
 const route = useRoute();
 const at = (path: string) => route.path.startsWith(`${root.value}/${path}`);
-useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'bin', 'people'].map((path, index) => ({
+useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'results', 'bin', 'people'].map((path, index) => ({
   id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => void navigateTo(`${root.value}/${path}`),
 })));
 </script>

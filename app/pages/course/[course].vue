@@ -2,11 +2,15 @@
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useDrafting } from '~/stores/drafting';
 import { useFigures } from '~/stores/figures';
+import { useReleases } from '~/stores/releases';
 
 const route = useRoute();
 const desk = useCourse();
 const figures = useFigures();
+const drafting = useDrafting();
+const releases = useReleases();
 const sources = ref(0);
 const missing = ref<Trouble | null>(null);
 const id = computed(() => String(route.params.course));
@@ -17,6 +21,8 @@ watch(id, async (course) => {
     await desk.open(course);
     void figures.load();
     void countSources();
+    // The editor is heavy and wanted sooner or later: it comes while nothing else is done, so that the first lesson opens as fast as the next.
+    requestIdleCallback(() => void Promise.all([preloadRouteComponents(`/course/${course}/lessons/any`), import('~/components/lesson/Editor.vue')]));
   } catch (error) {
     missing.value = troubleOf(error);
   }
@@ -26,14 +32,12 @@ async function countSources() {
 }
 provide('sources-changed', countSources);
 
-const onFocus = () => void desk.refresh();
+useNews(() => (desk.course?.id === id.value ? id.value : undefined), { course: (revision) => void desk.hear(revision), job: () => void drafting.load(), learners: () => void (releases.learners && releases.loadLearners()) });
 const onLeave = () => void desk.settleAll();
 onMounted(() => {
-  window.addEventListener('focus', onFocus);
   document.addEventListener('visibilitychange', onLeave);
 });
 onBeforeUnmount(() => {
-  window.removeEventListener('focus', onFocus);
   document.removeEventListener('visibilitychange', onLeave);
   void desk.settleAll();
 });
@@ -54,6 +58,7 @@ useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
       <PathProfile v-if="desk.lessons.length" :selected="selected" />
       <ShellTroubleLine v-model="desk.trouble" />
       <ShellConflicts />
+      <ShellDraftingLine />
       <p class="sr-only" role="status">{{ desk.said }}</p>
       <div class="columns">
         <ShellStepsList :sources="sources" />

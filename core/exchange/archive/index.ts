@@ -1,9 +1,10 @@
-import { strToU8, zipSync, type Zippable } from 'fflate';
+import { strToU8 } from 'fflate';
 import { canonicalJson } from '../../course/canonical';
 import { contentHash } from '../../course/id';
 import { fail } from '../../course/problem';
 import { validateCourse } from '../../course/validate';
 import { textOf, unpack, type Entries } from '../../reading/zip';
+import { writeZip } from '../zip';
 import { FORMAT, FORMAT_VERSION, type CourseDocument } from '../document';
 
 const TYPES: Record<string, string> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/gif': 'gif', 'image/webp': 'webp' };
@@ -27,10 +28,7 @@ export function writeArchive(document: CourseDocument, media: ReadonlyMap<string
       if (bytes) files.set(`media/${picture.hash}.${TYPES[picture.type] ?? 'bin'}`, bytes);
     }
   }
-  const zip: Zippable = {};
-  const mtime = new Date(1990, 0, 1); // eslint-disable-line uplift/sameness -- a fixed local date, as zip wants
-  for (const name of [...files.keys()].sort((a, b) => (a < b ? -1 : 1))) zip[name] = [files.get(name)!, { level: name.startsWith('media/') ? 0 : 6, mtime }];
-  return zipSync(zip);
+  return writeZip(files);
 }
 
 /**

@@ -26,7 +26,7 @@ describe('the drafting worker', () => {
   it('gives problems as problems, and goes on', async () => {
     const drafter = aDrafter();
     const course = emptyCourse(anId('empty'), 'Empty', aBrief());
-    await expect(drafter.ask('lesson', { course, lessonId: anId('none'), sources: [] })).rejects.toMatchObject({ problem: { code: 'gone' } });
+    await expect(drafter.ask('lesson', { courseId: course.id, revision: 7, lessonId: anId('none'), sources: [] })).rejects.toMatchObject({ problem: { code: 'no-such-version' } });
     await expect(drafter.ask('unused', { course, lessonId: anId('none'), sources: [] })).resolves.toEqual([]);
     await drafter.stop();
   });

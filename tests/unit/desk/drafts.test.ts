@@ -6,14 +6,15 @@ import { allLessons, placedChecks } from '../../../core/course/course';
 import { evidencedSentences, replay } from '../../../core/course/rich-text';
 import { blockTexts } from '../../../core/course/blocks';
 import { takeOutline } from '../../../core/course/gestures';
+import { pagesBeside, swapPage } from '../../../core/course/takes';
 import { validateCourse } from '../../../core/course/validate';
 import { usedPassages } from '../../../core/draft/from-course';
 import { exportArchive, importArchive } from '../../../server/desk/archive';
-import { draftInto } from '../../../server/desk/draft';
 import { courseRows } from '../../../server/desk/rows';
 import { openInstallation } from '../../../server/utils/installation';
+import { inWords } from '../../../server/words/jobs';
 import { aBriefInput, aChange, INES } from '../../data';
-import { file } from '../../builders';
+import { aText, file } from '../../builders';
 
 const folder = mkdtempSync(join(tmpdir(), 'uplift-drafts-'));
 const desk = openInstallation(folder);
@@ -36,13 +37,19 @@ async function outlined(...files: string[]) {
   return { id, minutes };
 }
 
+/** Drafts lessons and waits for them. */
+async function drafted(id: string, lessons: string[]) {
+  desk.jobs.start(id, lessons, INES);
+  await desk.jobs.idle();
+}
+
 describe('a course on the desk', () => {
   it('is outlined and drafted lesson by lesson, every sentence on its passage', async () => {
     const { id, minutes } = await outlined('demo/files/lending-policy.docx');
     const lessons = allLessons(desk.courses.load(id).course);
     expect(lessons.length).toBeGreaterThan(4);
     expect(lessons.every((lesson) => lesson.state === 'blank' && lesson.plannedPassages.length > 0 && minutes[lesson.id] > 0)).toBe(true);
-    for (const lesson of lessons) await draftInto(desk, id, lesson.id, INES, 0);
+    await drafted(id, lessons.map((lesson) => lesson.id));
     const { course } = desk.courses.load(id);
     expect(validateCourse(course)).toEqual([]);
     expect(placedChecks(course).length).toBeGreaterThan(3);
@@ -53,17 +60,83 @@ describe('a course on the desk', () => {
     const again = allLessons(course)[1];
     const undone = desk.courses.takeBack(id, INES, 0, 'undo');
     expect(undone.what).toContain('draft of');
-    await draftInto(desk, id, again.id, INES, 0);
+    await drafted(id, [again.id]);
     expect(allLessons(desk.courses.load(id).course)[1].blocks).toEqual(again.blocks);
   });
 
-  it('leaves a lesson that was edited while it was drafted', async () => {
+  it('never writes over a lesson that was edited while it was drafted: the draft lies beside it, to be taken', async () => {
     const { id } = await outlined('demo/files/coordinators-notes.md');
-    const [lesson] = allLessons(desk.courses.load(id).course);
-    const drafting = draftInto(desk, id, lesson.id, INES, 0);
-    desk.courses.post(id, [aChange({ type: 'set', id: lesson.id, field: 'title', value: 'Mine', was: lesson.title })], 0);
-    await expect(drafting).rejects.toMatchObject({ problem: { code: 'changed-meanwhile' } });
-    expect(allLessons(desk.courses.load(id).course)[0]).toMatchObject({ title: 'Mine', blocks: [] });
+    const [lesson, other] = allLessons(desk.courses.load(id).course);
+    desk.jobs.start(id, [lesson.id, other.id], INES);
+    desk.courses.post(id, [aChange({ type: 'insert', kind: 'block', parent: lesson.id, after: null, node: aText('mine', 'My own words.') })], 0);
+    await desk.jobs.idle();
+    const { course } = desk.courses.load(id);
+    expect(desk.jobs.ofCourse(id)[0]).toMatchObject({ state: 'done', steps: [{ state: 'kept' }, { state: 'done' }] });
+    expect(allLessons(course)[0].blocks).toHaveLength(1);
+    const [take] = pagesBeside(course, lesson.id);
+    expect(take.value.lesson.blocks.length).toBeGreaterThan(1);
+    desk.courses.post(id, swapPage(course, take, 'tmineaaaaaaaa').map((operation) => aChange(operation)), 0);
+    const taken = desk.courses.load(id).course;
+    expect(validateCourse(taken)).toEqual([]);
+    expect(allLessons(taken)[0].blocks).toEqual(take.value.lesson.blocks);
+    expect(pagesBeside(taken, lesson.id).map((each) => each.value.lesson.blocks)).toEqual([[aText('mine', 'My own words.')]]);
+    const [back] = pagesBeside(taken, lesson.id);
+    desk.courses.post(id, swapPage(taken, back, take.id).map((operation) => aChange(operation)), 0);
+    expect(allLessons(desk.courses.load(id).course)[0].blocks).toEqual([aText('mine', 'My own words.')]);
+  });
+
+  it('is drafted to the same bytes in one go, and stopped by a crash and gone on with', async () => {
+    const { id } = await outlined('demo/files/lending-policy.docx', 'demo/files/coordinators-notes.md');
+    const lessons = allLessons(desk.courses.load(id).course).map((lesson) => lesson.id);
+    const pinned = desk.courses.pin(id);
+    await drafted(id, lessons);
+    const bare = (each: typeof desk) => JSON.stringify({ ...each.courses.load(id).course, bin: [] });
+    const whole = bare(desk);
+    const before = desk.courses.at(id, pinned);
+
+    const copy = mkdtempSync(join(tmpdir(), 'uplift-resumed-'));
+    await desk.db.backup(join(copy, 'uplift.sqlite'));
+    const clean = openInstallation(copy);
+    clean.db.exec('delete from job; delete from job_step; delete from change where course_id = \'' + id + '\' and revision > ' + pinned + '; delete from snapshot where course_id = \'' + id + '\' and revision > ' + pinned);
+    clean.db.prepare('update course set revision = ? where id = ?').run(pinned, id);
+    expect(clean.courses.load(id).course).toEqual(before);
+    clean.jobs.start(id, lessons, INES);
+    while ((clean.jobs.ofCourse(id)[0].steps.filter((step) => step.state === 'done').length) < 2) await new Promise((go) => setTimeout(go, 5));
+    // As a crash: the lesson under way is lost, and nothing more is written.
+    clean.jobs.close();
+    await clean.jobs.idle();
+    await clean.drafter.stop();
+    clean.db.close();
+    const again = openInstallation(copy);
+    const left = again.jobs.ofCourse(id)[0].steps.filter((step) => step.state === 'waiting').length;
+    expect(left).toBeGreaterThan(0);
+    expect(left).toBeLessThan(lessons.length);
+    again.jobs.resume();
+    await again.jobs.idle();
+    expect(bare(again as typeof desk)).toBe(whole);
+    await again.drafter.stop();
+    again.db.close();
+    rmSync(copy, { recursive: true, force: true });
+  });
+
+  it('stops when asked, keeps what is finished, and takes no lesson twice', async () => {
+    const { id } = await outlined('demo/files/lending-policy.docx');
+    const lessons = allLessons(desk.courses.load(id).course).map((lesson) => lesson.id);
+    const heard: string[] = [];
+    const leave = desk.news.watch(id, (news) => heard.push(news.kind));
+    const job = desk.jobs.start(id, lessons, INES)!;
+    expect(desk.jobs.start(id, lessons.slice(0, 2), INES)).toBeUndefined();
+    while (!desk.jobs.ofCourse(id)[0].steps.some((step) => step.state === 'done')) await new Promise((go) => setTimeout(go, 5));
+    desk.jobs.stop(id, job);
+    await desk.jobs.idle();
+    leave();
+    const [ended] = desk.jobs.ofCourse(id);
+    expect(ended.state).toBe('stopped');
+    const done = ended.steps.filter((step) => step.state === 'done').map((step) => step.lesson_id);
+    expect(done.length).toBeLessThan(lessons.length);
+    expect(allLessons(desk.courses.load(id).course).filter((lesson) => lesson.blocks.length > 0).map((lesson) => lesson.id)).toEqual(done);
+    expect(new Set(heard)).toEqual(new Set(['job', 'course']));
+    expect(() => desk.jobs.stop('unotthiscourse', job)).toThrow('no-such-job');
   });
 
   it('drafts a lesson written by hand from what fits its title, and says when nothing does', async () => {
@@ -73,7 +146,11 @@ describe('a course on the desk', () => {
     desk.courses.post(id, [
       aChange({ type: 'insert', kind: 'lesson', parent: course.modules[0].id, after: null, node: { ...blank, id: 'lownaaaaaaaaa', title: 'Volcanoes of the southern sea' } }),
     ], 0);
-    await expect(draftInto(desk, id, 'lownaaaaaaaaa', INES, 0)).rejects.toMatchObject({ problem: { code: 'nothing-to-draft' } });
+    await drafted(id, ['lownaaaaaaaaa']);
+    expect(desk.jobs.ofCourse(id)[0].steps).toMatchObject([{ state: 'failed', problem: { code: 'nothing-to-draft' } }]);
+    expect(inWords(desk.jobs.ofCourse(id))[0].steps[0].problem!.message).toMatch(/^The sources hold nothing that fits here/);
+    expect(() => desk.jobs.start(id, ['lnosuchlesson'], INES)).toThrow('gone');
+    expect(() => desk.jobs.start(desk.courses.create('Empty', aBriefInput(), INES), [], INES)).toThrow('no-sources');
   });
 
   it('shows unused passages that fit a lesson best first, and passages in their place', async () => {

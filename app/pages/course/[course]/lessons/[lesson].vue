@@ -8,6 +8,7 @@ import { wordObjective } from '~~/core/course/gestures';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useDrafting } from '~/stores/drafting';
 import { useFigures } from '~/stores/figures';
 import { STATES, stateLabel } from '~/words/states';
 
@@ -18,7 +19,10 @@ const figures = useFigures();
 const editor = ref<{ insert: (blocks: Block[]) => void; turn: (kind: TurnableKind) => void; remove: () => void; move: (by: -1 | 1) => void; focus: () => void } | null>(null);
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
 const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
-const drafting = ref(false);
+const drafting = useDrafting();
+/** The learner's look at the page, in the place of its evidence; kept from lesson to lesson. */
+const looking = useState('looking', () => false);
+const going = computed(() => (lesson.value ? drafting.waiting.get(lesson.value.id) : undefined));
 const KINDS: Record<BlockKindName, string> = { text: 'Paragraph', heading: 'Heading', list: 'List', steps: 'Steps', callout: 'Note, tip or warning', summary: 'Points to take along', terms: 'Terms', table: 'Table', code: 'Code', check: 'Check' };
 const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
 const objectives = computed(() => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? []);
@@ -28,12 +32,7 @@ const changed = computed(() => {
   return found !== undefined && sentenceHash(found.text) !== found.mark.attrs.was;
 });
 
-async function draft() {
-  if (!lesson.value || drafting.value) return;
-  drafting.value = true;
-  await desk.draftLesson(lesson.value.id);
-  drafting.value = false;
-}
+const draft = () => void (lesson.value && !going.value && drafting.draft([lesson.value.id]));
 function state(value: LessonState) {
   if (lesson.value && lesson.value.state !== value) desk.change(`state of “${lesson.value.title}”`, [{ type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state }]);
 }
@@ -61,7 +60,8 @@ function ownQuestion() {
 }
 const editing = () => desk.mayEdit;
 useActions([
-  { id: 'l-draft', label: 'Draft this lesson', key: 'Alt+D', area: 'Lesson', when: editing, run: () => void draft() },
+  { id: 'l-draft', label: 'Draft this lesson', key: 'Alt+D', area: 'Lesson', when: editing, run: draft },
+  { id: 'l-look', label: 'Look at it as a learner, or at its evidence', key: 'Alt+V', area: 'Lesson', run: () => void (looking.value = !looking.value) },
   { id: 'l-up', label: 'Part up', key: 'Alt+ArrowUp', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.move(-1) },
   { id: 'l-down', label: 'Part down', key: 'Alt+ArrowDown', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.move(1) },
   { id: 'l-del', label: 'Delete this part', key: 'Ctrl+Delete', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.remove() },
@@ -76,24 +76,26 @@ useActions([
     <div class="middle">
       <div class="head">
         <div class="names"><h1>{{ lesson.title }}</h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ figure?.checks }} checks<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
-        <div v-if="desk.mayEdit" class="end">
+        <div class="end"><UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking">As a learner</UButton><template v-if="desk.mayEdit">
           <UDropdownMenu :items="addItems"><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu>
           <UDropdownMenu :items="turnItems"><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu>
           <UDropdownMenu :items="stateItems"><UButton color="neutral" variant="outline">{{ stateLabel(lesson.state) }}</UButton></UDropdownMenu>
-          <UButton :variant="lesson.blocks.length ? 'outline' : 'solid'" :color="lesson.blocks.length ? 'neutral' : 'primary'" :disabled="drafting" @click="draft">{{ drafting ? 'Drafting' : lesson.blocks.length ? 'Draft again' : 'Draft' }}</UButton>
-        </div>
+          <UButton :variant="lesson.blocks.length ? 'outline' : 'solid'" :color="lesson.blocks.length ? 'neutral' : 'primary'" :disabled="going !== undefined" @click="draft">{{ going === 'now' ? 'Being drafted' : going ? 'Waits for its draft' : lesson.blocks.length ? 'Draft again' : 'Draft' }}</UButton>
+        </template></div>
       </div>
+      <LessonTakes :lesson="lesson" />
       <div class="scroll">
         <article :lang="desk.course!.language" :dir="desk.course!.direction">
           <p class="after">Afterwards you can</p>
           <ul v-if="objectives.length" class="can"><li v-for="objective in objectives" :key="objective.id">{{ objective.text }}</li></ul>
           <p v-else class="small quiet can">not said yet <button v-if="desk.mayEdit" type="button" class="link" @click="desk.change('what it is for', wordObjective(desk.course!, lesson, 'Do what this lesson is about', freshId('o')))">say it</button></p>
-          <p v-if="lesson.blocks.length === 0 && !drafting" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${lesson.plannedPassages.length} passages` : 'what the sources say on its title' }}, or write.</p>
+          <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${lesson.plannedPassages.length} passages` : 'what the sources say on its title' }}, or write.</p>
           <LessonEditor :key="lesson.id" ref="editor" :lesson="lesson" @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)" />
         </article>
       </div>
     </div>
-    <EvidencePane :lesson="lesson" :evidence="evidence" :changed="changed" @pull="(blocks: Block[]) => editor?.insert(blocks)" />
+    <LessonPreview v-if="looking" :lesson="lesson" @close="looking = false" />
+    <EvidencePane v-else :lesson="lesson" :evidence="evidence" :changed="changed" @pull="(blocks: Block[]) => editor?.insert(blocks)" />
   </div>
   <div v-else class="empty"><h2>This lesson is not here</h2><p>It was deleted, or belongs to another course. Look in the <NuxtLink class="link" :to="`/course/${desk.course!.id}/bin`">bin</NuxtLink>.</p></div>
 </template>

@@ -132,7 +132,7 @@ useActions([
     <p v-if="rows?.length" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
     <UModal v-model:open="pasting" title="Paste or type text" description="It becomes a source like a file. Headings with # and lists with - are understood." :ui="{ content: 'max-w-2xl' }">
       <template #body>
-        <form class="paste" @submit.prevent="sendText">
+        <form class="fields" @submit.prevent="sendText">
           <label>Title<UInput v-model="paste.title" required maxlength="200" class="w-full" /></label>
           <label>Text<UTextarea v-model="paste.text" required :rows="12" class="w-full" /></label>
           <div><UButton type="submit" :disabled="!paste.title.trim() || !paste.text.trim()">Add as a source</UButton></div>
@@ -156,6 +156,4 @@ useActions([
 .uploads li span:first-child { min-width: 220px; font-weight: 600; }
 progress { width: 120px; accent-color: var(--moss); }
 .next { padding: 14px 18px; }
-.paste { display: grid; gap: 12px; }
-label { display: grid; gap: 4px; font-size: 13.5px; font-weight: 600; }
 </style>

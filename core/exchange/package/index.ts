@@ -1,0 +1,46 @@
+import { strToU8 } from 'fflate';
+import { writeManifest } from '../scorm/manifest';
+import { writeZip } from '../zip';
+import { packagePage, type Released } from './page';
+import type { PlayerFiles } from './player';
+
+export type { Released } from './page';
+export type { PlayerFiles } from './player';
+
+/** Packages that run by themselves; the archive is written by `writeArchive`. */
+export type PackageFormat = 'html' | 'scorm12' | 'scorm2004';
+export const PACKAGE_FORMATS: readonly PackageFormat[] = ['html', 'scorm12', 'scorm2004'];
+
+const ABOUT = (title: string, number: number) => `${title}, release ${number}
+
+Open index.html. Everything it needs lies in this folder; nothing is fetched from elsewhere.
+
+This package marks answers by itself, so it carries the right answers: whoever reads its files can find them. Of the sources the
+course was made from it holds only what is quoted in what is said to an answer.
+
+Licences: NOTICES.txt
+`;
+
+/**
+ * Makes a package of a release: a site of one page that works from a file, or the same with a manifest for a learning platform.
+ * The same release and player give the same bytes.
+ */
+export function writePackage(released: Released, format: PackageFormat, player: PlayerFiles): Uint8Array {
+  const { view } = released.frozen;
+  const files = new Map<string, Uint8Array>([
+    ['index.html', strToU8(packagePage(released, format === 'html' ? 'browser' : format))],
+    ['player.js', player.script],
+    ['player.css', player.style],
+    ['ABOUT.txt', strToU8(ABOUT(view.title, released.number))],
+    ['NOTICES.txt', strToU8(player.notices)],
+    ...[...player.faces].map(([name, bytes]): [string, Uint8Array] => [`fonts/${name}`, bytes]),
+  ]);
+  if (format !== 'html') files.set('imsmanifest.xml', strToU8(writeManifest(format === 'scorm12' ? '1.2' : '2004', { id: view.id, title: view.title, rules: released.rules, files: [...files.keys()] })));
+  return writeZip(files);
+}
+
+/** The file name of a package. */
+export function packageName(title: string, format: PackageFormat | 'archive'): string {
+  const name = title.normalize('NFKD').replace(/[^\w -]+/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'course';
+  return format === 'archive' ? `${name}.uplift.zip` : `${name}.${format}.zip`;
+}

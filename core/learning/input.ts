@@ -1,0 +1,60 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { ID_PATTERN } from '../course/id';
+import type { LearnerEvent } from './progress';
+import type { Rules } from './rules';
+
+/** How a release is taken, as a screen sends it. */
+export class RulesInput {
+  @IsIn(['read', 'answered', 'passed']) lesson!: Rules['lesson']['kind'];
+  @IsIn(['lessons', 'passed']) course!: Rules['course']['kind'];
+  @IsNumber() @Min(0.01) @Max(1) share!: number;
+  @IsIn(['free', 'forced']) order!: Rules['order'];
+  @IsOptional() @IsInt() @Min(1) @Max(3) tries?: number;
+}
+
+export class ReleaseInput {
+  @IsString() @MaxLength(400) note!: string;
+  @IsIn(['people', 'link', 'nobody']) access!: 'people' | 'link' | 'nobody';
+  @ValidateNested() @Type(() => RulesInput) rules!: RulesInput;
+  @IsBoolean() move!: boolean;
+}
+
+export class AccessInput {
+  @IsIn(['people', 'link', 'nobody']) access!: 'people' | 'link' | 'nobody';
+  @IsBoolean() withdrawn!: boolean;
+}
+
+export class BeginInput {
+  @IsOptional() @IsString() @Length(1, 80) name?: string;
+}
+
+export class ReturnInput {
+  @IsString() @Matches(/^[\w-]{16,80}$/) key!: string;
+}
+
+export class EventInput {
+  @IsString() @Matches(ID_PATTERN) id!: string;
+  @IsIn(['read', 'answer']) kind!: LearnerEvent['kind'];
+  @IsString() @Matches(ID_PATTERN) lesson!: string;
+  @IsOptional() @IsString() @Matches(ID_PATTERN) check?: string;
+  @IsOptional() @IsString() @Matches(ID_PATTERN) option?: string;
+  /** Milliseconds UTC by the learner's clock. */
+  @IsInt() @Min(0) at!: number;
+}
+
+export class EventsInput {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => EventInput) events!: EventInput[];
+}
+
+/** The rules a screen's choice stands for. */
+export function rulesFrom({ lesson, course, share, order, tries }: RulesInput): Rules {
+  return { lesson: lesson === 'passed' ? { kind: lesson, share } : { kind: lesson }, course: course === 'passed' ? { kind: course, share } : { kind: course }, order, tries: tries ?? null };
+}
+
+/** An event as it was sent; undefined for an answer without check or option. */
+export function eventFrom({ id, kind, lesson, check, option, at }: EventInput): (LearnerEvent & { at: number }) | undefined {
+  if (kind === 'read') return { id, kind, lesson, at };
+  return check !== undefined && option !== undefined ? { id, kind, lesson, check, option, at } : undefined;
+}

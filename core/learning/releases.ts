@@ -1,0 +1,37 @@
+import { sameData } from '../course/canonical';
+import type { LearnerEvent } from './progress';
+import { checksIn, lessonsOf, type LearnerCourse } from './view';
+
+/** What a newer release changes for those who are under way on an older one, by ids of lessons. */
+export interface Difference {
+  same: string[];
+  changed: string[];
+  added: string[];
+  gone: string[];
+  /** Checks whose answers still count. */
+  checks: string[];
+}
+
+/** Compares two releases. A lesson is the same when its title, text and checks are. */
+export function difference(from: LearnerCourse, to: LearnerCourse): Difference {
+  const checks = new Map(from.checks.map((check) => [check.id, check]));
+  const stay = to.checks.filter((check) => sameData(checks.get(check.id) ?? null, check)).map((check) => check.id);
+  const staying = new Set(stay);
+  const before = new Map(lessonsOf(from).map((lesson) => [lesson.id, lesson]));
+  const after = lessonsOf(to);
+  const isSame = (lesson: (typeof after)[number]) => {
+    const old = before.get(lesson.id)!;
+    return old.title === lesson.title && sameData(old.blocks, lesson.blocks) && checksIn(lesson).every((id) => staying.has(id));
+  };
+  const kept = after.filter((lesson) => before.has(lesson.id));
+  const here = new Set(after.map((lesson) => lesson.id));
+  return {
+    same: kept.filter(isSame).map((lesson) => lesson.id), changed: kept.filter((lesson) => !isSame(lesson)).map((lesson) => lesson.id),
+    added: after.filter((lesson) => !before.has(lesson.id)).map((lesson) => lesson.id), gone: [...before.keys()].filter((id) => !here.has(id)), checks: stay,
+  };
+}
+
+/** Those events on an older release that count on a newer one: lessons that stayed as they were are still read, checks still answered. */
+export function carriedOver(events: readonly LearnerEvent[], { same, checks }: Difference): LearnerEvent[] {
+  return events.filter((event) => (event.kind === 'read' ? same.includes(event.lesson) : checks.includes(event.check)));
+}

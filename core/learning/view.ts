@@ -1,0 +1,108 @@
+import { markingOf, type Marking } from '../check/marking';
+import { lessonDemand, lessonMinutes } from '../brief/sizing';
+import { mapBlockTexts, type Block } from '../course/blocks';
+import type { Check } from '../course/checks';
+import { allLessons, type Course, type Lesson } from '../course/course';
+import { idFrom } from '../course/id';
+import { canonicalRichText, type RichText } from '../course/rich-text';
+
+/** A lesson as a learner gets it. */
+export interface LearnerLesson {
+  id: string;
+  title: string;
+  minutes: number;
+  demand: number;
+  /** What the learner can do afterwards. */
+  aims: string[];
+  blocks: Block[];
+}
+
+/** A check as a learner gets it: no key, no feedback, no evidence; its options in an order that says nothing. */
+export interface LearnerCheck {
+  id: string;
+  stem: string;
+  options: { id: string; text: string }[];
+}
+
+/** A course as a learner gets it. */
+export interface LearnerCourse {
+  id: string;
+  title: string;
+  language: string;
+  direction: 'ltr' | 'rtl';
+  promise: string;
+  modules: { id: string; title: string; lessons: LearnerLesson[] }[];
+  checks: LearnerCheck[];
+}
+
+/** A frozen course: what may be seen, and the keys, which are kept apart from it. */
+export interface FrozenCourse {
+  view: LearnerCourse;
+  keys: Record<string, Marking>;
+}
+
+/**
+ * Freezes a course as it stands: blank lessons, evidence, offers, takes, bin, brief and notes stay behind. `secret` mixes the
+ * options' ids and order, so that neither tells the key; with the same secret they stay the same from release to release.
+ * `grades` are the reading grades by lesson, where they are known.
+ */
+export function freezeCourse(course: Course, secret: string, grades: Readonly<Record<string, number | undefined>> = {}): FrozenCourse {
+  const byId = new Map(course.checks.map((check) => [check.id, check]));
+  const placed = new Map<string, Check>();
+  const modules = course.modules.map((module) => ({
+    id: module.id, title: module.title,
+    lessons: module.lessons.filter((lesson) => lesson.blocks.length > 0).map((lesson) => ({
+      id: lesson.id, title: lesson.title, minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, grades[lesson.id]), aims: aimsOf(course, lesson),
+      blocks: lesson.blocks.flatMap((block) => {
+        if (block.kind !== 'check') return [bare(block)];
+        const check = byId.get(block.body.checkId);
+        // A check stands where it is placed first; the same one again would be answered already.
+        if (!check || placed.has(check.id)) return [];
+        placed.set(check.id, check);
+        return [block];
+      }),
+    })),
+  })).filter((module) => module.lessons.length > 0);
+  const optionId = (check: Check) => (id: string) => idFrom('a', secret, check.id, id);
+  return {
+    view: {
+      id: course.id, title: course.title, language: course.language, direction: course.direction, promise: course.brief.promise, modules,
+      checks: [...placed.values()].map((check) => ({
+        id: check.id, stem: check.stem,
+        options: check.options.map(({ id, text }) => ({ id: optionId(check)(id), text })).sort((a, b) => (a.id < b.id ? -1 : 1)),
+      })),
+    },
+    keys: Object.fromEntries([...placed.values()].map((check) => [check.id, markingOf(check, optionId(check))])),
+  };
+}
+
+/** All lessons of a learner's course in order. */
+export function lessonsOf(course: LearnerCourse): LearnerLesson[] {
+  return course.modules.flatMap((module) => module.lessons);
+}
+
+/** Ids of the checks on a lesson's page, in order. */
+export function checksIn(lesson: Pick<LearnerLesson, 'blocks'>): string[] {
+  return lesson.blocks.flatMap((block) => (block.kind === 'check' ? [block.body.checkId] : []));
+}
+
+/** What keeps a course from being made available: nothing in it that could be taken. */
+export function isEmptyForLearners(course: Course): boolean {
+  return allLessons(course).every((lesson) => lesson.blocks.length === 0);
+}
+
+function aimsOf(course: Course, lesson: Lesson): string[] {
+  return lesson.objectiveIds.flatMap((id) => course.objectives.find((each) => each.id === id)?.text ?? []);
+}
+
+/** A block without what is for the author only. */
+function bare({ id, kind, body }: Block): Block {
+  return mapBlockTexts({ id, kind, body } as Block, withoutMarks);
+}
+
+function withoutMarks(text: RichText): RichText {
+  return canonicalRichText(text.map((run) => {
+    const marks = (run.marks ?? []).filter((mark) => mark.type !== 'evidence' && mark.type !== 'connecting');
+    return { type: 'text', text: run.text, ...(marks.length > 0 && { marks }) };
+  }));
+}

@@ -1,0 +1,141 @@
+import { packState, unpackState } from '../../core/learning/packed';
+import { BEGINNING, progressOf, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
+import type { Rules } from '../../core/learning/rules';
+import type { LearnerCourse } from '../../core/learning/view';
+import type { Store } from './local';
+
+/** A learning platform's run-time as the standards name it; all values are text. */
+interface Api {
+  begin(): boolean;
+  get(name: string): string;
+  set(name: string, value: string): void;
+  commit(): void;
+  end(): void;
+}
+
+type Raw = Record<string, (...values: string[]) => string | boolean>;
+const yes = (answer: unknown) => answer === true || answer === 'true';
+
+/** Finds the run-time in the windows around this one, as the standards say: parents first, then the opener and its parents. */
+function find(name: 'API' | 'API_1484_11'): Raw | undefined {
+  for (const start of [window, window.opener as Window | null]) {
+    let place: Window | null = start;
+    for (let up = 0; place && up < 500; up++) {
+      try {
+        const api = (place as unknown as Record<string, Raw | undefined>)[name];
+        if (api) return api;
+      } catch {
+        // A window of another origin: nothing to be found there.
+      }
+      if (place.parent === place) break;
+      place = place.parent;
+    }
+  }
+  return undefined;
+}
+
+function wrap(raw: Raw, prefix: string, finish: string): Api {
+  return {
+    begin: () => yes(raw[`${prefix}Initialize`]('')),
+    get: (name) => String(raw[`${prefix}GetValue`](name) ?? ''),
+    set: (name, value) => void raw[`${prefix}SetValue`](name, value),
+    commit: () => void raw[`${prefix}Commit`](''),
+    end: () => void raw[finish](''),
+  };
+}
+
+/** The names of the things both editions know. */
+const NAMES = {
+  '1.2': { data: 'cmi.suspend_data', place: 'cmi.core.lesson_location', exit: 'cmi.core.exit', time: 'cmi.core.session_time', score: 'cmi.core.score', most: 4096 },
+  2004: { data: 'cmi.suspend_data', place: 'cmi.location', exit: 'cmi.exit', time: 'cmi.session_time', score: 'cmi.score', most: 64_000 },
+} as const;
+
+/** Seconds as the editions want them: HHHH:MM:SS, or an ISO 8601 duration. */
+export function sessionTime(edition: '1.2' | '2004', seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  const [hours, minutes, rest] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60];
+  const two = (value: number) => String(value).padStart(2, '0');
+  return edition === '1.2' ? `${two(hours)}:${two(minutes)}:${two(rest)}` : `PT${hours}H${minutes}M${rest}S`;
+}
+
+/**
+ * Keeps a learner's state in a learning platform: packed in its suspend data, with place, score, status and each answer. Without a
+ * platform around (opened by hand) nothing is kept beyond the page.
+ */
+export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules: Rules): Store {
+  const raw = find(edition === '1.2' ? 'API' : 'API_1484_11');
+  const api = raw && (edition === '1.2' ? wrap(raw, 'LMS', 'LMSFinish') : wrap(raw, '', 'Terminate'));
+  const names = NAMES[edition];
+  const begun = Date.now();
+  let running = false;
+  let interactions = 0;
+  let last: LearnerState = BEGINNING;
+
+  function report(state: LearnerState) {
+    const progress = progressOf(course, rules, state);
+    if (progress.score !== undefined) {
+      const percent = Math.round(progress.score * 100);
+      if (edition === '2004') api!.set(`${names.score}.scaled`, String(percent / 100));
+      api!.set(`${names.score}.min`, '0');
+      api!.set(`${names.score}.max`, '100');
+      api!.set(`${names.score}.raw`, String(percent));
+    }
+    if (edition === '1.2') {
+      const status = progress.passed === undefined ? (progress.completed ? 'completed' : 'incomplete') : progress.completed ? 'passed' : progress.done === Object.keys(progress.lessons).length ? 'failed' : 'incomplete';
+      api!.set('cmi.core.lesson_status', status);
+    } else {
+      api!.set('cmi.completion_status', progress.done === Object.keys(progress.lessons).length ? 'completed' : 'incomplete');
+      api!.set('cmi.progress_measure', String(Math.round((progress.minutes.done / Math.max(0.1, progress.minutes.of)) * 100) / 100));
+      if (progress.passed !== undefined) api!.set('cmi.success_status', progress.passed ? 'passed' : progress.checks.answered === progress.checks.of ? 'failed' : 'unknown');
+    }
+  }
+
+  /** One more answer, as the platform's reports show it; options by their letter as they stand on the page. */
+  function note(event: Extract<LearnerEvent, { kind: 'answer' }>, right: boolean) {
+    const check = course.checks.find((each) => each.id === event.check);
+    const letter = 'abcdefghijklmnopqrstuvwxyz'[check?.options.findIndex((each) => each.id === event.option) ?? -1];
+    if (!check || !letter) return;
+    const at = `cmi.interactions.${interactions++}`;
+    api!.set(`${at}.id`, check.id);
+    api!.set(`${at}.type`, 'choice');
+    if (edition === '2004') api!.set(`${at}.description`, check.stem.slice(0, 250));
+    api!.set(edition === '1.2' ? `${at}.student_response` : `${at}.learner_response`, letter);
+    api!.set(`${at}.result`, right ? 'correct' : edition === '1.2' ? 'wrong' : 'incorrect');
+  }
+
+  function leave() {
+    if (!running) return;
+    running = false;
+    const { completed } = progressOf(course, rules, last);
+    api!.set(names.time, sessionTime(edition, (Date.now() - begun) / 1000));
+    // A course that is not completed is come back to; a completed one may be looked at again, with all its answers.
+    api!.set(names.exit, edition === '1.2' && completed ? '' : 'suspend');
+    api!.commit();
+    api!.end();
+  }
+
+  return {
+    load() {
+      if (!api || !(running = api.begin())) return BEGINNING;
+      window.addEventListener('pagehide', leave);
+      window.addEventListener('beforeunload', leave);
+      interactions = Number(api.get('cmi.interactions._count')) || 0;
+      last = unpackState(course, api.get(names.data));
+      const place = api.get(names.place);
+      if (place) last = { ...last, at: place };
+      report(last);
+      api.commit();
+      return last;
+    },
+    save(state, event) {
+      const before = event?.kind === 'answer' ? last.answers[event.check] : undefined;
+      last = state;
+      if (!running) return;
+      if (event?.kind === 'answer' && state.answers[event.check] !== before) note(event, state.answers[event.check].right);
+      api!.set(names.data, packState(course, state, names.most));
+      if (state.at) api!.set(names.place, state.at);
+      report(state);
+      api!.commit();
+    },
+  };
+}

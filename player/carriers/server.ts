@@ -1,0 +1,88 @@
+import type { LearnerEvent, Shown } from '../../core/learning/progress';
+import type { Carrier, PlayerState } from './carrier';
+
+/** What the server knows of a learner and may tell them. */
+export interface Told {
+  read: string[];
+  answers: Record<string, Shown>;
+  at?: string;
+}
+
+/** An event with when it happened, as it is sent. */
+export type Sent = LearnerEvent & { at: number };
+
+const RETRY = 3000;
+
+/** A random id for an event: the same one sent twice counts once. */
+export function eventId(): string {
+  return 'e' + Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => 'abcdefghijklmnopqrstuvwxyz234567'[byte & 31]).join('');
+}
+
+/**
+ * Carries to our server, which keeps and marks. Every event is put into this browser's store first and taken out when it is
+ * confirmed, so that a reload or a lost connection loses nothing. `send` gives what may be said to these
+ * events; it throws when the server cannot be reached, and gives undefined when it refuses.
+ */
+export function serverCarrier(name: string, begun: Told, send: (events: readonly Sent[]) => Promise<Told | undefined>, box: Pick<Storage, 'getItem' | 'setItem'> = localStorage): Carrier {
+  const listeners: (() => void)[] = [];
+  let told = begun;
+  let here = begun.at;
+  let lost = false;
+  let sending = false;
+  let outbox = load();
+
+  function load(): Sent[] {
+    try {
+      const kept = JSON.parse(box.getItem(name) ?? '[]') as Sent[];
+      return Array.isArray(kept) ? kept : [];
+    } catch {
+      return [];
+    }
+  }
+  function tell() {
+    try {
+      box.setItem(name, JSON.stringify(outbox));
+    } catch {
+      // Without a store the events live as long as the page.
+    }
+    for (const listener of listeners) listener();
+  }
+  async function flush(): Promise<void> {
+    if (sending || outbox.length === 0) return;
+    sending = true;
+    const batch = outbox.slice(0, 100);
+    try {
+      const answer = await send(batch);
+      // What the server refuses for good would be refused again: it is left out, the rest goes on.
+      outbox = outbox.filter((event) => !batch.includes(event));
+      if (answer) told = { read: [...new Set([...told.read, ...answer.read])], answers: { ...told.answers, ...answer.answers } };
+      lost = false;
+    } catch {
+      lost = true;
+      setTimeout(() => void flush(), RETRY);
+    }
+    sending = false;
+    tell();
+    if (!lost) await flush();
+  }
+  function make(event: Sent) {
+    outbox = [...outbox, event];
+    here = event.lesson;
+    tell();
+    void flush();
+  }
+  if (outbox.length > 0) void flush();
+
+  return {
+    state(): PlayerState {
+      const read = outbox.flatMap((event) => (event.kind === 'read' ? [event.lesson] : []));
+      const waiting = Object.fromEntries(outbox.flatMap((event) => (event.kind === 'answer' ? [[event.check, event.option]] : [])));
+      return { read: [...new Set([...told.read, ...read])], answers: told.answers, waiting, ...(here && { at: here }) };
+    },
+    lost: () => lost,
+    subscribe: (listener) => void listeners.push(listener),
+    visit: (lesson) => void (here = lesson),
+    read: (lesson) => make({ id: eventId(), kind: 'read', lesson, at: Date.now() }),
+    answer: (lesson, check, option) => make({ id: eventId(), kind: 'answer', lesson, check, option, at: Date.now() }),
+  };
+}

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import type { Marking } from '../../core/check/marking';
+import type { Rules } from '../../core/learning/rules';
+import type { LearnerCourse } from '../../core/learning/view';
+import { localCarrier, noStore, type Store } from '../carriers/local';
+import type { Carrier } from '../carriers/carrier';
+import Player from '../components/Player.vue';
+
+/** A draft as a learner would see it, given by the desk around this frame; what is answered here is kept nowhere. */
+interface Given {
+  course: LearnerCourse;
+  rules: Rules;
+  keys: Record<string, Marking>;
+  lesson?: string;
+  dark: boolean;
+}
+const given = shallowRef<Given>();
+const carrier = shallowRef<Carrier>();
+const round = ref(0);
+let state = noStore.load();
+const store: Store = { load: () => state, save: (next) => void (state = next) };
+
+function hear(event: MessageEvent<{ preview?: Given }>) {
+  if (event.origin !== window.location.origin || !event.data?.preview) return;
+  const next = event.data.preview;
+  document.documentElement.classList.toggle('dark', next.dark);
+  document.documentElement.lang = next.course.language;
+  // Answers to questions that were changed since are forgotten; everything else stays as it was.
+  const known = new Set(next.course.checks.filter((check) => JSON.stringify(check) === JSON.stringify(given.value?.course.checks.find((each) => each.id === check.id))).map((check) => check.id));
+  state = { ...state, answers: Object.fromEntries(Object.entries(state.answers).filter(([id]) => known.has(id))) };
+  given.value = next;
+  carrier.value = localCarrier(next.keys, next.rules, store);
+  round.value++;
+}
+onMounted(() => {
+  window.addEventListener('message', hear);
+  window.parent.postMessage({ ready: true }, window.location.origin);
+});
+onBeforeUnmount(() => window.removeEventListener('message', hear));
+</script>
+
+<template>
+  <Player v-if="given && carrier" :key="round" :course="given.course" :rules="{ ...given.rules, order: 'free' }" :carrier="carrier" :first="given.lesson" />
+</template>

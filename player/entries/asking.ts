@@ -1,0 +1,60 @@
+import type { Told, Sent } from '../carriers/server';
+import type { Rules } from '../../core/learning/rules';
+import type { LearnerCourse } from '../../core/learning/view';
+
+/** What anybody with the link may know of a course. */
+export interface Offer {
+  title: string;
+  language: string;
+  direction: 'ltr' | 'rtl';
+  promise: string;
+  minutes: number;
+  lessons: number;
+  checks: number;
+  rules: Rules;
+  /** Whether it may be begun or gone on with now; or what is missing. */
+  state: 'begun' | 'open' | 'name' | 'sign-in' | 'closed';
+  /** Who is signed in. */
+  person?: string;
+}
+
+/** A course as its learner takes it. */
+export interface Taken {
+  course: LearnerCourse;
+  rules: Rules;
+  told: Told;
+  release: string;
+  learner: string;
+  /** With this, the learner can go on elsewhere; none for people of this installation, who sign in. */
+  key?: string;
+}
+
+/** What the server answered when it said no. */
+export class Refused extends Error {}
+
+async function ask<T>(path: string, body?: unknown): Promise<T> {
+  const answer = await fetch(path, body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  if (answer.ok) return (await answer.json()) as T;
+  // A fault of the server is met like a lost connection: tried again. A refusal would be the same again.
+  if (answer.status >= 500) throw new Error(String(answer.status));
+  throw new Refused(((await answer.json().catch(() => ({}))) as { data?: { message?: string } }).data?.message ?? String(answer.status));
+}
+
+/** Our server's side for learners, at one course's link. */
+export function asking(link: string) {
+  const at = `/api/learn/${link}`;
+  return {
+    offer: () => ask<Offer>(at),
+    begin: (name?: string) => ask<object>(`${at}/begin`, name ? { name } : {}),
+    comeBack: (key: string) => ask<object>(`${at}/return`, { key }),
+    course: () => ask<Taken>(`${at}/course`),
+    async send(events: readonly Sent[]): Promise<Told | undefined> {
+      try {
+        return await ask<Told>(`${at}/events`, { events });
+      } catch (error) {
+        if (error instanceof Refused) return undefined;
+        throw error;
+      }
+    },
+  };
+}

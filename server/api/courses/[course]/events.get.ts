@@ -1,0 +1,36 @@
+import { createEventStream, defineEventHandler, getCookie, getHeader, getQuery } from 'h3';
+import { mayCall } from '../../../rights/table';
+import { tokenHash } from '../../../rights/password';
+import { installation } from '../../../utils/installation';
+import { answering, idOf } from '../../../utils/request';
+import { SESSION_COOKIE, SESSION_LASTS } from '../../../utils/session';
+
+/** Milliseconds between two beats; each looks again whether the asker may still watch. */
+const BEAT = 20_000;
+
+/** Says that something happened to a course: a new revision, a step of a job. What happened is asked for by the normal routes. */
+export default defineEventHandler((event) =>
+  answering(() => {
+    const { courses, people, news, now } = installation();
+    const id = idOf(event, 'course');
+    const seen = Number(getHeader(event, 'last-event-id') ?? getQuery(event).since ?? -1);
+    const stream = createEventStream(event);
+    const course = (revision: number) => void stream.push({ event: 'course', id: String(revision), data: JSON.stringify({ revision }) });
+    const { revision } = courses.load(id);
+    if (revision !== seen) course(revision);
+    const leave = news.watch(id, (told) => {
+      if (told.kind === 'course') course(told.revision);
+      else void stream.push({ event: told.kind, data: JSON.stringify(told) });
+    });
+    const beat = setInterval(() => {
+      const token = getCookie(event, SESSION_COOKIE);
+      const person = token ? people.bySession(tokenHash(token), now() - SESSION_LASTS) : undefined;
+      if (person && mayCall('reader', person, people.roleIn(id, person.id))) void stream.push({ event: 'beat', data: '' });
+      else void stream.close();
+    }, BEAT);
+    stream.onClosed(() => {
+      leave();
+      clearInterval(beat);
+    });
+    return stream.send();
+  }));

@@ -1,0 +1,14 @@
+import { defineEventHandler } from 'h3';
+import { LessonsInput } from '../../../../../core/course/input';
+import { installation } from '../../../../utils/installation';
+import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
+import { inWords } from '../../../../words/jobs';
+
+/** Begins to draft lessons; the answer does not wait for them. */
+export default defineEventHandler((event) =>
+  answering(async () => {
+    const { lessons } = await bodyAs(event, LessonsInput);
+    const { jobs } = installation();
+    const id = idOf(event, 'course');
+    return { job: jobs.start(id, lessons, personOf(event).id), jobs: inWords(jobs.ofCourse(id)) };
+  }));

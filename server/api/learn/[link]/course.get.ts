@@ -1,0 +1,17 @@
+import { defineEventHandler, getCookie } from 'h3';
+import { installation } from '../../../utils/installation';
+import { learnerWhoMay } from '../../../utils/learner';
+import { answering, idOf } from '../../../utils/request';
+
+/** The course as its learner may see it, and how far they are. */
+export default defineEventHandler((event) =>
+  answering(() => {
+    const { releases, learners } = installation();
+    const link = idOf(event, 'link');
+    const learner = learnerWhoMay(event, link);
+    const key = getCookie(event, `learner-${link}`);
+    return {
+      course: releases.frozen(learner.release_id).view, rules: releases.rules(learner.release_id), told: learners.told(learner),
+      release: learner.release_id, learner: learner.id, ...(key && learner.person_id === null && { key }),
+    };
+  }));

@@ -1,0 +1,148 @@
+import { fail } from '../../core/course/problem';
+import { after, allShown, progressOf, stateAfter, type LearnerEvent, type LearnerState, type Progress, type Shown } from '../../core/learning/progress';
+import { carriedOver, difference, type Difference } from '../../core/learning/releases';
+import type { Db } from '../database/open';
+import { releasesIn, type AttemptRow, type LearnerRow, type ReleaseRow } from '../database/releases';
+import { freshToken, tokenHash } from '../rights/password';
+import { freshId } from './courses';
+import type { NewsDesk } from './news';
+import type { ReleaseDesk } from './releases';
+
+/** What a learner may know of themselves. */
+export interface ToldLearner {
+  read: string[];
+  answers: Record<string, Shown>;
+  at?: string;
+}
+
+/** A learner as their author sees them. */
+export interface LearnerLine {
+  id: string;
+  name: string;
+  /** Number of the release they are on. */
+  release: number;
+  begun_at: number;
+  seen_at: number;
+  progress: Omit<Progress, 'lessons' | 'next'>;
+}
+
+/** Learners' states kept in memory; each is what their attempts say. */
+const KEPT = 2000;
+
+/** Those who learn, and what they did: attempts are only ever added, everything else is computed from them. */
+export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () => number) {
+  const releases = releasesIn(db);
+  const states = new Map<string, LearnerState>();
+  const differences = new Map<string, Difference>();
+  let queue: { learner: LearnerRow; events: (LearnerEvent & { at: number })[]; done: (told: ToldLearner) => void; failed: (error: unknown) => void }[] = [];
+
+  function changesBetween(from: string, to: string): Difference {
+    const key = `${from}/${to}`;
+    const found = differences.get(key) ?? difference(desk.frozen(from).view, desk.frozen(to).view);
+    if (differences.size > 100) differences.clear();
+    differences.set(key, found);
+    return found;
+  }
+
+  /** Where a learner stands: their attempts on this release, and those on older ones that still count. */
+  function stateOf(learner: LearnerRow, rules: ReleaseRow['rules']): LearnerState {
+    const key = `${learner.id}/${learner.release_id}`;
+    const known = states.get(key);
+    if (known) return known;
+    const attempts = releases.attempts(learner.id);
+    const events = attempts.flatMap((attempt): LearnerEvent[] => {
+      const event = eventOf(attempt);
+      if (attempt.release_id === learner.release_id) return [event];
+      return carriedOver([event], changesBetween(attempt.release_id, learner.release_id));
+    });
+    return keep(key, stateAfter(events, desk.frozen(learner.release_id).keys, rules));
+  }
+  function keep(key: string, state: LearnerState): LearnerState {
+    states.delete(key);
+    states.set(key, state);
+    if (states.size > KEPT) states.delete(states.keys().next().value!);
+    return state;
+  }
+  function told(learner: LearnerRow, state: LearnerState): ToldLearner {
+    return { read: state.read, answers: allShown(state, desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)), ...(state.at && { at: state.at }) };
+  }
+
+  /** Writes everything that came in since the last time in one transaction: many learners at once cost one write to the disk. */
+  function write(): void {
+    const batch = queue;
+    queue = [];
+    let fresh: LearnerEvent[][];
+    try {
+      fresh = db.transaction(() => batch.map(({ learner, events }) => {
+        releases.seen(learner.id, now());
+        return events.filter((event) => releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now())));
+      }))();
+    } catch (error) {
+      for (const { failed } of batch) failed(error);
+      return;
+    }
+    batch.forEach(({ learner, events, done, failed }, at) => {
+      try {
+        const key = `${learner.id}/${learner.release_id}`;
+        const [keys, rules] = [desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)];
+        const before = states.get(key);
+        const state = before ? keep(key, fresh[at].reduce((known, event) => after(known, event, keys, rules), before)) : stateOf(learner, rules);
+        done(about(events, told(learner, state)));
+      } catch (error) {
+        failed(error);
+      }
+    });
+    for (const course of new Set(batch.map(({ learner }) => learner.course_id))) news.tell(course, { kind: 'learners' });
+  }
+
+  return {
+    /** Begins a course; the key is told once, to the learner. Somebody who is signed in has one place per course. */
+    begin(courseId: string, release: ReleaseRow, who: { person?: { id: string; name: string }; name?: string }): { learner: LearnerRow; key: string } {
+      const name = who.person?.name ?? who.name?.trim();
+      if (!name) fail('name-wanted');
+      const key = freshToken();
+      const learner: LearnerRow = { id: freshId('n'), course_id: courseId, release_id: release.id, person_id: who.person?.id ?? null, name, begun_at: now(), seen_at: now() };
+      releases.addLearner({ ...learner, key: tokenHash(key) });
+      news.tell(courseId, { kind: 'learners' });
+      return { learner, key };
+    },
+    byPerson: (courseId: string, person: string) => releases.learnerByPerson(courseId, person),
+    byKey: (courseId: string, key: string) => releases.learnerByKey(courseId, tokenHash(key)),
+    told: (learner: LearnerRow) => told(learner, stateOf(learner, desk.rules(learner.release_id))),
+    /** Takes in what a learner did; resolves, with what may be said to just that, when it is on the disk. Unknown lessons and checks are refused as a whole: `gone`. */
+    take(learner: LearnerRow, events: (LearnerEvent & { at: number })[]): Promise<ToldLearner> {
+      const { view, keys } = desk.frozen(learner.release_id);
+      const lessons = new Set(view.modules.flatMap((module) => module.lessons.map((lesson) => lesson.id)));
+      const wrong = events.find((event) => !lessons.has(event.lesson) || (event.kind === 'answer' && !keys[event.check]?.feedback[event.option]));
+      if (wrong) fail('gone', undefined, wrong.lesson);
+      return new Promise((done, failed) => {
+        if (queue.length === 0) setImmediate(write);
+        queue.push({ learner, events, done, failed });
+      });
+    },
+    /** All learners of a course with how far they are, the last seen first. */
+    lines: (courseId: string): LearnerLine[] => releases.learners(courseId).map((learner) => {
+      const rules = desk.rules(learner.release_id);
+      const { done, minutes, checks, score, completed, passed } = progressOf(desk.frozen(learner.release_id).view, rules, stateOf(learner, rules));
+      const progress = { done, minutes, checks, completed, ...(score !== undefined && { score }), ...(passed !== undefined && { passed }) };
+      return { id: learner.id, name: learner.name, release: desk.get(courseId, learner.release_id).number, begun_at: learner.begun_at, seen_at: learner.seen_at, progress };
+    }),
+  };
+}
+
+/** Of all that may be told, what is about these events. */
+function about(events: readonly LearnerEvent[], { read, answers, at }: ToldLearner): ToldLearner {
+  const lessons = new Set(events.map((event) => event.lesson));
+  const checks = events.flatMap((event) => (event.kind === 'answer' && event.check in answers ? [event.check] : []));
+  return { read: read.filter((id) => lessons.has(id)), answers: Object.fromEntries(checks.map((id) => [id, answers[id]])), ...(at && { at }) };
+}
+
+function eventOf(row: AttemptRow): LearnerEvent {
+  return row.kind === 'read' ? { id: row.id, kind: 'read', lesson: row.lesson_id } : { id: row.id, kind: 'answer', lesson: row.lesson_id, check: row.check_id!, option: row.answer! };
+}
+
+function attemptOf(event: LearnerEvent & { at: number }, release: string, receivedAt: number): AttemptRow {
+  return { id: event.id, release_id: release, kind: event.kind, lesson_id: event.lesson, check_id: event.kind === 'answer' ? event.check : null, answer: event.kind === 'answer' ? event.option : null, made_at: event.at, received_at: receivedAt };
+}
+
+export type LearnerDesk = ReturnType<typeof learnerDesk>;
