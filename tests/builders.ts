@@ -7,6 +7,7 @@ import { idFrom } from '../core/course/id';
 import { plainRun } from '../core/course/rich-text';
 import type { Block } from '../core/course/blocks';
 import type { ChoiceCheck } from '../core/course/checks';
+import { freezeCourse, type FrozenCourse } from '../core/learning/view';
 import { understand, type Knowledge } from '../core/knowledge';
 import { readSource } from '../core/reading';
 import { packFor } from '../server/language/packs';
@@ -44,6 +45,23 @@ export function aCourse(): Course {
   const course: Course = { ...emptyCourse(anId('course'), 'A course', aBrief()), modules: [aModule('First'), aModule('Second')], checks: [check, aCheck('offer')] };
   course.modules[0].lessons[0].blocks.push({ id: anId('place'), kind: 'check', body: { checkId: check.id } });
   return course;
+}
+
+/** A frozen course of so many lessons with so many checks on each; without numbers, four lessons, the first and third with a check. */
+export function aLearnersCourse(lessons?: number, checksEach = 1): FrozenCourse {
+  const course = aCourse();
+  const asking = (lesson: Lesson, name: string) => {
+    const check = aCheck(name, lesson.id);
+    course.checks.push(check);
+    lesson.blocks.push({ id: anId(`place ${name}`), kind: 'check', body: { checkId: check.id } });
+  };
+  if (lessons === undefined) asking(course.modules[1].lessons[0], 'second check');
+  else {
+    course.modules = [aModule('Long', Array.from({ length: lessons }, (_, at) => aLesson(`Lesson ${at}`)))];
+    course.checks = [];
+    for (const lesson of course.modules[0].lessons) for (let at = 0; at < checksEach; at++) asking(lesson, `${lesson.title} check ${at}`);
+  }
+  return freezeCourse(course, 'secret');
 }
 
 /** A source out of blocks, as a reader would hand them over. */

@@ -12,6 +12,8 @@ export interface Told {
 export type Sent = LearnerEvent & { at: number };
 
 const RETRY = 3000;
+/** Events sent at once. */
+const MOST = 100;
 
 /** A random id for an event: the same one sent twice counts once. */
 export function eventId(): string {
@@ -29,6 +31,7 @@ export function serverCarrier(name: string, begun: Told, send: (events: readonly
   let here = begun.at;
   let lost = false;
   let sending = false;
+  let most = MOST;
   let outbox = load();
 
   function load(): Sent[] {
@@ -50,11 +53,13 @@ export function serverCarrier(name: string, begun: Told, send: (events: readonly
   async function flush(): Promise<void> {
     if (sending || outbox.length === 0) return;
     sending = true;
-    const batch = outbox.slice(0, 100);
+    const batch = outbox.slice(0, most);
     try {
       const answer = await send(batch);
-      // What the server refuses for good would be refused again: it is left out, the rest goes on.
-      outbox = outbox.filter((event) => !batch.includes(event));
+      // Something in it is refused for good: it is found one by one, and left out; the rest goes on.
+      if (answer === undefined && batch.length > 1) most = 1;
+      else outbox = outbox.filter((event) => !batch.includes(event));
+      if (outbox.length === 0) most = MOST;
       if (answer) told = { read: [...new Set([...told.read, ...answer.read])], answers: { ...told.answers, ...answer.answers } };
       lost = false;
     } catch {

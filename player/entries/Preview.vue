@@ -19,6 +19,7 @@ const given = shallowRef<Given>();
 const carrier = shallowRef<Carrier>();
 const round = ref(0);
 let state = noStore.load();
+let questions = '';
 const store: Store = { load: () => state, save: (next) => void (state = next) };
 
 function hear(event: MessageEvent<{ preview?: Given }>) {
@@ -29,7 +30,11 @@ function hear(event: MessageEvent<{ preview?: Given }>) {
   // Answers to questions that were changed since are forgotten; everything else stays as it was.
   const known = new Set(next.course.checks.filter((check) => JSON.stringify(check) === JSON.stringify(given.value?.course.checks.find((each) => each.id === check.id))).map((check) => check.id));
   state = { ...state, answers: Object.fromEntries(Object.entries(state.answers).filter(([id]) => known.has(id))) };
+  const asked = JSON.stringify([next.course.checks, next.keys]);
   given.value = next;
+  // While only words change, what is chosen on the page stays chosen.
+  if (asked === questions) return;
+  questions = asked;
   carrier.value = localCarrier(next.keys, next.rules, store);
   round.value++;
 }

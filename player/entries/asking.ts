@@ -30,14 +30,18 @@ export interface Taken {
 }
 
 /** What the server answered when it said no. */
-export class Refused extends Error {}
+export class Refused extends Error {
+  constructor(message: string, readonly status: number) {
+    super(message);
+  }
+}
 
 async function ask<T>(path: string, body?: unknown): Promise<T> {
   const answer = await fetch(path, body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
   if (answer.ok) return (await answer.json()) as T;
   // A fault of the server is met like a lost connection: tried again. A refusal would be the same again.
   if (answer.status >= 500) throw new Error(String(answer.status));
-  throw new Refused(((await answer.json().catch(() => ({}))) as { data?: { message?: string } }).data?.message ?? String(answer.status));
+  throw new Refused(((await answer.json().catch(() => ({}))) as { data?: { message?: string } }).data?.message ?? String(answer.status), answer.status);
 }
 
 /** Our server's side for learners, at one course's link. */
@@ -52,7 +56,8 @@ export function asking(link: string) {
       try {
         return await ask<Told>(`${at}/events`, { events });
       } catch (error) {
-        if (error instanceof Refused) return undefined;
+        // Only what cannot be taken is refused for good; a course that is shut for now may open again.
+        if (error instanceof Refused && error.status === 422) return undefined;
         throw error;
       }
     },

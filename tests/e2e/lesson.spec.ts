@@ -48,7 +48,7 @@ test('parts are turned, moved, deleted, and come back from the bin', async ({ pa
   await page.keyboard.press('Alt+ArrowDown');
   await page.keyboard.press('Control+Delete');
   await expect.poll(async () => (await kinds()).length).toBe(before.length - 1);
-  await page.keyboard.press('Alt+6');
+  await page.keyboard.press('Alt+8');
   await page.getByRole('button', { name: 'put back' }).first().click();
   await openLesson(page, 'Charging');
   await expect.poll(async () => (await kinds()).length).toBe(before.length);

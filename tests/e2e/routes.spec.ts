@@ -30,7 +30,7 @@ test('bad input is refused with a reason and changes nothing', async ({ page, ap
   expect((await call(page, 'POST', '/api/courses', { title: '' })).body?.data?.place).toBe('title');
   expect((await call(page, 'POST', `${at}/undo`, { since: revision })).body?.data?.code).toBe('nothing-to-undo');
   expect((await call(page, 'GET', `${at}/sources/sabcdefghij2`)).status).toBe(404);
-  expect((await call(page, 'POST', `${at}/lessons/labcdefghij2/draft`, { since: revision })).body?.data?.code).toBe('gone');
+  expect((await call(page, 'POST', `${at}/jobs`, { lessons: ['labcdefghij2'] })).body?.data?.code).toBe('gone');
   expect((await call(page, 'POST', '/api/archives', 'PK no archive')).status).toBe(422);
 });
 

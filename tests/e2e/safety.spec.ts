@@ -115,7 +115,7 @@ test('people are added by the owner, and given a part in a course by its author'
 
   await page.goto(address);
   await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
-  await page.keyboard.press('Alt+7');
+  await page.keyboard.press('Alt+9');
   await page.getByLabel('Part of Priya Holt').click();
   await page.getByRole('option', { name: 'reviews' }).click();
   await hers.goto(address);

@@ -6,6 +6,7 @@ import { useFigures } from '~/stores/figures';
 import { counted, stateLabel, STATES } from '~/words/states';
 
 /** The course's one navigation: the path drawn to scale, each lesson a place to go to. */
+const go = useGo();
 const props = defineProps<{ selected?: string }>();
 const desk = useCourse();
 const figures = useFigures();
@@ -35,7 +36,7 @@ const counts = computed(() => [...STATES].reverse().flatMap(({ state, label }) =
   const count = desk.lessons.filter((lesson) => lesson.state === state).length;
   return count > 0 ? [`${count} ${label.toLowerCase()}`] : [];
 }).join(', '));
-const open = (id: string) => void navigateTo(`/course/${desk.course!.id}/lessons/${id}`);
+const open = (id: string) => go(`/course/${desk.course!.id}/lessons/${id}`);
 const current = computed(() => props.selected ?? places.value[0]?.id);
 
 function step(by: number) {

@@ -4,6 +4,7 @@ import { useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
 import { barOpen, keysOpen, openBar } from './bar';
 
+const go = useGo();
 const session = useSession();
 const desk = useCourse();
 const courses = ref<{ id: string; title: string }[]>([]);
@@ -12,8 +13,8 @@ const sources = ref<{ id: string; title: string }[]>([]);
 useActions([
   { id: 'bar', label: 'Go to or do', key: 'Ctrl+K', area: 'Everywhere', when: () => session.person !== null, run: openBar },
   { id: 'keys', label: 'List of keys', key: '?', area: 'Everywhere', when: () => session.person !== null, run: () => void (keysOpen.value = true) },
-  { id: 'people', label: 'People of this installation', area: 'Everywhere', when: () => session.person?.role === 'owner', run: () => void navigateTo('/people') },
-  { id: 'home', label: 'All courses', area: 'Everywhere', when: () => session.person !== null, run: () => void navigateTo('/') },
+  { id: 'people', label: 'People of this installation', area: 'Everywhere', when: () => session.person?.role === 'owner', run: () => go('/people') },
+  { id: 'home', label: 'All courses', area: 'Everywhere', when: () => session.person !== null, run: () => go('/') },
 ]);
 
 watch(barOpen, async (open) => {
@@ -21,17 +22,17 @@ watch(barOpen, async (open) => {
   courses.value = await $fetch<typeof courses.value>('/api/courses').catch(() => []);
   sources.value = desk.course ? await $fetch<typeof sources.value>(`/api/courses/${desk.course.id}/sources`).catch(() => []) : [];
 });
-const go = (path: string) => () => {
+const leadTo = (path: string) => () => {
   barOpen.value = false;
-  void navigateTo(path);
+  go(path);
 };
 const groups = computed(() => {
   const here = desk.course?.id;
   return [
     { id: 'do', label: 'Do', items: actions.value.filter((action) => action.id !== 'bar').map((action) => ({ label: action.label, suffix: action.area, kbds: action.key ? shownKey(action.key).split(' ') : [], onSelect: () => { barOpen.value = false; setTimeout(action.run, 30); } })) },
-    { id: 'lessons', label: 'Lessons', items: here ? desk.lessons.map((lesson) => ({ label: lesson.title, onSelect: go(`/course/${here}/lessons/${lesson.id}`) })) : [] },
-    { id: 'sources', label: 'Sources', items: here ? sources.value.map((source) => ({ label: source.title, onSelect: go(`/course/${here}/sources/${source.id}`) })) : [] },
-    { id: 'courses', label: 'Courses', items: courses.value.map((course) => ({ label: course.title, onSelect: go(`/course/${course.id}/outline`) })) },
+    { id: 'lessons', label: 'Lessons', items: here ? desk.lessons.map((lesson) => ({ label: lesson.title, onSelect: leadTo(`/course/${here}/lessons/${lesson.id}`) })) : [] },
+    { id: 'sources', label: 'Sources', items: here ? sources.value.map((source) => ({ label: source.title, onSelect: leadTo(`/course/${here}/sources/${source.id}`) })) : [] },
+    { id: 'courses', label: 'Courses', items: courses.value.map((course) => ({ label: course.title, onSelect: leadTo(`/course/${course.id}/outline`) })) },
   ].filter((group) => group.items.length > 0);
 });
 </script>

@@ -4,6 +4,7 @@ import { placedChecks } from '~~/core/course/course';
 import { useCourse } from '~/stores/course';
 
 /** The steps of the work, with what is in each. */
+const go = useGo();
 const props = defineProps<{ sources: number }>();
 const desk = useCourse();
 const root = computed(() => `/course/${desk.course?.id}`);
@@ -21,7 +22,7 @@ const steps = computed(() => [
 const route = useRoute();
 const at = (path: string) => route.path.startsWith(`${root.value}/${path}`);
 useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'results', 'bin', 'people'].map((path, index) => ({
-  id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => void navigateTo(`${root.value}/${path}`),
+  id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => go(`${root.value}/${path}`),
 })));
 </script>
 

@@ -4,6 +4,7 @@ import { useCourse } from '~/stores/course';
 import { openBar } from './bar';
 
 defineProps<{ title?: string }>();
+const go = useGo();
 const session = useSession();
 const desk = useCourse();
 const color = useColorMode();
@@ -15,11 +16,11 @@ const state = computed(() => {
 async function leave() {
   await desk.settleAll();
   await session.leave();
-  await navigateTo('/sign-in');
+  go('/sign-in');
 }
 const items = computed(() => [[
   { label: color.value === 'dark' ? 'Light' : 'Dark', onSelect: () => void (color.preference = color.value === 'dark' ? 'light' : 'dark') },
-  ...(session.person?.role === 'owner' ? [{ label: 'People', onSelect: () => void navigateTo('/people') }] : []),
+  ...(session.person?.role === 'owner' ? [{ label: 'People', onSelect: () => go('/people') }] : []),
   { label: 'Sign out', onSelect: () => void leave() },
 ]]);
 </script>

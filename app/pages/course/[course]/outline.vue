@@ -11,6 +11,7 @@ import { useFigures } from '~/stores/figures';
 import { useProposal } from '~/stores/proposal';
 import { STATES } from '~/words/states';
 
+const go = useGo();
 const desk = useCourse();
 const figures = useFigures();
 const proposal = useProposal();
@@ -203,7 +204,7 @@ useActions([
   { id: 'o-more', label: 'Select one row more', key: 'Shift+ArrowDown', within: 'outline', area: 'Outline', run: () => step(1, true) },
   { id: 'o-del', label: 'Delete rows', key: 'Ctrl+Delete', within: 'outline', area: 'Outline', when: editing, run: remove },
   { id: 'o-fold', label: 'Fold or unfold all', key: 'Alt+F2', area: 'Outline', run: foldAll },
-  { id: 'o-open', label: 'Open the lesson', key: 'Ctrl+Enter', within: 'outline', area: 'Outline', when: () => chosenLesson.value !== undefined, run: () => void navigateTo(`/course/${desk.course!.id}/lessons/${chosenLesson.value!.id}`) },
+  { id: 'o-open', label: 'Open the lesson', key: 'Ctrl+Enter', within: 'outline', area: 'Outline', when: () => chosenLesson.value !== undefined, run: () => go(`/course/${desk.course!.id}/lessons/${chosenLesson.value!.id}`) },
   { id: 'o-draft', label: 'Draft an outline', key: 'Alt+D', area: 'Outline', when: editing, run: () => void proposal.draft() },
 ]);
 </script>
@@ -231,7 +232,7 @@ useActions([
               <span role="gridcell" class="number strong">{{ minutesOf(row) }}</span><span role="gridcell" /><span role="gridcell" />
             </template>
             <template v-else-if="row.kind === 'lesson'">
-              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><input data-part="title" :value="row.lesson.title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)" @dblclick="navigateTo(`/course/${desk.course!.id}/lessons/${row.id}`)"></span>
+              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><input data-part="title" :value="row.lesson.title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)" @dblclick="go(`/course/${desk.course!.id}/lessons/${row.id}`)"></span>
               <span role="gridcell" class="can"><input data-part="can" :value="objective(row)" :readonly="!desk.mayEdit" placeholder="not said yet" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" @change="can(row, ($event.target as HTMLInputElement).value)"></span>
               <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
               <span role="gridcell" class="number">{{ checksIn(row) }}</span>

@@ -114,7 +114,8 @@ input[type=radio] { accent-color: var(--moss); }
 .note { display: grid; gap: 4px; font-size: 14px; margin: 10px 0 12px; }
 .address { padding: 10px 18px; background: var(--moss-faint); font-size: 14px; display: flex; gap: 10px; align-items: baseline; flex-wrap: wrap; }
 .address code { font-family: var(--font-mono); font-size: 13px; overflow-wrap: anywhere; }
-.packages a { white-space: nowrap; margin-right: 8px; }
+.packages a { white-space: nowrap; margin-right: 8px; display: inline-block; min-height: 24px; }
+td button.link { min-height: 24px; }
 .lines { margin-top: 4px; }
 .foot { padding: 12px 18px; max-width: 86ch; }
 @media (max-width: 1000px) { .make { grid-template-columns: 1fr; } }

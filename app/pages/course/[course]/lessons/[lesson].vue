@@ -105,7 +105,8 @@ useActions([
 .middle { flex: 1; display: flex; flex-direction: column; min-width: 0; }
 .names { min-width: 0; }
 .names h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.names p { white-space: nowrap; }
+.names p { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.head .end { flex: none; white-space: nowrap; }
 .scroll { flex: 1; overflow-y: auto; }
 article { max-width: 640px; margin: 0 auto; padding: 22px 8px 0 34px; }
 .after { font: 600 12.5px var(--font-sans); color: var(--ink-2); }

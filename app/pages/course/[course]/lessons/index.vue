@@ -21,14 +21,14 @@ async function draft() {
 const going = (id: string) => ({ now: 'being drafted', waiting: 'waits for its draft' })[drafting.waiting.get(id)!];
 const toggle = (id: string) => void (chosen.value = new Set(chosen.value.has(id) ? [...chosen.value].filter((each) => each !== id) : [...chosen.value, id]));
 useActions([
-  { id: 'ls-draft', label: 'Draft the chosen or blank lessons', key: 'Alt+D', area: 'Lessons', when: () => desk.mayEdit && next.value.length > 0, run: () => void draft() },
+  { id: 'ls-draft', label: 'Draft the chosen or blank lessons', key: 'Alt+D', area: 'Lessons', when: () => desk.mayEdit && next.value.length > 0 && (chosen.value.size > 0 || drafting.running.length === 0), run: () => void draft() },
 ]);
 </script>
 
 <template>
   <div class="lessons">
     <div class="head"><h1>Lessons</h1><span class="small quiet">{{ blank.length ? `${blank.length} blank` : 'every lesson has text' }}</span>
-      <div v-if="desk.mayEdit" class="end"><UButton v-if="next.length" @click="draft">{{ chosen.size ? `Draft ${counted(chosen.size, ['lesson', 'lessons'])}` : `Draft ${next.length === 1 ? 'the blank lesson' : `all ${next.length} blank lessons`}` }}</UButton></div>
+      <div v-if="desk.mayEdit" class="end"><UButton v-if="next.length && (chosen.size || drafting.running.length === 0)" @click="draft">{{ chosen.size ? `Draft ${counted(chosen.size, ['lesson', 'lessons'])}` : `Draft ${next.length === 1 ? 'the blank lesson' : `all ${next.length} blank lessons`}` }}</UButton></div>
     </div>
     <table v-if="desk.lessons.length" class="lines">
       <thead><tr><th><span class="sr-only">Choose</span></th><th>Lesson</th><th>Module</th><th class="number">Min</th><th class="number">Checks</th><th>State</th></tr></thead>

@@ -1,0 +1,245 @@
+import AxeBuilder from '@axe-core/playwright';
+import { devices, type Browser, type Page } from '@playwright/test';
+import { expect, looksRight, openDemo, openLesson, saved, test, type App } from './app';
+
+/** Makes the course at hand available; gives the learners' address. */
+async function release(page: Page, access: RegExp, choose: (page: Page) => Promise<void> = async () => undefined): Promise<string> {
+  await page.keyboard.press('Alt+6');
+  await expect(page.getByRole('heading', { name: 'Release', exact: true })).toBeVisible();
+  await page.getByRole('radio', { name: access }).check();
+  await choose(page);
+  const before = await page.locator('tbody tr').count();
+  await page.keyboard.press('Control+Enter');
+  await expect(page.locator('tbody tr')).toHaveCount(before + 1);
+  return (await page.locator('.address code').textContent())!;
+}
+/** A learner on a device of their own. */
+async function aLearner(browser: Browser, address: string, name?: string, options = {}): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 390, height: 800 }, ...options })).newPage();
+  await page.goto(address);
+  if (name) {
+    await page.getByLabel('Your name').fill(name);
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
+  return page;
+}
+const onward = (page: Page) => page.locator('.up-onward .first');
+/** Answers the first open check of the page with one of its options. */
+async function answer(page: Page, option: number) {
+  const check = page.locator('.up-check').first();
+  await check.getByRole('radio').nth(option).check();
+  await check.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(check.locator('.up-said strong')).toBeVisible();
+  return check;
+}
+const progress = async (page: Page, app: App) => {
+  const course = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
+  return (await (await page.request.get(`${app.url}/api/courses/${course}/learners`)).json()) as { name: string; release: number; progress: { done: number; checks: { answered: number; right: number } } }[];
+};
+
+test('a course is made available, taken by name on a phone, left and gone on with on another device', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = await release(page, /Anyone with the address/);
+  const learner = await aLearner(browser, address);
+  await expect(learner.getByText('22 lessons, 32 checks')).toBeVisible();
+  await expect(learner.getByText('Tries at each check: 2.')).toBeVisible();
+  await looksRight(learner);
+  await learner.getByLabel('Your name').fill('Ada Pell');
+  await learner.getByRole('button', { name: 'Begin' }).click();
+  await expect(learner.getByRole('heading', { level: 1 })).toHaveText('Purpose and reach');
+  await looksRight(learner);
+
+  const check = await answer(learner, 0);
+  const told = await check.locator('.up-said strong').textContent();
+  expect(['That is right.', 'That is not right.']).toContain(told);
+  await onward(learner).click();
+  await expect(learner.getByRole('alert')).toContainText('checks to answer');
+  await onward(learner).click();
+  await expect(learner.getByRole('heading', { level: 1 })).toHaveText('Members and borrowing rights');
+  await expect(learner.getByRole('heading', { level: 1 })).toBeFocused();
+  await learner.keyboard.press('Alt+PageDown');
+  await expect(learner.getByRole('heading', { level: 1 })).toHaveText('Before you hand it over');
+  await onward(learner).click();
+  await learner.getByRole('button', { name: 'Lessons', exact: true }).click();
+  await expect(learner.getByRole('link', { name: /^Before you hand it over\s*, done/ })).toBeVisible();
+  await looksRight(learner);
+
+  await learner.reload();
+  await expect(learner.getByRole('heading', { level: 1 })).toHaveText('The five-point look-over');
+  await learner.getByText('Go on elsewhere').first().click();
+  const place = (await learner.locator('details code').textContent())!;
+  const elsewhere = await aLearner(browser, place);
+  await expect(elsewhere.getByRole('heading', { level: 1 })).toBeVisible();
+  expect(elsewhere.url()).not.toContain('key=');
+  await elsewhere.getByRole('button', { name: 'Lessons', exact: true }).click();
+  await expect(elsewhere.getByRole('link', { name: /^Before you hand it over\s*, done/ })).toBeVisible();
+
+  await page.keyboard.press('Alt+7');
+  await expect(page.getByRole('row', { name: /Ada Pell/ })).toContainText('1 of 22');
+  await looksRight(page);
+  // The list follows while it is open.
+  await elsewhere.keyboard.press('Escape');
+  await elsewhere.getByRole('link', { name: /^People at the desk/ }).click();
+  await onward(elsewhere).click();
+  await expect.poll(async () => (await progress(page, app))[0].progress.done + (await progress(page, app))[0].progress.checks.answered).toBeGreaterThan(1);
+});
+
+test('keys and feedback reach the browser only when they may be seen', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = await release(page, /Anyone with the address/);
+  const course = (await (await page.request.get(`${app.url}/api/courses/${/\/course\/([a-z0-9]+)/.exec(page.url())![1]}`)).json()) as { course: { checks: { id: string; stem: string; key: string; options: { id: string; text: string }[] }[] } };
+  const learner = await (await browser.newContext()).newPage();
+  const bodies: string[] = [];
+  learner.on('response', async (response) => {
+    if (response.url().includes('/api/learn/') || response.url().includes('/learn/')) bodies.push(await response.text().catch(() => ''));
+  });
+  await learner.goto(address);
+  await learner.getByLabel('Your name').fill('Curious');
+  await learner.getByRole('button', { name: 'Begin' }).click();
+  await expect(learner.locator('.up-check').first()).toBeVisible();
+  const all = () => bodies.join('\n');
+  expect(all()).not.toMatch(/"key":"a|"feedback"|"evidence"|"passages"/);
+  const stem = (await learner.locator('.up-check legend').first().textContent())!.replace(/^Check/, '');
+  const check = course.course.checks.find((each) => each.stem === stem)!;
+  const right = check.options.find((option) => option.id === check.key)!.text;
+  for (const option of check.options) expect(all()).not.toContain(option.id);
+  const wrong = check.options.find((option) => option.id !== check.key)!.text;
+  const part = learner.locator('.up-check').first();
+  await part.getByText(wrong, { exact: true }).click();
+  await part.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(part.getByText('That is not right.')).toBeVisible();
+  expect(all()).not.toMatch(/"key":"a/);
+  await expect(part.getByText('Tries left: 1')).toBeVisible();
+  await part.getByRole('button', { name: 'Try again' }).click();
+  await part.getByText(right, { exact: true }).click();
+  await part.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(part.getByText('That is right.')).toBeVisible();
+  expect(all()).toMatch(/"key":"a/);
+});
+
+test('answers survive a lost connection and a reload', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = await release(page, /Anyone with the address/);
+  const learner = await aLearner(browser, address, 'On the train');
+  await learner.route('**/api/learn/**/events', (route) => route.abort());
+  const check = learner.locator('.up-check').first();
+  await check.getByRole('radio').first().check();
+  await check.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(check.getByText('Your answer is kept')).toBeVisible();
+  await expect(learner.getByText('No connection.')).toBeVisible();
+  await looksRight(learner);
+  await learner.reload();
+  await expect(check.getByText('Your answer is kept')).toBeVisible();
+  await learner.unroute('**/api/learn/**/events');
+  await expect(check.locator('.up-said strong')).toBeVisible();
+  await expect.poll(async () => (await progress(page, app)).map((row) => row.progress.checks.answered)).toEqual([1]);
+});
+
+test('lessons one after another, passed only by right answers', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = await release(page, /Anyone with the address/, async (desk) => {
+    await desk.getByLabel('A lesson is done when').selectOption('passed');
+    await desk.getByLabel('Enough is, in percent').fill('100');
+    await desk.getByLabel('Lessons are taken').selectOption('forced');
+    await desk.getByLabel('Tries at a check').selectOption('');
+  });
+  const learner = await aLearner(browser, address, 'Bo');
+  await onward(learner).click();
+  await expect(learner.getByRole('alert')).toContainText('The next lesson opens then.');
+  await expect(learner.getByRole('heading', { level: 1 })).toHaveText('Purpose and reach');
+  for (const part of await learner.locator('.up-check').all()) {
+    for (let option = 0; (await part.getByText('That is right.').count()) === 0; option++) {
+      if (option > 0) await part.getByRole('button', { name: 'Try again' }).click();
+      await part.getByRole('radio').nth(option).check();
+      await part.getByRole('button', { name: 'Check my answer' }).click();
+      await expect(part.locator('.up-said strong')).toBeVisible();
+    }
+  }
+  await onward(learner).click();
+  await expect(learner.getByRole('heading', { level: 1 })).toHaveText('Members and borrowing rights');
+  await learner.goto(`${address}#nothing`);
+  await learner.getByRole('button', { name: 'Lessons', exact: true }).click();
+  await expect(learner.locator('.up-list a')).toHaveCount(2);
+});
+
+test('who may take it: people who sign in, nobody, and nobody any more', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = await release(page, /People of this installation/);
+  const stranger = await aLearner(browser, address);
+  await stranger.getByRole('link', { name: 'Sign in to begin' }).click();
+  await stranger.getByRole('button', { name: 'Tom Ashby' }).click();
+  await stranger.getByRole('button', { name: 'Begin' }).click();
+  await expect(stranger.getByRole('heading', { level: 1 })).toHaveText('Purpose and reach');
+  await expect(stranger.getByText('Go on elsewhere')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Withdraw' }).click();
+  await expect(page.getByText(/^withdrawn/)).toBeVisible();
+  await stranger.reload();
+  await expect(stranger.getByText('not available at the moment')).toBeVisible();
+  await page.getByRole('button', { name: 'Make available again' }).click();
+  await expect(page.getByRole('button', { name: 'Withdraw' })).toBeVisible();
+  await stranger.reload();
+  await expect(stranger.getByRole('heading', { level: 1 })).toHaveText('Purpose and reach');
+  const lost = await aLearner(browser, `${app.url}/learn/wnosuchcourse`);
+  await expect(lost.getByRole('alert')).toContainText('no course at this address');
+});
+
+test('a newer release is told before it is made, and learners under way keep what did not change', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  const address = await release(page, /Anyone with the address/);
+  const learner = await aLearner(browser, address, 'Cleo');
+  for (const title of ['Before you hand it over', 'Storing']) {
+    await learner.getByRole('button', { name: 'Lessons', exact: true }).click();
+    await learner.getByRole('link', { name: new RegExp(`^${title}`) }).click();
+    await onward(learner).click();
+    await onward(learner).click();
+  }
+  await openLesson(page, 'Before you hand it over');
+  await page.locator('.lesson-page p').first().click();
+  await page.keyboard.press('Control+Home');
+  await page.keyboard.type('Take your time. ');
+  await saved(page);
+  await page.keyboard.press('Alt+6');
+  await expect(page.getByText('1 changed: “Before you hand it over”')).toBeVisible();
+  await expect(page.getByText('1 learner is under way.')).toBeVisible();
+  await looksRight(page);
+  await release(page, /Anyone with the address/, (desk) => desk.getByRole('radio', { name: /They go on with this one/ }).check());
+  await learner.reload();
+  await learner.getByRole('button', { name: 'Lessons', exact: true }).click();
+  await expect(learner.locator('.up-list a').filter({ hasText: 'Before you hand it over' })).not.toContainText('done');
+  expect((await progress(page, app))[0].release).toBe(2);
+});
+
+test('an author sees a draft as a learner would, at three sizes, beside the editor', async ({ page, app }) => {
+  await openDemo(page, app);
+  await openLesson(page, 'Late returns');
+  await page.keyboard.press('Alt+v');
+  const frame = page.frameLocator('iframe');
+  await expect(frame.getByRole('heading', { level: 1 })).toHaveText('Late returns');
+  await looksRight(page);
+  await page.locator('.lesson-page p').first().click();
+  await page.keyboard.press('Control+Home');
+  await page.keyboard.type('Seen at once. ');
+  await expect(frame.getByText('Seen at once.')).toBeVisible();
+  await frame.locator('.up-check').first().getByRole('radio').first().check();
+  await frame.locator('.up-check').first().getByRole('button').click();
+  await expect(frame.locator('.up-check').first().locator('.up-said strong')).toBeVisible();
+  for (const [size, width] of [['Tablet', 768], ['Desk', 1280], ['Phone', 390]] as const) {
+    await page.getByRole('button', { name: size, exact: true }).click();
+    await expect.poll(() => frame.locator('body').evaluate(() => window.innerWidth)).toBe(width);
+  }
+});
+
+test('the player fits from 320 px, by touch, dark, and from right to left', async ({ page, app, browser }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+1');
+  const address = await release(page, /Anyone with the address/);
+  const phone = await aLearner(browser, address, 'Dee', { ...devices['iPhone SE'], viewport: { width: 320, height: 560 }, hasTouch: true, colorScheme: 'dark', defaultBrowserType: undefined });
+  await phone.getByRole('button', { name: 'Lessons', exact: true }).tap();
+  await phone.getByRole('link', { name: /^When something goes wrong/ }).tap();
+  await expect(phone.getByRole('heading', { level: 1 })).toHaveText('When something goes wrong');
+  await looksRight(phone);
+  await phone.locator('.up').evaluate((element) => element.setAttribute('dir', 'rtl'));
+  expect((await new AxeBuilder({ page: phone }).analyze()).violations.map((each) => each.id)).toEqual([]);
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+});

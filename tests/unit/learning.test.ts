@@ -1,0 +1,206 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { mark, markingOf } from '../../core/check/marking';
+import type { Course } from '../../core/course/course';
+import { allIds } from '../../core/course/tree';
+import { EventInput, eventFrom, EventsInput, ReleaseInput, RulesInput, rulesFrom } from '../../core/learning/input';
+import { checkInput } from '../../core/course/input';
+import { packState, unpackState } from '../../core/learning/packed';
+import { after, allShown, BEGINNING, progressOf, shown, stateAfter, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
+import { carriedOver, difference } from '../../core/learning/releases';
+import { USUAL_RULES, type Rules } from '../../core/learning/rules';
+import { checksIn, freezeCourse, isEmptyForLearners, lessonsOf } from '../../core/learning/view';
+import { aCheck, aCourse, aLearnersCourse, aLesson, aModule, anId, aText } from '../builders';
+
+const rules = (changes: Partial<Rules> = {}): Rules => ({ ...USUAL_RULES, ...changes });
+const { view, keys } = aLearnersCourse();
+const [one, two, three] = lessonsOf(view);
+const [asked] = checksIn(one);
+const right = keys[asked].key;
+const wrong = Object.keys(keys[asked].feedback).find((id) => id !== right)!;
+const read = (lesson: string): LearnerEvent => ({ id: 'e', kind: 'read', lesson });
+const answer = (option: string, check = asked, lesson = one.id): LearnerEvent => ({ id: 'e', kind: 'answer', lesson, check, option });
+const upTo = (events: LearnerEvent[], by = rules()) => stateAfter(events, keys, by);
+
+describe('what learners get of a course', () => {
+  const course: Course = { ...aCourse(), takes: [{ id: anId('take'), of: anId('First one'), field: 'title', value: 'Secret take' }] };
+  const evidence = { type: 'evidence' as const, attrs: { id: anId('e'), passages: [{ id: anId('p'), from: 0, to: 3 }], was: 'abcdefghij' } };
+  course.modules[0].lessons[0].blocks.unshift({ id: anId('sourced'), kind: 'text', body: { text: [{ type: 'text', text: 'One ', marks: [evidence] }, { type: 'text', text: 'two', marks: [{ type: 'connecting' }] }] } });
+  course.modules[0].lessons[0].blocks.push({ id: anId('code'), kind: 'code', body: { code: 'x' }, evidence: [{ id: anId('p'), from: 0, to: 1 }] }, { id: anId('twice'), kind: 'check', body: { checkId: anId('check') } });
+  course.modules.push(aModule('Blank', [aLesson('Nothing yet', [])]));
+  const frozen = freezeCourse(course, 'secret');
+
+  it('has no keys, feedback, evidence, offers, takes, brief, and no blank lessons', () => {
+    const said = JSON.stringify(frozen.view);
+    for (const word of ['evidence', 'connecting', 'key', 'feedback', 'Secret take', 'Nothing yet', 'audience', 'plannedPassages', anId('offer')]) expect(said, word).not.toContain(word);
+    expect(lessonsOf(frozen.view).map((lesson) => lesson.title)).toEqual(['First one', 'First two', 'Second one', 'Second two']);
+    expect(lessonsOf(frozen.view)[0].blocks[0].body).toEqual({ text: [{ type: 'text', text: 'One two' }] });
+    expect(frozen.view.checks.map((check) => check.id)).toEqual([anId('check')]);
+    expect(checksIn(lessonsOf(frozen.view)[0])).toEqual([anId('check')]);
+  });
+
+  it('has options whose ids and order do not tell the key', () => {
+    const known = new Set(allIds(course).concat(course.checks.flatMap((check) => check.options.map((option) => option.id))));
+    expect(frozen.view.checks[0].options.some((option) => known.has(option.id))).toBe(false);
+    const firsts = Array.from({ length: 200 }, (_, at) => {
+      const { view: seen, keys: marking } = freezeCourse({ ...course, checks: [{ ...aCheck('check'), id: anId('check') }] }, `secret ${at}`);
+      return seen.checks[0].options.findIndex((option) => option.id === marking[anId('check')].key);
+    });
+    for (const place of [0, 1, 2]) expect(firsts.filter((each) => each === place).length).toBeGreaterThan(40);
+    expect(freezeCourse(course, 'secret')).toEqual(frozen);
+  });
+
+  it('is nothing when no lesson has text', () => {
+    expect(isEmptyForLearners(course)).toBe(false);
+    expect(isEmptyForLearners({ ...course, modules: [aModule('Blank', [aLesson('Nothing yet', [])])] })).toBe(true);
+  });
+});
+
+describe('marking', () => {
+  const check = aCheck('check');
+  const marking = markingOf(check, (id) => id);
+  it('tells right from wrong, with what is said to each', () => {
+    expect(mark(marking, check.key)).toMatchObject({ right: true, feedback: { code: 'right' } });
+    expect(mark(marking, check.options[1].id)).toMatchObject({ right: false, feedback: { code: 'not-said' } });
+  });
+  it.each(['nothing', '__proto__', 'toString', ''])('knows no option %j', (option) => expect(mark(marking, option)).toBeUndefined());
+});
+
+describe('a learner\'s state', () => {
+  it('is what the events say: read once, answered until settled', () => {
+    const state = upTo([read(one.id), read(one.id), answer(wrong), answer(right), answer(wrong)]);
+    expect(state.read).toEqual([one.id]);
+    expect(state.answers[asked]).toEqual({ option: right, right: true, tries: 2 });
+  });
+  it('takes no more answers than there are tries', () => {
+    expect(upTo([answer(wrong), answer(wrong), answer(right)]).answers[asked]).toEqual({ option: wrong, right: false, tries: 2 });
+    expect(upTo([answer(wrong), answer(wrong), answer(right)], rules({ tries: null })).answers[asked].right).toBe(true);
+  });
+  it('is not changed by what cannot be', () => {
+    expect(after(BEGINNING, answer('anothing'), keys, rules())).toBe(BEGINNING);
+    expect(after(BEGINNING, answer(right, 'knothing'), keys, rules())).toBe(BEGINNING);
+  });
+  it('shows the key only when nothing can be won by it', () => {
+    const first = shown(asked, upTo([answer(wrong)]).answers[asked], keys, rules())!;
+    expect(first).toMatchObject({ settled: false, right: false });
+    expect(JSON.stringify(first)).not.toContain(right);
+    expect(shown(asked, upTo([answer(wrong), answer(wrong)]).answers[asked], keys, rules())).toMatchObject({ settled: true, key: right, why: { code: 'right' } });
+    expect(shown(asked, upTo([answer(right)]).answers[asked], keys, rules())).toMatchObject({ settled: true, key: right, feedback: { code: 'right' } });
+    expect(shown('knothing', { option: right, right: true, tries: 1 }, keys, rules())).toBeUndefined();
+    // From a packed state that had to drop which option it was.
+    expect(shown(asked, { option: '', right: false, tries: 1 }, keys, rules())).toEqual({ option: '', right: false, tries: 1, settled: false });
+    expect(Object.keys(allShown(upTo([answer(wrong)]), keys, rules()))).toEqual([asked]);
+  });
+});
+
+describe('progress', () => {
+  it('counts a lesson by the rule', () => {
+    const only = (events: LearnerEvent[], lesson: Rules['lesson']) => progressOf(view, rules({ lesson }), upTo(events)).lessons[one.id];
+    expect(only([read(one.id)], { kind: 'read' })).toMatchObject({ done: true, left: [] });
+    expect(only([read(one.id)], { kind: 'answered' })).toMatchObject({ done: false, left: ['answer'] });
+    expect(only([read(one.id), answer(wrong)], { kind: 'answered' })).toMatchObject({ done: true });
+    expect(only([read(one.id), answer(wrong)], { kind: 'passed', share: 1 })).toMatchObject({ done: false, left: ['pass'] });
+    expect(only([answer(right)], { kind: 'passed', share: 1 })).toMatchObject({ done: false, left: ['read'] });
+    expect(only([read(one.id), answer(right)], { kind: 'passed', share: 1 })).toMatchObject({ done: true });
+  });
+  it('opens lessons one after another where the order is forced', () => {
+    const opened = (events: LearnerEvent[]) => lessonsOf(view).filter((lesson) => progressOf(view, rules({ order: 'forced' }), upTo(events)).lessons[lesson.id].open).length;
+    expect(opened([])).toBe(1);
+    expect(opened([read(one.id)])).toBe(1);
+    expect(opened([read(one.id), answer(wrong)])).toBe(2);
+    expect(opened([read(one.id), answer(wrong), read(three.id)])).toBe(2);
+    expect(Object.values(progressOf(view, rules(), BEGINNING).lessons).every((lesson) => lesson.open)).toBe(true);
+  });
+  const all = lessonsOf(view).flatMap((lesson): LearnerEvent[] => [read(lesson.id), ...checksIn(lesson).map((check) => answer(keys[check].key, check, lesson.id))]);
+  it('completes a course when all is done, and enough is right where that is asked', () => {
+    expect(progressOf(view, rules(), upTo(all))).toMatchObject({ completed: true, passed: true, score: 1, done: lessonsOf(view).length });
+    const missed = all.map((event) => (event.kind === 'answer' && event.check === asked ? answer(wrong) : event));
+    expect(progressOf(view, rules({ course: { kind: 'passed', share: 1 } }), upTo(missed))).toMatchObject({ completed: false, passed: false });
+    expect(progressOf(view, rules({ course: { kind: 'passed', share: 0.5 } }), upTo(missed))).toMatchObject({ completed: true, passed: true, score: 0.5 });
+    const plain = progressOf(view, rules({ course: { kind: 'lessons' } }), upTo(missed));
+    expect(plain.completed).toBe(true);
+    expect('passed' in plain).toBe(false);
+  });
+  it('knows where to go on', () => {
+    expect(progressOf(view, rules(), BEGINNING).next).toBe(one.id);
+    expect(progressOf(view, rules(), upTo([read(two.id)])).next).toBe(three.id);
+    expect(progressOf(view, rules(), upTo([answer(wrong)])).next).toBe(one.id);
+    expect(progressOf(view, rules(), { ...upTo(all), at: two.id }).next).toBe(two.id);
+    expect(progressOf({ ...view, modules: [] }, rules(), BEGINNING)).toMatchObject({ done: 0, checks: { of: 0 } });
+  });
+});
+
+describe('a newer release', () => {
+  const course = aCourse();
+  const next: Course = JSON.parse(JSON.stringify(course)) as Course;
+  next.modules[0].lessons[1].blocks.push(aText('more', 'More words.'));
+  next.modules[1].lessons = [next.modules[1].lessons[0], aLesson('Third')];
+  const [from, to] = [freezeCourse(course, 's'), freezeCourse(next, 's')];
+  const found = difference(from.view, to.view);
+  it('says which lessons stayed, changed, came and went', () => {
+    expect(found).toEqual({ same: [anId('First one'), anId('Second one')], changed: [anId('First two')], added: [anId('Third')], gone: [anId('Second two')], checks: [anId('check')] });
+  });
+  it('keeps what still counts of what was done', () => {
+    const events = [read(anId('First one')), read(anId('First two')), read(anId('Second two')), { id: 'e', kind: 'answer' as const, lesson: anId('First one'), check: anId('check'), option: from.keys[anId('check')].key }];
+    expect(carriedOver(events, found)).toEqual([events[0], events[3]]);
+    expect(stateAfter(carriedOver(events, found), to.keys, rules()).answers[anId('check')].right).toBe(true);
+  });
+  it('opens a lesson again whose question was changed', () => {
+    const asking: Course = JSON.parse(JSON.stringify(course)) as Course;
+    asking.checks[0].options[1].text = 'Another answer';
+    const changed = difference(from.view, freezeCourse(asking, 's').view);
+    expect(changed).toMatchObject({ changed: [anId('First one')], checks: [] });
+  });
+});
+
+describe('a packed state', () => {
+  const options = (check: string) => view.checks.find((each) => each.id === check)!.options.map((option) => option.id);
+  const anyState = fc.record({
+    read: fc.subarray(lessonsOf(view).map((lesson) => lesson.id)), at: fc.option(fc.constantFrom(...lessonsOf(view).map((lesson) => lesson.id)), { nil: undefined }),
+    answers: fc.dictionary(fc.constantFrom(...view.checks.map((check) => check.id)), fc.record({ option: fc.nat(2), right: fc.boolean(), tries: fc.integer({ min: 1, max: 3 }) })),
+  }).map(({ read: lessons, at, answers }): LearnerState => ({ read: lessons, answers: Object.fromEntries(Object.entries(answers).map(([check, given]) => [check, { ...given, option: options(check)[given.option] }])), ...(at && { at }) }));
+  it('gives back what was packed', () => fc.assert(fc.property(anyState, (state) => {
+    expect(unpackState(view, packState(view, state))).toEqual(state);
+  }), { seed: 5 }));
+
+  it('fits 300 lessons of 3 checks, and drops by its rule where there is less room', () => {
+    const { view: long, keys: marking } = aLearnersCourse(300, 3);
+    const lessons = lessonsOf(long);
+    const state: LearnerState = { at: lessons[299].id, read: lessons.map((lesson) => lesson.id), answers: Object.fromEntries(long.checks.map((check) => [check.id, { option: marking[check.id].key, right: true, tries: 3 }])) };
+    const packed = packState(long, state);
+    expect(packed.length).toBeLessThanOrEqual(1260);
+    expect(packed).toMatch(/^[\w.-]+$/);
+    expect(unpackState(long, packed)).toEqual(state);
+    const outcomes = unpackState(long, packState(long, state, 1000));
+    expect(outcomes.read).toEqual(state.read);
+    expect(Object.values(outcomes.answers).every((given) => given.option === '' && given.right && given.tries === 3)).toBe(true);
+    const least = packState(long, state, 100);
+    expect(least.length).toBeLessThanOrEqual(100);
+    expect(unpackState(long, least)).toMatchObject({ read: state.read, answers: {}, at: state.at });
+  });
+  it.each(['', 'nonsense', 'z1.AAAA', 'a999.____', 'a0.%%%', '{"read":[]}'])('%j is read without harm', (text) => {
+    const state = unpackState(view, text);
+    expect(progressOf(view, rules(), state).done).toBeLessThanOrEqual(lessonsOf(view).length);
+  });
+  it('of a course with fewer lessons gives what can be read of it', () => {
+    const shorter = { ...view, modules: view.modules.slice(0, 1) };
+    expect(unpackState(shorter, packState(view, upTo([read(one.id), read(three.id)]))).read).toEqual([one.id]);
+  });
+});
+
+describe('what learners and authors send', () => {
+  const good = { id: 'eabcdefghij2', kind: 'read', lesson: 'labcdefghij2', at: 5 };
+  it.each([[good, true], [{ ...good, kind: 'cheat' }, false], [{ ...good, lesson: 'L' }, false], [{ ...good, right: true }, false], [{ ...good, at: -1 }, false], [{ ...good, at: '5' }, false]])('%j', (event, ok) => expect(checkInput(EventsInput, { events: [event] }).ok).toBe(ok));
+  it('is at most so much at once', () => expect(checkInput(EventsInput, { events: Array.from({ length: 201 }, () => good) }).ok).toBe(false));
+  it('is an answer only with check and option', () => {
+    const base = Object.assign(new EventInput(), { ...good, kind: 'answer' as const });
+    expect(eventFrom(base)).toBeUndefined();
+    expect(eventFrom(Object.assign(base, { check: 'kabcdefghij2', option: 'aabcdefghij2' }))).toMatchObject({ kind: 'answer', option: 'aabcdefghij2' });
+  });
+  it('is rules that can be', () => {
+    const sent = { lesson: 'passed', course: 'passed', share: 0.8, order: 'forced', tries: 3 };
+    expect(rulesFrom(sent as RulesInput)).toEqual({ lesson: { kind: 'passed', share: 0.8 }, course: { kind: 'passed', share: 0.8 }, order: 'forced', tries: 3 });
+    const release = (changes: object) => checkInput(ReleaseInput, { note: '', access: 'link', move: false, rules: { ...sent, ...changes } }).ok;
+    expect([release({}), release({ share: 2 }), release({ tries: 9 }), release({ order: 'any' }), release({ more: 1 })]).toEqual([true, false, false, false, false]);
+  });
+});
