@@ -4,18 +4,21 @@ import { join, resolve } from 'node:path';
 import { importArchive } from '../server/desk/archive';
 import { hashPassword } from '../server/rights/password';
 import { openInstallation } from '../server/utils/installation';
+import { addLearners } from './learners';
 import { DEMO_PASSWORD, DEMO_PEOPLE } from './people';
 
 const folder = resolve(process.argv[2] ?? 'data');
 if (!existsSync(join(folder, 'uplift.sqlite'))) {
   mkdirSync(folder, { recursive: true });
   writeFileSync(join(folder, 'demo'), 'This folder holds the demo: its people can be taken on by one click.\n');
-  const { db, people, courses, sources, drafter, now } = openInstallation(folder);
+  const installation = openInstallation(folder);
+  const { db, people, courses, sources, drafter, now } = installation;
   const password = await hashPassword(DEMO_PASSWORD);
   for (const { id, name, login, role } of DEMO_PEOPLE) people.add({ id, name, login, role }, password, now());
   const [owner, ...others] = DEMO_PEOPLE;
   const { id } = importArchive({ courses, sources }, new Uint8Array(readFileSync('demo/course/lending-tools-safely.uplift.zip')), owner.id, true);
   for (const { id: person, course } of others) people.setRole(id, person, course);
+  await addLearners(installation, id, owner.id);
   await drafter.stop();
   db.close();
   console.log(`Made ${folder} with the demo.`);

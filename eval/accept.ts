@@ -7,6 +7,7 @@ import { gunzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import { demoFiles, documents, sharedFolder } from './corpus';
 import { HOSTILE } from './expected';
+import { acceptPackages } from './packages';
 
 const SLOWEST_SECONDS = 20;
 const MOST_MEGABYTES = 1024;
@@ -65,6 +66,16 @@ check('nothing was unpacked elsewhere', ['/tmp/evil.txt', '/abs.txt', '/tmp/pwne
 console.log('== demo');
 const ran = draft(demoFiles());
 check('demo', [...(ran.code === 0 ? [] : [ran.said]), ...checkPage(join(ran.folder, 'out/course.html')), ...axe(join(ran.folder, 'out/course.html'))]);
+
+console.log('== packages');
+acceptPackages('demo', 'demo/course/lending-tools-safely.uplift.zip', shared, check);
+// English with checks, German without, and Arabic, which runs from right to left.
+for (const name of ['sudo-troubleshooting.en.md', 'postfix-sasl.en.converted.docx', 'debmake-doc.de.epub', 'elephantsdream.captions.ar.vtt']) {
+  const drafted = draft([join(shared, 'corpus', name)]);
+  if (drafted.code === 0) acceptPackages(name, join(drafted.folder, 'out/course.uplift.zip'), shared, check);
+  else console.log(`${name}: ${drafted.said}`);
+  rmSync(drafted.folder, { recursive: true });
+}
 
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;

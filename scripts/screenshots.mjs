@@ -37,7 +37,11 @@ try {
   await page.emulateMedia({ colorScheme: 'dark' });
   await shot('lesson-dark');
   await page.emulateMedia({ colorScheme: 'light' });
-  for (const [key, name] of [['Alt+1', 'brief'], ['Alt+2', 'sources'], ['Alt+5', 'checks']]) {
+  await page.keyboard.press('Alt+v');
+  await page.frameLocator('iframe').locator('h1').waitFor();
+  await shot('lesson-as-learner');
+  await page.keyboard.press('Alt+v');
+  for (const [key, name] of [['Alt+1', 'brief'], ['Alt+2', 'sources'], ['Alt+5', 'checks'], ['Alt+6', 'release'], ['Alt+7', 'results']]) {
     await page.keyboard.press(key);
     await shot(name);
   }
@@ -48,6 +52,21 @@ try {
   await page.getByRole('button', { name: 'Draft again' }).click();
   await page.getByRole('complementary', { name: 'Drafted outline' }).waitFor();
   await shot('outline-drafted');
+  await page.getByRole('button', { name: /^Take/ }).click();
+  await page.keyboard.press('Alt+6');
+  const address = await page.locator('.address code').textContent();
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 800 } })).newPage();
+  await phone.goto(address);
+  await phone.getByLabel('Your name').fill('Ivo Stark');
+  await phone.getByRole('button', { name: 'Begin' }).click();
+  await phone.getByRole('button', { name: 'Lessons', exact: true }).click();
+  await phone.getByRole('link', { name: /^Red-tag tools/ }).click();
+  const check = phone.locator('.up-check').first();
+  await check.getByRole('radio').first().check();
+  await check.getByRole('button', { name: 'Check my answer' }).click();
+  await check.locator('.up-said strong').waitFor();
+  await check.scrollIntoViewIfNeeded();
+  await phone.screenshot({ path: 'docs/screenshots/learner-phone.png' });
 } finally {
   await browser.close();
   server.kill('SIGKILL');

@@ -46,8 +46,8 @@ function wrap(raw: Raw, prefix: string, finish: string): Api {
 
 /** The names of the things both editions know. */
 const NAMES = {
-  '1.2': { data: 'cmi.suspend_data', place: 'cmi.core.lesson_location', exit: 'cmi.core.exit', time: 'cmi.core.session_time', score: 'cmi.core.score', most: 4096 },
-  2004: { data: 'cmi.suspend_data', place: 'cmi.location', exit: 'cmi.exit', time: 'cmi.session_time', score: 'cmi.score', most: 64_000 },
+  '1.2': { data: 'cmi.suspend_data', place: 'cmi.core.lesson_location', entry: 'cmi.core.entry', exit: 'cmi.core.exit', time: 'cmi.core.session_time', score: 'cmi.core.score', most: 4096 },
+  2004: { data: 'cmi.suspend_data', place: 'cmi.location', entry: 'cmi.entry', exit: 'cmi.exit', time: 'cmi.session_time', score: 'cmi.score', most: 64_000 },
 } as const;
 
 /** Seconds as the editions want them: HHHH:MM:SS, or an ISO 8601 duration. */
@@ -120,9 +120,11 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
       window.addEventListener('pagehide', leave);
       window.addEventListener('beforeunload', leave);
       interactions = Number(api.get('cmi.interactions._count')) || 0;
-      last = unpackState(course, api.get(names.data));
-      const place = api.get(names.place);
-      if (place) last = { ...last, at: place };
+      // At the first visit there is nothing to ask for, and asking would be an error.
+      if (api.get(names.entry) !== 'ab-initio') {
+        const place = api.get(names.place);
+        last = { ...unpackState(course, api.get(names.data)), ...(place && { at: place }) };
+      }
       report(last);
       api.commit();
       return last;

@@ -1,6 +1,8 @@
+import type { Marking } from '../../core/check/marking';
 import { fail } from '../../core/course/problem';
-import { after, allShown, progressOf, stateAfter, type LearnerEvent, type LearnerState, type Progress, type Shown } from '../../core/learning/progress';
+import { after, allShown, progressOf, shown, stateAfter, type LearnerEvent, type LearnerState, type Progress, type Shown } from '../../core/learning/progress';
 import { carriedOver, difference, type Difference } from '../../core/learning/releases';
+import type { Rules } from '../../core/learning/rules';
 import type { Db } from '../database/open';
 import { releasesIn, type AttemptRow, type LearnerRow, type ReleaseRow } from '../database/releases';
 import { freshToken, tokenHash } from '../rights/password';
@@ -87,7 +89,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
         const [keys, rules] = [desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)];
         const before = states.get(key);
         const state = before ? keep(key, fresh[at].reduce((known, event) => after(known, event, keys, rules), before)) : stateOf(learner, rules);
-        done(about(events, told(learner, state)));
+        done(toldOf(events, state, keys, rules));
       } catch (error) {
         failed(error);
       }
@@ -131,10 +133,12 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
 }
 
 /** Of all that may be told, what is about these events. */
-function about(events: readonly LearnerEvent[], { read, answers, at }: ToldLearner): ToldLearner {
-  const lessons = new Set(events.map((event) => event.lesson));
-  const checks = events.flatMap((event) => (event.kind === 'answer' && event.check in answers ? [event.check] : []));
-  return { read: read.filter((id) => lessons.has(id)), answers: Object.fromEntries(checks.map((id) => [id, answers[id]])), ...(at && { at }) };
+function toldOf(events: readonly LearnerEvent[], state: LearnerState, keys: Readonly<Record<string, Marking>>, rules: Rules): ToldLearner {
+  const answers = events.flatMap((event) => {
+    const seen = event.kind === 'answer' && event.check in state.answers ? shown(event.check, state.answers[event.check], keys, rules) : undefined;
+    return seen && event.kind === 'answer' ? [[event.check, seen] as const] : [];
+  });
+  return { read: [...new Set(events.map((event) => event.lesson))].filter((id) => state.read.includes(id)), answers: Object.fromEntries(answers), ...(state.at && { at: state.at }) };
 }
 
 function eventOf(row: AttemptRow): LearnerEvent {

@@ -23,6 +23,7 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   const releases = releasesIn(db);
   const cache = new Map<string, FrozenCourse>();
   const rules = new Map<string, Rules>();
+  const written = new WeakMap<FrozenCourse, string>();
 
   /** What was frozen as a release; throws `no-such-release`. */
   function frozen(id: string): FrozenCourse {
@@ -62,6 +63,13 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
 
   return {
     frozen, get, rules: rulesOf,
+    /** What learners get of a release, as it goes over the wire: the same for all of them. */
+    viewJson(id: string): string {
+      const document = frozen(id);
+      const known = written.get(document) ?? JSON.stringify(document.view);
+      written.set(document, known);
+      return known;
+    },
     list: (courseId: string) => releases.ofCourse(courseId),
     link: (courseId: string) => releases.link(courseId),
     courseOf: (link: string) => releases.courseOf(link),

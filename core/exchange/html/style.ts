@@ -20,7 +20,7 @@ a:focus-visible,[tabindex]:focus-visible{outline:2px solid var(--sky);outline-of
 article{background:var(--sheet);border:1px solid var(--hair);border-radius:3px;padding:.4rem 1.6rem 1.2rem;margin:1rem 0}
 article p,article li,article dd{font:1.02rem/1.6 Georgia,'Times New Roman',serif;max-width:40rem}
 .label,.aims{color:var(--ink-2);font:600 .85rem/1.4 ui-sans-serif,system-ui,sans-serif;margin:.8rem 0 .2rem}
-.from{color:inherit;text-decoration:underline;text-decoration-color:color-mix(in srgb,var(--sky) 38%,transparent);text-decoration-thickness:1px;text-underline-offset:.22em}
+.from{padding-block:.25em;color:inherit;text-decoration:underline;text-decoration-color:color-mix(in srgb,var(--sky) 38%,transparent);text-decoration-thickness:1px;text-underline-offset:.22em}
 .from:hover,.from:focus-visible{background-color:var(--sky-soft)}
 .from.changed{text-decoration-style:dotted;text-decoration-color:var(--sky)}
 .connecting{color:var(--ink-2);font-style:italic}

@@ -6,6 +6,7 @@ import { allLessons } from '../../../core/course/course';
 import { validateCourse } from '../../../core/course/validate';
 import { courseDesk } from '../../../server/desk/courses';
 import { DATA_VERSION, openDatabase } from '../../../server/database/open';
+import { openInstallation } from '../../../server/utils/installation';
 import { aChange, aDesk, aFolder, INES } from '../../data';
 import { anId } from '../../builders';
 
@@ -25,6 +26,18 @@ describe('data folders of older versions', () => {
     desk.takeBack(row.id, INES, revision, 'undo');
     desk.takeBack(row.id, INES, revision, 'undo');
     expect(allLessons(desk.load(row.id).course).map((lesson) => lesson.title)).toEqual(['First one', 'First two', 'Second one', 'Second two']);
+    db.close();
+  });
+
+  it('of version 2 has its releases and learners still', () => {
+    const folder = aFolder();
+    cpSync('tests/fixtures/data-2', folder, { recursive: true });
+    const { db, courses, releases, learners, jobs } = openInstallation(folder);
+    const [row] = courses.list(INES);
+    expect(releases.list(row.id)).toMatchObject([{ number: 1, note: 'as it was', access: 'link' }]);
+    expect(learners.lines(row.id)).toMatchObject([{ name: 'Ada', release: 1, progress: { done: 1 } }]);
+    expect(jobs.ofCourse(row.id)).toEqual([]);
+    expect(releases.meaning(row.id)?.lessons.changed).toEqual([]);
     db.close();
   });
 

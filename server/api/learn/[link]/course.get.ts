@@ -1,4 +1,4 @@
-import { defineEventHandler, getCookie } from 'h3';
+import { defineEventHandler, getCookie, setResponseHeader } from 'h3';
 import { installation } from '../../../utils/installation';
 import { learnerWhoMay } from '../../../utils/learner';
 import { answering, idOf } from '../../../utils/request';
@@ -10,8 +10,7 @@ export default defineEventHandler((event) =>
     const link = idOf(event, 'link');
     const learner = learnerWhoMay(event, link);
     const key = getCookie(event, `learner-${link}`);
-    return {
-      course: releases.frozen(learner.release_id).view, rules: releases.rules(learner.release_id), told: learners.told(learner),
-      release: learner.release_id, learner: learner.id, ...(key && learner.person_id === null && { key }),
-    };
+    const own = { rules: releases.rules(learner.release_id), told: learners.told(learner), release: learner.release_id, learner: learner.id, ...(key && learner.person_id === null && { key }) };
+    setResponseHeader(event, 'content-type', 'application/json');
+    return `{"course":${releases.viewJson(learner.release_id)},${JSON.stringify(own).slice(1)}`;
   }));
