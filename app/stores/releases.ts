@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
+import type { LearnerLine } from '~~/core/learning/progress';
 import type { Rules } from '~~/core/learning/rules';
 import type { Access } from '~/words/releases';
 import { useCourse } from './course';
@@ -20,15 +21,6 @@ export interface Meaning {
   since: number;
   lessons: { same: string[]; changed: string[]; added: string[]; gone: string[] };
   underWay: number;
-}
-
-export interface LearnerLine {
-  id: string;
-  name: string;
-  release: number;
-  begun_at: number;
-  seen_at: number;
-  progress: { done: number; minutes: { done: number; of: number }; checks: { answered: number; right: number; of: number }; score?: number; completed: boolean; passed?: boolean };
 }
 
 /** Releases of the course at hand, and who learns by them. */

@@ -94,6 +94,17 @@ export interface Progress {
   next?: string;
 }
 
+/** A learner in their author's list. Times are milliseconds UTC. */
+export interface LearnerLine {
+  id: string;
+  name: string;
+  /** Number of the release they are on. */
+  release: number;
+  begun_at: number;
+  seen_at: number;
+  progress: Omit<Progress, 'lessons' | 'next'>;
+}
+
 /** How far a learner is by the rules: lessons done and open, minutes, score, completion. */
 export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerState): Progress {
   const all = lessonsOf(course);

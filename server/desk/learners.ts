@@ -1,6 +1,6 @@
 import type { Marking } from '../../core/check/marking';
 import { fail } from '../../core/course/problem';
-import { after, allShown, progressOf, shown, stateAfter, type LearnerEvent, type LearnerState, type Progress, type Shown } from '../../core/learning/progress';
+import { after, allShown, progressOf, shown, stateAfter, type LearnerEvent, type LearnerLine, type LearnerState, type Shown } from '../../core/learning/progress';
 import { carriedOver, difference, type Difference } from '../../core/learning/releases';
 import type { Rules } from '../../core/learning/rules';
 import type { Db } from '../database/open';
@@ -15,17 +15,6 @@ export interface ToldLearner {
   read: string[];
   answers: Record<string, Shown>;
   at?: string;
-}
-
-/** A learner as their author sees them. */
-export interface LearnerLine {
-  id: string;
-  name: string;
-  /** Number of the release they are on. */
-  release: number;
-  begun_at: number;
-  seen_at: number;
-  progress: Omit<Progress, 'lessons' | 'next'>;
 }
 
 /** Learners' states kept in memory; each is what their attempts say. */

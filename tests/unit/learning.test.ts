@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { mark, markingOf } from '../../core/check/marking';
 import type { Course } from '../../core/course/course';
 import { allIds } from '../../core/course/tree';
-import { EventInput, eventFrom, EventsInput, ReleaseInput, RulesInput, rulesFrom } from '../../core/learning/input';
+import { EventInput, eventFrom, EventsInput, ReleaseInput, rulesFrom, type RulesInput } from '../../core/learning/input';
 import { checkInput } from '../../core/course/input';
 import { packState, unpackState } from '../../core/learning/packed';
 import { after, allShown, BEGINNING, progressOf, shown, stateAfter, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
