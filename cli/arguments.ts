@@ -24,7 +24,8 @@ export const HELP = `uplift: sources in, a course out.
   uplift read SOURCE...              shows what is read: sections, passages, claims, as JSON
   uplift packages ARCHIVE --out DIR  makes packages of a course to be taken by learners
 
-A SOURCE is a file (docx, pdf, pptx, epub, html, md, txt, vtt, srt) or a folder of HTML pages.
+A SOURCE is a file (docx, odt, rtf, pdf, epub, pptx, odp, xlsx, ods, csv, html, md, txt,
+vtt, srt), a zip of these, or a folder of HTML pages.
 
   --title T          the course's title; otherwise the leading source's
   --audience A       for whom it is

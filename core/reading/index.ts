@@ -29,6 +29,12 @@ const READERS: Record<SourceKind, Reader> = {
   text: readText,
   vtt: readTimed,
   srt: readTimed,
+  odt: async (bytes) => (await import('./odf')).readOdf(bytes),
+  odp: async (bytes) => (await import('./odf')).readOdf(bytes),
+  ods: async (bytes) => (await import('./odf')).readOdf(bytes),
+  rtf: async (bytes) => (await import('./rtf')).readRtf(bytes),
+  xlsx: async (bytes) => (await import('./xlsx')).readXlsx(bytes),
+  csv: async (bytes) => (await import('./csv')).readCsv(bytes),
 };
 
 /**

@@ -1,9 +1,10 @@
 import type { SourceKind } from '../source/source';
 import { fail } from '../course/problem';
 
-const ZIP_KINDS: Record<string, SourceKind> = { docx: 'docx', pptx: 'pptx', epub: 'epub' };
+const ZIP_KINDS: Record<string, SourceKind> = { docx: 'docx', pptx: 'pptx', epub: 'epub', odt: 'odt', odp: 'odp', ods: 'ods', xlsx: 'xlsx' };
 const TEXT_KINDS: Record<string, SourceKind> = {
   html: 'html', htm: 'html', xhtml: 'html', md: 'markdown', markdown: 'markdown', txt: 'text', text: 'text', vtt: 'vtt', srt: 'srt',
+  csv: 'csv', tsv: 'csv', rtf: 'rtf',
 };
 
 /** First bytes of pictures, archives and programs. */
@@ -34,6 +35,7 @@ export function sniff(name: string, bytes: Uint8Array): SourceKind {
   }
   if (extension in TEXT_KINDS) {
     if (found !== undefined) fail('name-lies', { extension });
+    if ((extension === 'rtf') !== /^[\s\u00ef\u00bb\u00bf]*\{\\rtf/.test(head)) fail('name-lies', { extension });
     if (extension === 'txt' && head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT')) return 'vtt';
     return TEXT_KINDS[extension];
   }

@@ -20,6 +20,12 @@ export function first(element: Element | undefined, name: string): Element | und
   return element?.getElementsByTagName(name)[0];
 }
 
+/** The nearest element around an element with a prefixed name. */
+export function above(element: Element, name: string): Element | undefined {
+  for (let node = element.parentElement; node; node = node.parentElement) if (node.tagName === name) return node;
+  return undefined;
+}
+
 /** Children with a prefixed name. */
 export function childrenNamed(element: Element, name: string): Element[] {
   return [...element.children].filter((child) => child.tagName === name);

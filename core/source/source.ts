@@ -65,7 +65,7 @@ export interface Picture {
   near?: string;
 }
 
-export type SourceKind = 'docx' | 'pdf' | 'pptx' | 'epub' | 'html' | 'markdown' | 'text' | 'vtt' | 'srt';
+export type SourceKind = 'docx' | 'pdf' | 'pptx' | 'epub' | 'html' | 'markdown' | 'text' | 'vtt' | 'srt' | 'odt' | 'odp' | 'ods' | 'rtf' | 'xlsx' | 'csv';
 
 export interface Source {
   id: string;

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readFileSync, renameSync, rmSync, writeFileSync, openSync, fsyncSync, closeSync, existsSync } from 'node:fs';
+import { readFileSync, renameSync, rmSync, writeFileSync, openSync, fsyncSync, closeSync, existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Problem } from '../../core/course/problem';
 import type { Claim } from '../../core/knowledge';
@@ -8,7 +8,7 @@ import { readSource } from '../../core/reading';
 import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
-import { readInChild } from '../reading';
+import { readInChild, withZip } from '../reading';
 import { freshId } from './courses';
 
 /** Reading processes at a time: each may take a gigabyte. */
@@ -16,6 +16,9 @@ const READERS = 2;
 
 /** What became of a source that was given. */
 export type Added = { ok: true; source: SourceRow; same?: string } | { ok: false; problem: Problem };
+
+/** What became of a zip of files, file by file. */
+export type AddedZip = { ok: true; files: { name: string; added: Added }[] } | { ok: false; problem: Problem };
 
 /** A passage in its place, for the evidence pane. */
 export interface PassageInContext {
@@ -86,6 +89,24 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return keep(courseId, { ...result.source, id }, result.media, keepFile(bytes), name, person);
   }
 
+  /** Takes in every file of a zip as a source of its own; what cannot be read is told for each. */
+  async function addZip(courseId: string, path: string, name: string, person: string): Promise<AddedZip> {
+    const done = await withZip(path, name, async (files): Promise<AddedZip> => {
+      const all: { name: string; added: Added }[] = [];
+      for (const file of files) all.push({ name: file.name, added: await addUnpacked(courseId, file, person) });
+      return { ok: true, files: all };
+    });
+    return 'files' in done && done.files.length === 0 ? { ok: false, problem: { code: 'zip-empty', place: name } } : done;
+  }
+
+  async function addUnpacked(courseId: string, file: { name: string; path: string }, person: string): Promise<Added> {
+    if (!statSync(file.path).isDirectory()) return addFile(courseId, file.path, file.name, person);
+    const id = freshId('s');
+    const result = await turn(() => readInChild(file.path, id, undefined, file.name));
+    // A folder of pages has no bytes of its own: what was read of it is what is kept.
+    return result.ok ? keep(courseId, { ...result.source, id }, result.media, result.source.version, `${file.name}/`, person) : result;
+  }
+
   /** Takes in text that was pasted or typed. */
   async function addText(courseId: string, title: string, text: string, person: string): Promise<Added> {
     const bytes = new TextEncoder().encode(text);
@@ -135,7 +156,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   return {
-    addFile, addText, adopt, passages, read,
+    addFile, addZip, addText, adopt, passages, read,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
     /** A source as its course uses it, or undefined when it does not. */

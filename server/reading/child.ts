@@ -1,19 +1,37 @@
 // The reading process: untrusted files are parsed here, under limits the parent set, and nowhere else.
-import { readFileSync, readdirSync, statSync } from 'node:fs';
+import { readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { serialize } from 'node:v8';
+import { ProblemError } from '../../core/course/problem';
 import { LIMITS, readSource, type Given, type ReadResult } from '../../core/reading';
-import type { ReadingJob } from './job';
+import { unpack } from '../../core/reading/zip';
+import type { ReadingJob, Unpacked } from './job';
 
 const job = JSON.parse(process.argv[2]) as ReadingJob;
-const result = await read();
-const bytes = serialize(result.ok ? { ...result, media: [...result.media] } : result);
+const result = job.into === undefined ? await read() : unpacked(job.into);
+const bytes = serialize('media' in result ? { ...result, media: [...result.media] } : result);
 // Written whole before the process ends: a pipe takes large data in pieces.
 process.stdout.write(bytes, () => process.exit(0));
 
 async function read(): Promise<ReadResult> {
   const given = open();
   return 'ok' in given ? given : readSource(given, job.id);
+}
+
+/** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */
+function unpacked(folder: string): Unpacked | Extract<ReadResult, { ok: false }> {
+  try {
+    const entries = [...unpack(new Uint8Array(readFileSync(job.path)), (name) => !/(^|\/)(__MACOSX|\.)/.test(name))];
+    return {
+      files: entries.map(([name, bytes], at) => {
+        const path = join(folder, String(at));
+        writeFileSync(path, bytes);
+        return { name, path };
+      }),
+    };
+  } catch (error) {
+    return { ok: false, problem: error instanceof ProblemError ? { ...error.problem, place: job.name } : { code: 'zip-broken', place: job.name } };
+  }
 }
 
 function open(): Given | Extract<ReadResult, { ok: false }> {

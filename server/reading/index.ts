@@ -1,11 +1,12 @@
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { basename, join, resolve } from 'node:path';
 import { deserialize } from 'node:v8';
 import { idFrom } from '../../core/course/id';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
-import type { ReadingJob } from './job';
+import type { ReadingJob, Unpacked } from './job';
 
 /** Address space of a reading process, in kilobytes: about 1 GB of memory besides what the platform maps at start. */
 const ADDRESS_SPACE = 2_200_000;
@@ -17,7 +18,35 @@ const HEAP = 800;
  * else. `signal` stops it; `name` is what the file is called where it came from.
  */
 export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path))): Promise<ReadResult> {
-  const job: ReadingJob = { id, path: resolve(path), name };
+  const result = await answerOf<ReadResult>({ id, path: resolve(path), name }, signal);
+  return result.ok ? { ...result, media: new Map(result.media) } : result;
+}
+
+/**
+ * Unpacks a zip of files, under the same limits, and hands over each of them; several pages are one folder of pages, a zip in the
+ * zip is left alone. Whatever was written for it is gone afterwards.
+ */
+export async function withZip<T>(path: string, name: string, work: (files: { name: string; path: string }[]) => Promise<T>, signal?: AbortSignal): Promise<T | Extract<ReadResult, { ok: false }>> {
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-zip-'));
+  try {
+    const answer = await answerOf<Unpacked | Extract<ReadResult, { ok: false }>>({ id: '', path: resolve(path), name, into: folder }, signal);
+    if ('ok' in answer) return answer;
+    const isPage = (file: { name: string }) => /\.x?html?$/i.test(file.name);
+    const pages = answer.files.filter(isPage);
+    if (pages.length < 2) return await work(answer.files);
+    const together = join(folder, 'pages');
+    for (const page of pages) {
+      // Names out of the zip are safe here: those that climb were left out when it was unpacked.
+      mkdirSync(join(together, page.name, '..'), { recursive: true });
+      renameSync(page.path, join(together, page.name));
+    }
+    return await work([{ name: name.replace(/\.zip$/i, ''), path: together }, ...answer.files.filter((file) => !isPage(file))]);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function answerOf<T>(job: ReadingJob, signal?: AbortSignal): Promise<T | Extract<ReadResult, { ok: false }>> {
   const child = startChild(job, signal);
   const chunks: Buffer[] = [];
   child.stdout.on('data', (chunk: Buffer) => chunks.push(chunk));
@@ -26,8 +55,7 @@ export async function readInChild(path: string, id: string, signal?: AbortSignal
     child.on('close', (code) => done({ code }));
   });
   if (ended.code !== 0 || chunks.length === 0) return { ok: false, problem: { code: 'reader-stopped', place: job.name } };
-  const result = deserialize(Buffer.concat(chunks)) as ReadResult;
-  return result.ok ? { ...result, media: new Map(result.media) } : result;
+  return deserialize(Buffer.concat(chunks)) as T;
 }
 
 /** Ids of sources by their names: the same name, the same id; a second source of one name gets another. */

@@ -4,4 +4,11 @@ export interface ReadingJob {
   id: string;
   path: string;
   name: string;
+  /** For a zip of files: the folder to unpack it into, instead of reading it. */
+  into?: string;
+}
+
+/** What was unpacked: files under names of ours, in the order of the zip, with the names they had there. */
+export interface Unpacked {
+  files: { name: string; path: string }[];
 }

@@ -1,7 +1,7 @@
 import { fail } from '../../course/problem';
-import { readRow, type ReadBlock, type ReadDocument } from '../../source/blocks';
+import type { ReadBlock, ReadDocument } from '../../source/blocks';
 import { folded, joinRuns, type Run } from '../../source/inline';
-import { looksLikeHeader } from '../html/table';
+import { gridBlocks } from '../grid';
 import { takePicture } from '../pictures';
 import { all, childrenNamed, first, relations, xmlOf } from '../xml';
 import { unpack, type Entries } from '../zip';
@@ -113,11 +113,7 @@ function table(frame: Element, slide: number, key: string): ReadBlock[] {
   const grid = all(frame, 'a:tr').map((row) =>
     childrenNamed(row, 'a:tc').map((cell) => folded(all(cell, 'a:p').map((line) => all(line, 'a:t').map((text) => text.textContent).join('')).join(' '))),
   );
-  if (grid.length < 2) return [];
-  const marked = first(frame, 'a:tblPr')?.getAttribute('firstRow') === '1' || looksLikeHeader(grid);
-  return (marked ? grid.slice(1) : grid)
-    .filter((cells) => cells.some(Boolean))
-    .map((cells) => readRow(key, marked ? grid[0] : [], cells, { slide }));
+  return grid.length < 2 ? [] : gridBlocks(key, grid, { slide }, first(frame, 'a:tblPr')?.getAttribute('firstRow') === '1');
 }
 
 /** Name of the section that begins with a slide, by slide id. */

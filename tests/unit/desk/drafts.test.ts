@@ -15,6 +15,7 @@ import { openInstallation } from '../../../server/utils/installation';
 import { inWords } from '../../../server/words/jobs';
 import { aBriefInput, aChange, INES } from '../../data';
 import { aText, file } from '../../builders';
+import { aZip } from '../reading/zips';
 
 const folder = mkdtempSync(join(tmpdir(), 'uplift-drafts-'));
 const desk = openInstallation(folder);
@@ -179,6 +180,23 @@ describe('sources of a course', () => {
     expect(desk.sources.ofCourse(id)).toHaveLength(1);
     expect(desk.sources.detach(id, desk.sources.ofCourse(id)[0].id)).toBe(true);
     expect(await desk.sources.addFile(id, notes, 'notes.md', INES)).toMatchObject({ ok: true, same: 'notes' });
+  });
+
+  it('come in a zip, each file for itself, pages together, and what is none is told', async () => {
+    const id = desk.courses.create('Zipped', aBriefInput(), INES);
+    const path = join(folder, 'all.zip');
+    const page = (title: string, words: string) => `<html><body><h1>${title}</h1><p>${words}</p></body></html>`;
+    writeFileSync(path, aZip({
+      'notes/returns.md': '# Returns\n\nA member must return every saw clean and dry before noon.\n', '../climbs.md': '# Evil\n\nNothing of this may come in.\n', 'fees.csv': 'tool,fee\nsaw,£4\n',
+      'site/index.html': page('Handbook', 'Ask the desk before you open a case.'), 'site/two.html': page('Keys', 'Keys hang behind the desk and never leave the room.'), 'inner.zip': aZip({ 'a.md': 'x' }), '.hidden.md': 'x',
+    }));
+    const zip = await desk.sources.addZip(id, path, 'all.zip', INES);
+    expect(zip.ok && zip.files.map(({ name, added }) => [name, added.ok ? added.source.kind : added.problem.code])).toEqual([['all', 'html'], ['notes/returns.md', 'markdown'], ['fees.csv', 'csv'], ['inner.zip', 'not-read-here']]);
+    expect(desk.sources.ofCourse(id)).toHaveLength(3);
+    writeFileSync(path, aZip({}));
+    expect(await desk.sources.addZip(id, path, 'all.zip', INES)).toMatchObject({ ok: false, problem: { code: 'zip-empty' } });
+    writeFileSync(path, 'no zip');
+    expect(await desk.sources.addZip(id, path, 'all.zip', INES)).toMatchObject({ ok: false, problem: { code: 'zip-broken' } });
   });
 
   it('that cannot be read say why and leave nothing behind', async () => {

@@ -33,8 +33,8 @@ const picker = ref<HTMLInputElement | null>(null);
 const pasting = ref(false);
 const paste = reactive({ title: '', text: '' });
 const base = computed(() => `/api/courses/${desk.course!.id}/sources`);
-const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk' };
-const ACCEPT = '.docx,.pdf,.pptx,.epub,.html,.htm,.md,.markdown,.txt,.vtt,.srt';
+const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk', odt: 'Document', rtf: 'Document', odp: 'Slides', xlsx: 'Tables', ods: 'Tables', csv: 'Tables' };
+const ACCEPT = '.docx,.odt,.rtf,.pdf,.epub,.pptx,.odp,.xlsx,.ods,.csv,.tsv,.html,.htm,.md,.markdown,.txt,.vtt,.srt,.zip';
 
 async function load() {
   try {
@@ -57,10 +57,14 @@ function take(files: FileList | File[]) {
     request.upload.onprogress = (event) => void (upload.share = event.total ? event.loaded / event.total : 0);
     request.upload.onload = () => void (upload.state = 'reading');
     request.onloadend = () => {
-      const answer = JSON.parse(request.responseText || '{}') as { ok?: boolean; same?: string; data?: Trouble };
+      const answer = JSON.parse(request.responseText || '{}') as { ok?: boolean; same?: string; files?: { name: string; same?: string; refused?: string }[]; data?: Trouble };
       if (request.status === 200) {
         uploads.value = uploads.value.filter((each) => each !== upload);
         if (answer.same) notes.value.push(`${file.name} holds the same as “${answer.same}”; it is used once.`);
+        for (const each of answer.files ?? []) {
+          if (each.refused) uploads.value.push({ name: `${file.name}: ${each.name}`, share: 1, state: 'refused', message: each.refused });
+          else if (each.same) notes.value.push(`${each.name} in ${file.name} holds the same as “${each.same}”; it is used once.`);
+        }
         void load();
       } else {
         upload.state = 'refused';
@@ -126,7 +130,7 @@ useActions([
     </table>
     <div v-else-if="rows && uploads.length === 0" class="empty">
       <h2>What do you have?</h2>
-      <p>Drop files here: documents (DOCX, PDF, EPUB), slides with their notes (PPTX), pages (HTML), notes (Markdown, text) and transcripts of talks (WebVTT, SRT). Each is read on this machine; nothing leaves it.</p>
+      <p>Drop files here: documents (DOCX, ODT, RTF, PDF, EPUB), slides with their notes (PPTX, ODP), tables (XLSX, ODS, CSV), pages (HTML), notes (Markdown, text), transcripts of talks (WebVTT, SRT), or a zip of them. Each is read on this machine; nothing leaves it.</p>
       <UButton v-if="desk.mayEdit" @click="picker?.click()">Add files</UButton>
     </div>
     <p v-if="rows?.length" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>

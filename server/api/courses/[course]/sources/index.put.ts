@@ -6,6 +6,7 @@ import { LIMITS } from '../../../../../core/reading/limits';
 import { ProblemError } from '../../../../../core/course/problem';
 import { installation } from '../../../../utils/installation';
 import { answering, idOf, personOf, refuse } from '../../../../utils/request';
+import { say } from '../../../../words/problems';
 
 /** Takes in a file: its bytes as the body, its name in the address. It is written to a temporary place while it comes, never beyond the limit. */
 export default defineEventHandler((event) =>
@@ -16,6 +17,10 @@ export default defineEventHandler((event) =>
     const path = sources.temporaryPath();
     try {
       await pipeline(event.node.req, limited(name), createWriteStream(path));
+      if (/\.zip$/i.test(name)) {
+        const zip = await sources.addZip(idOf(event, 'course'), path, name, personOf(event).id);
+        return zip.ok ? { ok: true, files: zip.files.map(({ name: file, added }) => ({ name: file, ...(added.ok ? { same: added.same } : { refused: say({ ...added.problem, place: undefined }) }) })) } : refuse(zip.problem);
+      }
       const added = await sources.addFile(idOf(event, 'course'), path, name, personOf(event).id);
       return added.ok ? added : refuse(added.problem);
     } finally {
