@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { plainToInstance, Type, type ClassConstructor } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min, ValidateNested, validateSync, type ValidationError } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min, ValidateNested, validateSync, type ValidationError } from 'class-validator';
 import { ID_PATTERN } from './id';
 import type { Operation } from './operations';
 import type { Problem, Result } from './problem';
@@ -38,6 +38,11 @@ export class VersionInput {
 export class TextSourceInput {
   @IsString() @Length(1, 200) title!: string;
   @IsString() @Length(1, 1_000_000) text!: string;
+}
+
+export class LinkInput {
+  @IsString() @Length(8, 2000) address!: string;
+  @IsBoolean() below!: boolean;
 }
 
 /** Checks what was sent against its class; unknown fields are refused. The problem names the first field that is wrong. */

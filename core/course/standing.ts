@@ -1,4 +1,5 @@
 import { blockTexts, type Block } from './blocks';
+import { allLessons, placedChecks, type Course } from './course';
 import { evidencedSentences, sentenceHash, textOf } from './rich-text';
 
 /** What a block stands on: its sources word for word as drafted, sources but changed since, the author alone, our connecting words, or nothing to say. */
@@ -31,4 +32,18 @@ export function standingOf(block: Block): Standing {
   }
   if (sourced === 0) return own ? 'own' : connecting ? 'connecting' : block.kind === 'table' ? 'own' : 'none';
   return changed || own ? 'changed' : 'source';
+}
+
+/** How much of a course stands on some passages: sentences on its pages, questions placed, and the lessons they are in. */
+export function standsOn(course: Course, passages: ReadonlySet<string>): { sentences: number; checks: number; lessons: string[] } {
+  const on = (ranges: readonly { id: string }[] = []) => ranges.some((range) => passages.has(range.id));
+  const checks = placedChecks(course).filter((check) => on(check.evidence));
+  const hit = new Set(checks.map((check) => check.id));
+  let sentences = 0;
+  const lessons = allLessons(course).filter((lesson) => {
+    const own = lesson.blocks.reduce((sum, block) => sum + blockTexts(block).flatMap(evidencedSentences).filter(({ mark }) => on(mark.attrs.passages)).length + (on(block.evidence) ? 1 : 0), 0);
+    sentences += own;
+    return own > 0 || lesson.blocks.some((block) => block.kind === 'check' && hit.has(block.body.checkId));
+  });
+  return { sentences, checks: checks.length, lessons: lessons.map((lesson) => lesson.id) };
 }

@@ -8,11 +8,15 @@ import { LIMITS } from './limits';
 import { sniff } from './sniff';
 import { readText } from './text';
 import { readTimed } from './timed';
+import { readWebPage, webBody } from './web';
 
 export { LIMITS } from './limits';
 
-/** A file as given, or a folder of HTML pages. */
-export type Given = { name: string; bytes: Uint8Array } | { name: string; pages: PageFile[] };
+/** A file as given, or a folder of HTML pages; fetched from an address, or not. */
+export type Given = ({ name: string; bytes: Uint8Array } | { name: string; pages: PageFile[] }) & {
+  /** Where it was fetched from: pages of the web are cleaned of what is not their matter. */
+  address?: string;
+};
 
 export type ReadResult = { ok: true; source: Source; media: Map<string, Uint8Array> } | { ok: false; problem: Problem };
 
@@ -47,7 +51,8 @@ export async function readSource(given: Given, id: string): Promise<ReadResult> 
     const language = settledLanguage(document);
     const source = assemble({ ...document, language }, { id, kind, title: titleFromName(given.name), language });
     if (source.passages.length === 0) return { ok: false, problem: { code: 'no-text', place: given.name } };
-    return { ok: true, source, media: document.media };
+    const origin = { ...(given.address && { address: given.address }), ...(document.published && { published: document.published }) };
+    return { ok: true, source: { ...source, ...origin }, media: document.media };
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: { ...error.problem, place: error.problem.place ?? given.name } };
     return { ok: false, problem: { code: 'broken', parameters: { format: given.name.split('.').pop() ?? '' }, place: given.name } };
@@ -57,13 +62,13 @@ export async function readSource(given: Given, id: string): Promise<ReadResult> 
 async function read(given: Given): Promise<{ kind: SourceKind; document: ReadDocument }> {
   if ('pages' in given) {
     if (given.pages.length === 0) throw new ProblemError({ code: 'no-pages' });
-    return { kind: 'html', document: readHtmlFolder(given.pages) };
+    return { kind: 'html', document: readHtmlFolder(given.pages, given.address ? webBody : undefined) };
   }
   if (given.bytes.length > LIMITS.fileBytes) {
     throw new ProblemError({ code: 'file-too-big', parameters: { megabytes: Math.ceil(given.bytes.length / 1048576), limit: LIMITS.fileBytes / 1048576 } });
   }
   const kind = sniff(given.name, given.bytes);
-  return { kind, document: await READERS[kind](given.bytes) };
+  return { kind, document: await (kind === 'html' && given.address ? readWebPage : READERS[kind])(given.bytes) };
 }
 
 /** What the text is written in; what the document says of itself counts when it agrees, or the text is too short to tell. */

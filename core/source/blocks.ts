@@ -39,6 +39,8 @@ export interface ReadPicture extends Placed {
 /** A document as a reader hands it over; `assemble` makes it a source. */
 export interface ReadDocument {
   title?: string;
+  /** The day the document says it was written, as YYYY-MM-DD. */
+  published?: string;
   language?: string;
   blocks: ReadBlock[];
   /** Bytes of pictures by hash. */

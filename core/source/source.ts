@@ -71,6 +71,9 @@ export interface Source {
   id: string;
   title: string;
   kind: SourceKind;
+  /** Where it was fetched from, and the day it says it was written. */
+  address?: string;
+  published?: string;
   /** BCP 47 tag, `und` when it cannot be told. */
   language: string;
   /** SHA-256 of what was read, whatever the source's id: two sources of one version hold the same. */

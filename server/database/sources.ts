@@ -32,12 +32,19 @@ export function sourcesIn(db: Db) {
     values (@courseId, @sourceId, @version, (select coalesce(max(position), -1) + 1 from course_source where course_id = @courseId), @person, @at)`);
   const detach = db.prepare('delete from course_source where course_id = ? and source_id = ?');
   const uses = db.prepare<[string, string], { version: string }>('select version from course_source where course_id = ? and source_id = ?');
+  const use = db.prepare('update course_source set version = ? where course_id = ? and source_id = ?');
   const rename = db.prepare('update source set title = ? where id = ?');
   return {
     add(source: Source, claims: readonly Claim[], about: { owner: string; fileHash: string; fileName: string; at: number }) {
       addSource.run(source.id, about.owner, source.title, source.kind, about.at);
+      this.addVersion(source, claims, about);
+    },
+    /** Another version of a source that is there. */
+    addVersion(source: Source, claims: readonly Claim[], about: { fileHash: string; fileName: string; at: number }) {
       addVersion.run({ id: source.id, version: source.version, fileHash: about.fileHash, fileName: about.fileName, language: source.language, words: source.words, at: about.at, document: JSON.stringify(source), claims: JSON.stringify(claims) });
     },
+    /** Makes a course use another version of a source it uses. */
+    use: (courseId: string, sourceId: string, version: string) => void use.run(version, courseId, sourceId),
     ofCourse: (courseId: string) => ofCourse.all(courseId),
     read(id: string, version: string) {
       const found = document.get(id, version);

@@ -127,6 +127,21 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return { ok: true, source: inCourse(courseId, source.id) };
   }
 
+  /** Takes in what was read elsewhere, from an address. */
+  function keepRead(courseId: string, source: Source, media: ReadonlyMap<string, Uint8Array>, bytes: Uint8Array | undefined, name: string, person: string): Promise<Added> {
+    return keep(courseId, source, media, bytes ? keepFile(bytes) : source.version, name, person);
+  }
+
+  /** Keeps a newer version of a source, which its course uses from then on. */
+  async function keepVersion(courseId: string, source: Source, bytes: Uint8Array | undefined, name: string): Promise<void> {
+    const { claims } = await drafter.ask('understand', { source });
+    const fileHash = bytes ? keepFile(bytes) : source.version;
+    db.transaction(() => {
+      sources.addVersion(source, claims, { fileHash, fileName: name, at: now() });
+      sources.use(courseId, source.id, source.version);
+    })();
+  }
+
   function attachKnown(courseId: string, same: { source_id: string; version: string; title: string }, person: string): Added {
     sources.attach(courseId, same.source_id, same.version, person, now());
     return { ok: true, source: inCourse(courseId, same.source_id), same: same.title };
@@ -156,7 +171,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   return {
-    addFile, addZip, addText, adopt, passages, read,
+    addFile, addZip, addText, keepRead, keepVersion, inTurn: turn, adopt, passages, read,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
     /** A source as its course uses it, or undefined when it does not. */

@@ -15,7 +15,7 @@ process.stdout.write(bytes, () => process.exit(0));
 
 async function read(): Promise<ReadResult> {
   const given = open();
-  return 'ok' in given ? given : readSource(given, job.id);
+  return 'ok' in given ? given : readSource({ ...given, ...(job.address && { address: job.address }) }, job.id);
 }
 
 /** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */

@@ -15,10 +15,11 @@ const HEAP = 800;
 
 /**
  * Reads a file or folder in a process of its own with limited memory; a file that breaks the reader breaks nothing
- * else. `signal` stops it; `name` is what the file is called where it came from.
+ * else. `signal` stops it; `name` is what the file is called where it came from,
+ * `address` where it was fetched from.
  */
-export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path))): Promise<ReadResult> {
-  const result = await answerOf<ReadResult>({ id, path: resolve(path), name }, signal);
+export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path)), address?: string): Promise<ReadResult> {
+  const result = await answerOf<ReadResult>({ id, path: resolve(path), name, ...(address && { address }) }, signal);
   return result.ok ? { ...result, media: new Map(result.media) } : result;
 }
 

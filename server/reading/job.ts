@@ -4,6 +4,8 @@ export interface ReadingJob {
   id: string;
   path: string;
   name: string;
+  /** Where it was fetched from. */
+  address?: string;
   /** For a zip of files: the folder to unpack it into, instead of reading it. */
   into?: string;
 }

@@ -50,6 +50,9 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['POST', '/api/courses/:course/sources', 'author'],
   ['GET', '/api/courses/:course/sources/:source', 'reader'],
   ['DELETE', '/api/courses/:course/sources/:source', 'author'],
+  ['POST', '/api/courses/:course/sources/:source/again', 'author'],
+  ['GET', '/api/courses/:course/links', 'author'],
+  ['POST', '/api/courses/:course/links', 'author'],
 ];
 
 const RULES = RIGHTS.map(([method, pattern, right]) => ({ method, right, pattern: new RegExp(`^${pattern.replace(/:(\w+)/g, '(?<$1>[a-z][a-z0-9]{9,15})')}$`) }));

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { courseDesk } from '../desk/courses';
 import { learnerDesk } from '../desk/learners';
+import { linkDesk } from '../desk/links';
 import { newsDesk } from '../desk/news';
 import { releaseDesk } from '../desk/releases';
 import { sourceDesk } from '../desk/sources';
@@ -19,11 +20,15 @@ export function openInstallation(folder: string) {
   const news = newsDesk();
   const courses = courseDesk(db, now, (course, revision) => news.tell(course, { kind: 'course', revision }));
   const sources = sourceDesk(db, folder, drafter, now);
+  // Hosts in closed networks that may be fetched from all the same: host:port, commas between; the demo's own site is added at its start.
+  const allowed = new Set((process.env.UPLIFT_FETCH ?? '').split(',').map((host) => host.trim()).filter(Boolean));
   const releases = releaseDesk(db, courses, now);
   return {
-    db, folder, now, drafter, news, courses, sources, releases,
+    db, folder, now, drafter, news, courses, sources, releases, allowed, links: linkDesk(sources, allowed),
     people: peopleIn(db), audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
     attempts: attemptLimit(now),
+    /** Where the demo's own site is, once it stands. */
+    site: {} as { address?: string },
     /** People may be taken on by one click in a demo folder only. */
     isDemo: existsSync(join(folder, 'demo')),
   };

@@ -4,8 +4,8 @@ import { decodeText } from '../text/decode';
 import { pageAbout, pageBody, parsePage } from './parse';
 import { walkHtml } from './walk';
 
-/** Reads one HTML file. */
-export function readHtml(bytes: Uint8Array): ReadDocument {
+/** Reads one HTML file; `bodyOf` finds the part of a page that holds its matter. */
+export function readHtml(bytes: Uint8Array, bodyOf: (page: Document) => Element = pageBody): ReadDocument {
   const { text, notices } = decodeText(bytes);
   const page = parsePage(text);
   const about = pageAbout(page);
@@ -13,7 +13,7 @@ export function readHtml(bytes: Uint8Array): ReadDocument {
   const headings = page.querySelectorAll('h1');
   const heading = headings.length === 1 ? (headings[0].textContent ?? '').replace(/\s+/g, ' ').trim() : '';
   if (heading && about.title?.includes(heading)) about.title = heading;
-  return { ...about, blocks: walkHtml(pageBody(page)), media: new Map(), notices };
+  return { ...about, blocks: walkHtml(bodyOf(page)), media: new Map(), notices };
 }
 
 /** A page of a folder, with its name relative to the folder. */
@@ -26,7 +26,7 @@ export interface PageFile {
  * Reads a folder of pages as one source: in the order, and at the depth, in which its contents page (index.html,
  * or the page that links to most others) links to them. Pages it does not link to follow by name.
  */
-export function readHtmlFolder(files: readonly PageFile[]): ReadDocument {
+export function readHtmlFolder(files: readonly PageFile[], bodyOf: (page: Document) => Element = pageBody): ReadDocument {
   const pages = new Map(
     [...files].sort((a, b) => (a.name < b.name ? -1 : 1)).map((file) => [file.name, parsePage(decodeText(file.bytes).text)] as const),
   );
@@ -36,7 +36,7 @@ export function readHtmlFolder(files: readonly PageFile[]): ReadDocument {
   const about = pageAbout(pages.get(contents)!);
   const blocks: ReadBlock[] = [];
   for (const [name, depth] of depths) {
-    const walked = walkHtml(pageBody(pages.get(name)!), { place: { file: name }, keys: `${name}#` });
+    const walked = walkHtml(bodyOf(pages.get(name)!), { place: { file: name }, keys: `${name}#` });
     const first = walked.find((block) => block.kind === 'heading');
     // A page's first heading lies as deep as the contents page says; its others keep their distance to it.
     const shift = first?.kind === 'heading' && name !== contents ? depth - first.level : 0;

@@ -14,6 +14,8 @@ interface Row {
   passages: number;
   used: number;
   claims: Record<string, number>;
+  address?: string;
+  published?: string;
 }
 interface Upload {
   name: string;
@@ -31,7 +33,7 @@ const trouble = ref<Trouble | null>(null);
 const over = ref(false);
 const picker = ref<HTMLInputElement | null>(null);
 const pasting = ref(false);
-const paste = reactive({ title: '', text: '' });
+const linking = ref(false);
 const base = computed(() => `/api/courses/${desk.course!.id}/sources`);
 const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk', odt: 'Document', rtf: 'Document', odp: 'Slides', xlsx: 'Tables', ods: 'Tables', csv: 'Tables' };
 const ACCEPT = '.docx,.odt,.rtf,.pdf,.epub,.pptx,.odp,.xlsx,.ods,.csv,.tsv,.html,.htm,.md,.markdown,.txt,.vtt,.srt,.zip';
@@ -78,11 +80,19 @@ function drop(event: DragEvent) {
   over.value = false;
   if (desk.mayEdit && event.dataTransfer?.files.length) take(event.dataTransfer.files);
 }
-async function sendText() {
+function told(more: string[]) {
+  notes.value.push(...more);
+  void load();
+}
+/** Fetches a link again, and says what that means for the course. */
+async function again(row: Row) {
   try {
-    await $fetch(base.value, { method: 'POST', body: { title: paste.title.trim(), text: paste.text } });
-    pasting.value = false;
-    paste.title = paste.text = '';
+    const now = await $fetch<{ same: boolean; kept?: number; added?: number; gone?: number; sentences?: number; checks?: number; lessons?: string[] }>(`${base.value}/${row.id}/again`, { method: 'POST' });
+    if (now.same) notes.value.push(`${row.title}: nothing changed there.`);
+    else {
+      const hit = now.sentences || now.checks ? ` ${counted(now.sentences!, ['sentence', 'sentences'])} and ${counted(now.checks!, ['question', 'questions'])} of the course stood on what is gone, in ${now.lessons!.map((id) => `“${desk.lessons.find((lesson) => lesson.id === id)?.title ?? ''}”`).join(', ')}.` : ' Nothing in the course stood on what is gone.';
+      notes.value.push(`${row.title}: ${counted(now.added!, ['passage is', 'passages are'])} new, ${now.gone} gone, ${now.kept} as before.${hit}`);
+    }
     await load();
   } catch (error) {
     trouble.value = troubleOf(error);
@@ -95,6 +105,7 @@ async function detach(row: Row) {
 }
 const holds = (row: Row) => Object.entries(row.claims).filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]).slice(0, 4).map(([kind, count]) => counted(count, CLAIMS[kind]!)).join(', ');
 useActions([
+  { id: 's-link', label: 'Add a link', key: 'Alt+L', area: 'Sources', when: () => desk.mayEdit, run: () => void (linking.value = true) },
   { id: 'source-files', label: 'Add files', key: 'Alt+F', area: 'Sources', when: () => desk.mayEdit, run: () => picker.value?.click() },
   { id: 'source-text', label: 'Paste or type text', key: 'Alt+V', area: 'Sources', when: () => desk.mayEdit, run: () => void (pasting.value = true) },
 ]);
@@ -104,7 +115,7 @@ useActions([
   <div class="sources" :class="{ over }" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="drop">
     <div class="head">
       <h1>Sources</h1><span class="small quiet">what the course is drafted from</span>
-      <div v-if="desk.mayEdit" class="end"><UButton color="neutral" variant="outline" @click="pasting = true">Paste or type text</UButton><UButton @click="picker?.click()">Add files</UButton></div>
+      <div v-if="desk.mayEdit" class="end"><UButton color="neutral" variant="outline" @click="pasting = true">Paste or type text</UButton><UButton color="neutral" variant="outline" @click="linking = true">Add a link</UButton><UButton @click="picker?.click()">Add files</UButton></div>
       <input ref="picker" type="file" multiple :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="Files to add" @change="take(($event.target as HTMLInputElement).files!)">
     </div>
     <ShellTroubleLine v-model="trouble" />
@@ -119,12 +130,12 @@ useActions([
       <thead><tr><th>Source</th><th>Kind</th><th class="number">Words</th><th>Holds</th><th>Used</th><th><span class="sr-only">Take off</span></th></tr></thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
-          <td class="name"><NuxtLink :to="`/course/${desk.course!.id}/sources/${row.id}`">{{ row.title }}</NuxtLink><span v-if="row.file_name !== row.title" class="mono block">{{ row.file_name }}</span></td>
-          <td>{{ KINDS[row.kind] ?? row.kind }}<span v-if="row.language !== desk.course!.language" class="small quiet block">in {{ row.language }}</span></td>
+          <td class="name"><NuxtLink :to="`/course/${desk.course!.id}/sources/${row.id}`">{{ row.title }}</NuxtLink><span v-if="row.file_name !== row.title" class="mono block file">{{ row.file_name }}</span></td>
+          <td>{{ KINDS[row.kind] ?? row.kind }}<span v-if="row.language !== desk.course!.language" class="small quiet block">in {{ row.language }}</span><span v-if="row.published" class="small quiet block">of {{ row.published }}</span></td>
           <td class="number">{{ row.words.toLocaleString('en') }}</td>
           <td class="small">{{ holds(row) || 'nothing understood yet in this language' }}</td>
           <td class="small use"><svg width="92" height="9" viewBox="0 0 92 9" aria-hidden="true"><rect x=".5" y=".5" width="91" height="8" fill="none" stroke="var(--hair)" /><rect x="1" y="1" :width="row.passages ? (90 * row.used) / row.passages : 0" height="7" fill="var(--sky)" /></svg> {{ row.used }} of {{ row.passages }} passages</td>
-          <td class="number"><button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
+          <td class="number do"><button v-if="desk.mayEdit && row.address" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="again(row)">fetch again</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
         </tr>
       </tbody>
     </table>
@@ -134,15 +145,8 @@ useActions([
       <UButton v-if="desk.mayEdit" @click="picker?.click()">Add files</UButton>
     </div>
     <p v-if="rows?.length" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
-    <UModal v-model:open="pasting" title="Paste or type text" description="It becomes a source like a file. Headings with # and lists with - are understood." :ui="{ content: 'max-w-2xl' }">
-      <template #body>
-        <form class="fields" @submit.prevent="sendText">
-          <label>Title<UInput v-model="paste.title" required maxlength="200" class="w-full" /></label>
-          <label>Text<UTextarea v-model="paste.text" required :rows="12" class="w-full" /></label>
-          <div><UButton type="submit" :disabled="!paste.title.trim() || !paste.text.trim()">Add as a source</UButton></div>
-        </form>
-      </template>
-    </UModal>
+    <SourceLinkDialog v-model:open="linking" @added="told" />
+    <SourcePasteDialog v-model:open="pasting" @added="load" />
   </div>
 </template>
 
@@ -152,7 +156,9 @@ useActions([
 .lines td:first-child, .lines th:first-child { padding-left: 18px; }
 .name a { font-weight: 600; }
 .name a:hover { text-decoration: underline; }
-.use { white-space: nowrap; }
+.use, .do { white-space: nowrap; }
+.do .link { margin-left: 10px; }
+.file { max-width: 320px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .use svg { display: inline; margin-right: 6px; }
 .note { padding: 8px 18px; background: var(--moss-faint); }
 .uploads { border-bottom: 1px solid var(--hair); }

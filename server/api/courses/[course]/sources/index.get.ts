@@ -10,7 +10,8 @@ export default defineEventHandler((event) =>
     const id = idOf(event, 'course');
     const used = usedPassages(courses.load(id).course);
     return sources.ofCourse(id).map((row) => {
-      const all = sources.read(row.id, row.version)?.source.passages ?? [];
-      return { ...row, claims: sources.counts(row.id, row.version), passages: all.length, used: all.filter((passage) => used.has(passage.id)).length };
+      const source = sources.read(row.id, row.version)?.source;
+      const all = source?.passages ?? [];
+      return { ...row, address: source?.address, published: source?.published, claims: sources.counts(row.id, row.version), passages: all.length, used: all.filter((passage) => used.has(passage.id)).length };
     });
   }));

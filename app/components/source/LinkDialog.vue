@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { troubleOf } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { counted } from '~/words/states';
+
+/** A page of the web, or a contents page with what hangs below it, becomes a source. */
+const open = defineModel<boolean>('open', { required: true });
+const emit = defineEmits<{ added: [notes: string[]] }>();
+const desk = useCourse();
+const form = reactive({ address: '', below: false });
+const busy = ref(false);
+const trouble = ref('');
+/** In the demo, where links can be tried. */
+const site = ref<string>();
+const at = computed(() => `/api/courses/${desk.course!.id}/links`);
+watch(open, async (shown) => {
+  trouble.value = '';
+  if (shown) site.value ??= (await $fetch<{ address?: string }>(at.value).catch(() => ({ address: undefined }))).address;
+});
+function example(path: string, below: boolean) {
+  form.address = `${site.value}${path}`;
+  form.below = below;
+}
+async function send() {
+  busy.value = true;
+  trouble.value = '';
+  const address = form.address.trim();
+  try {
+    const added = await $fetch<{ same?: string; left?: number }>(at.value, { method: 'POST', body: { address, below: form.below } });
+    open.value = false;
+    form.address = '';
+    emit('added', [
+      ...(added.same ? [`${address} holds the same as “${added.same}”; it is used once.`] : []),
+      ...(added.left ? [`${address}: ${counted(added.left, ['page', 'pages'])} below it could not be had or were too many.`] : []),
+    ]);
+  } catch (error) {
+    trouble.value = troubleOf(error).message;
+  }
+  busy.value = false;
+}
+</script>
+
+<template>
+  <UModal v-model:open="open" title="Add a link" description="The page is fetched once, by this server, and kept; what stands around its matter is left out." :ui="{ content: 'max-w-xl' }">
+    <template #body>
+      <form class="fields" @submit.prevent="send">
+        <label>Address<UInput v-model="form.address" type="url" required maxlength="2000" placeholder="https://" class="w-full" /></label>
+        <label class="choice"><input v-model="form.below" type="checkbox"> with the pages below it that it links to, up to 40, as one source</label>
+        <p v-if="site" class="small quiet">In this demo, <button type="button" class="link" @click="example('/opening-hours', false)">{{ site }}/opening-hours</button> can be tried; <button type="button" class="link" @click="example('/', true)">{{ site }}/</button> is its contents page.</p>
+        <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
+        <div><UButton type="submit" :disabled="!form.address.trim() || busy">{{ busy ? 'Fetching and reading' : 'Fetch it' }}</UButton></div>
+      </form>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.fields label.choice { display: flex; gap: 8px; font-weight: 400; align-items: baseline; }
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { troubleOf } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+
+/** Text that is pasted or typed becomes a source. */
+const open = defineModel<boolean>('open', { required: true });
+const emit = defineEmits<{ added: [] }>();
+const desk = useCourse();
+const form = reactive({ title: '', text: '' });
+const trouble = ref('');
+
+async function send() {
+  trouble.value = '';
+  try {
+    await $fetch(`/api/courses/${desk.course!.id}/sources`, { method: 'POST', body: { title: form.title.trim(), text: form.text } });
+    open.value = false;
+    form.title = form.text = '';
+    emit('added');
+  } catch (error) {
+    trouble.value = troubleOf(error).message;
+  }
+}
+</script>
+
+<template>
+  <UModal v-model:open="open" title="Paste or type text" description="It becomes a source like a file. Headings with # and lists with - are understood." :ui="{ content: 'max-w-2xl' }">
+    <template #body>
+      <form class="fields" @submit.prevent="send">
+        <label>Title<UInput v-model="form.title" required maxlength="200" class="w-full" /></label>
+        <label>Text<UTextarea v-model="form.text" required :rows="12" class="w-full" /></label>
+        <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
+        <div><UButton type="submit" :disabled="!form.title.trim() || !form.text.trim()">Add as a source</UButton></div>
+      </form>
+    </template>
+  </UModal>
+</template>

@@ -1,0 +1,12 @@
+import { defineEventHandler } from 'h3';
+import { LinkInput } from '../../../../core/course/input';
+import { installation } from '../../../utils/installation';
+import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
+
+/** Takes in what lies at an address as a source. */
+export default defineEventHandler((event) =>
+  answering(async () => {
+    const { address, below } = await bodyAs(event, LinkInput);
+    const added = await installation().links.add(idOf(event, 'course'), address, below, personOf(event).id);
+    return added.ok ? added : refuse(added.problem);
+  }));

@@ -1,0 +1,69 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { tmpdir } from 'node:os';
+import { compareVersions, type VersionChange } from '../../core/source/versions';
+import { fail, type Problem } from '../../core/course/problem';
+import type { ReadResult } from '../../core/reading';
+import { addressOf, fetchPage, type Allowed } from '../fetching/fetch';
+import { fetchSite } from '../fetching/site';
+import { readInChild } from '../reading';
+import { freshId } from './courses';
+import type { Added, SourceDesk } from './sources';
+
+/** What fetching a link again brought; `same`: nothing changed there. */
+export type FetchedAgain = { same: true } | { same: false; change: VersionChange };
+
+/** Sources that are fetched: a page, or a contents page with what hangs below it; and fetched again on wish. */
+export function linkDesk(sources: SourceDesk, allowed: Allowed) {
+  /** Fetches and reads an address; the bytes of a single file come with it, to be kept. */
+  async function read(address: string, below: boolean, id: string): Promise<{ result: ReadResult; bytes?: Uint8Array; left: number }> {
+    const first = await fetchPage(address, allowed);
+    const folder = mkdtempSync(join(tmpdir(), 'uplift-link-'));
+    try {
+      if (!below || first.ending !== 'html') {
+        const path = join(folder, `page.${first.ending}`);
+        writeFileSync(path, first.bytes);
+        return { result: await sources.inTurn(() => readInChild(path, id, undefined, `${nameOf(first.address)}.${first.ending}`, first.address)), bytes: first.bytes, left: 0 };
+      }
+      const { pages, left } = await fetchSite(first, allowed);
+      for (const page of pages) {
+        const path = join(folder, 'site', /\.x?html?$/i.test(page.name) ? page.name : `${page.name}.html`);
+        mkdirSync(dirname(path), { recursive: true });
+        writeFileSync(path, page.bytes);
+      }
+      return { result: await sources.inTurn(() => readInChild(join(folder, 'site'), id, undefined, nameOf(first.address), first.address)), left };
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  }
+
+  return {
+    /** Takes in what lies at an address. Problems of fetching and reading come back as such. */
+    async add(courseId: string, address: string, below: boolean, person: string): Promise<Added & { left?: number }> {
+      const { result, bytes, left } = await read(address, below, freshId('s'));
+      if (!result.ok) return result;
+      const added = await sources.keepRead(courseId, result.source, result.media, bytes, addressOf(address).href, person);
+      return added.ok ? { ...added, ...(left > 0 && { left }) } : added;
+    },
+    /** Fetches a source of a course again; the course uses the newer version from then on. Throws `no-such-source`, `not-a-link`. */
+    async again(courseId: string, sourceId: string): Promise<FetchedAgain | { problem: Problem }> {
+      const held = sources.inCourse(courseId, sourceId) ?? fail('no-such-source', undefined, sourceId);
+      const { address } = held.source;
+      if (!address) fail('not-a-link');
+      const below = held.source.passages.some((passage) => passage.locator.file !== undefined);
+      const { result, bytes } = await read(address, below, sourceId);
+      if (!result.ok) return { problem: result.problem };
+      if (result.source.version === held.source.version) return { same: true };
+      await sources.keepVersion(courseId, result.source, bytes, address);
+      return { same: false, change: compareVersions(held.source, result.source) };
+    },
+  };
+}
+
+/** A name for what lies at an address: its last part, or its host. */
+function nameOf(address: string): string {
+  const url = new URL(address);
+  return decodeURIComponent(url.pathname.split('/').filter(Boolean).pop() ?? url.hostname).replace(/\.x?html?$/i, '') || url.hostname;
+}
+
+export type LinkDesk = ReturnType<typeof linkDesk>;
