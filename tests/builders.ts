@@ -70,6 +70,13 @@ export function aSource(blocks: ReadBlock[], about: Partial<{ id: string; title:
   return assemble({ blocks, media: new Map(), notices: [] }, { id, kind: 'text', title, language });
 }
 
+/** A file of the repository, read. */
+export async function fromFile(path: string): Promise<Source> {
+  const result = await readSource({ name: path, bytes: new Uint8Array(file(path)) }, anId(path));
+  if (!result.ok) throw new Error(result.problem.code);
+  return result.source;
+}
+
 /** A source of Markdown, read. */
 export async function fromMarkdown(text: string, name = 'text.md'): Promise<Source> {
   const result = await readSource({ name, bytes: bytes(text) }, anId(name));

@@ -82,6 +82,17 @@ export interface BinEntry {
 
 export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take;
 
+/** How the author settled a contradiction between sources: which side holds, or both, each in its own case. */
+export interface Settlement {
+  /** Of the contradiction. */
+  id: string;
+  holds: 'first' | 'second' | 'both';
+  /** The words that do not hold; none when both do. */
+  gone: PassageRange[];
+  /** When which holds, in the author's words. */
+  words?: string;
+}
+
 /** A course: the whole document, changed only by operations. */
 export interface Course {
   id: string;
@@ -94,6 +105,8 @@ export interface Course {
   modules: Module[];
   checks: Check[];
   takes: Take[];
+  /** Contradictions between its sources that the author settled; absent when there are none. */
+  settled?: Settlement[];
   /** Sorted by id, so that taking out and putting back gives the same document. */
   bin: BinEntry[];
 }

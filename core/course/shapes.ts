@@ -52,6 +52,8 @@ const objectiveShape = object(
 const termShape = object({ id, term: string({ min: 1, max: 200 }), text: string({ min: 1 }), evidence: list(passageRange) });
 const takeShape = object({ id, of: id, field: string({ min: 1 }), value: anything });
 
+const settledShape = list(object({ id, holds: oneOf('first', 'second', 'both'), gone: list(passageRange) }, { words: string({ min: 1, max: 1000 }) }), { min: 1 });
+
 /** The form of each kind of node. */
 export const NODE_SHAPES: Record<NodeKind, Shape> = {
   module: moduleShape, lesson: lessonShape, block: blockShape, check: checkShape, objective: objectiveShape, term: termShape, take: takeShape,
@@ -59,7 +61,7 @@ export const NODE_SHAPES: Record<NodeKind, Shape> = {
 
 /** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
 export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; optional?: boolean }>> = {
-  course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape } },
+  course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape }, settled: { shape: settledShape, optional: true } },
   module: { title: { shape: title }, purpose: { shape: string({ max: 4000 }) }, objectiveIds: { shape: ids } },
   lesson: {
     title: { shape: title }, objectiveIds: { shape: ids }, plannedPassages: { shape: ids },
@@ -85,4 +87,4 @@ const binShape = object({
 export const courseShape = object({
   id, title, language, direction: oneOf('ltr', 'rtl'), brief: briefShape, objectives: list(objectiveShape), glossary: list(termShape),
   modules: list(moduleShape), checks: list(checkShape), takes: list(takeShape), bin: list(binShape),
-});
+}, { settled: settledShape });

@@ -99,6 +99,8 @@ export interface LanguagePack {
   /** Parts of speech; only where the language is understood. */
   tags?(text: string): TaggedWord[];
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
+  /** Every number of a sentence, in digits or words. */
+  numbers?(sentence: string): (Range & { value: number })[];
   /** Stretches of a sentence that only send the reader elsewhere and can go. */
   references?(sentence: string): Range[];
   /** Whether a sentence sends the reader to one of the sections with these titles ("see Handling bugs for details"). */

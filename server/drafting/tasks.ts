@@ -3,6 +3,7 @@ import type { OutlineNodes } from '../../core/course/gestures';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
+import type { Contradiction } from '../../core/knowledge/contradictions';
 import type { Dropped } from '../../core/outline';
 import type { Problem } from '../../core/course/problem';
 import type { Source } from '../../core/source/source';
@@ -20,6 +21,7 @@ export interface Tasks {
   /** The course is read from the database as it stood at `revision`, which is pinned there. */
   lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
+  contradictions: { given: { sources: SourceKey[] }; made: Contradiction[] };
   figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
 }
 

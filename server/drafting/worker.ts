@@ -8,6 +8,9 @@ import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } f
 import { outlineNodes } from '../../core/draft/operations';
 import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/course/problem';
+import { goneWords } from '../../core/course/settle';
+import { contradictionsIn, type Contradiction } from '../../core/knowledge/contradictions';
+import { withoutWords } from '../../core/knowledge/settle';
 import { draftOutline } from '../../core/outline';
 import { coursesIn } from '../database/courses';
 import { openForReading, type Db } from '../database/open';
@@ -23,7 +26,7 @@ let db: Db | undefined;
 const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] } = {
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
   outline({ course, sources }) {
-    const knowledge = knowledgeOf(sources);
+    const knowledge = heldBy(course, sources);
     const { terms, ...context } = draftContext(course.brief, knowledge);
     const proposal = draftOutline(course.brief, knowledge, terms, course.title);
     if (proposal.modules.length === 0) fail('nothing-to-draft');
@@ -41,7 +44,8 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
     const course = pinnedCourse(courseId, revision);
     return draftLessonOf(course, lessonId, preparedOf(course, sources));
   },
-  unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, knowledgeOf(sources)),
+  unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
+  contradictions: ({ sources }) => contradictions(JSON.stringify(sources), () => contradictionsIn(knowledgeOf(sources))),
   figures({ course, sources }) {
     const grade = packFor(course.language).grade;
     const planned = plannedMinutes(course, sources);
@@ -60,10 +64,16 @@ function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<stri
 
 const prepared = remembered<Prepared>(3);
 const pinned = remembered<Course>(3);
+const contradictions = remembered<Contradiction[]>(8);
 
 /** The course made ready, kept for the next lesson of the same outline. */
 function preparedOf(course: Course, sources: readonly SourceKey[]): Prepared {
-  return prepared(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, knowledgeOf(sources)));
+  return prepared(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, heldBy(course, sources)));
+}
+
+/** What is understood of a course's sources, without what its author found not to hold. */
+function heldBy(course: Course, sources: readonly SourceKey[]): Knowledge[] {
+  return withoutWords(knowledgeOf(sources), goneWords(course));
 }
 
 function pinnedCourse(id: string, revision: number): Course {

@@ -51,6 +51,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['GET', '/api/courses/:course/sources/:source', 'reader'],
   ['DELETE', '/api/courses/:course/sources/:source', 'author'],
   ['POST', '/api/courses/:course/sources/:source/again', 'author'],
+  ['GET', '/api/courses/:course/contradictions', 'reader'],
   ['GET', '/api/courses/:course/links', 'author'],
   ['POST', '/api/courses/:course/links', 'author'],
 ];

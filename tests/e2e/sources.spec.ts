@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { enter, expect, newCourse, openDemo, saved, served, test } from './app';
+import { enter, expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
 
 test('from documents to a drafted lesson: the whole way once', async ({ page, app }) => {
   test.setTimeout(120_000);
@@ -96,4 +96,37 @@ test('a course goes out as an archive and comes in again', async ({ page, app })
   const copy = (await served(page)).course;
   expect(copy.modules).toEqual(before.modules);
   expect(copy.title).toBe(before.title);
+});
+
+test('sources that contradict each other are shown side by side, settled by their author, and taken back', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+2');
+  const place = page.getByRole('region', { name: 'Where the sources contradict each other' });
+  await expect(place).toContainText('within two opening days');
+  await expect(place).toContainText('within three opening days');
+  await expect(place).toContainText('1 to decide');
+  await looksRight(page);
+  await place.getByRole('button', { name: 'This holds' }).first().click();
+  await expect(place.getByText('does not hold')).toBeVisible();
+  await expect(place).toContainText('all decided');
+  await saved(page);
+  expect((await served(page)).course).toMatchObject({ settled: [{ holds: 'first' }] });
+  await looksRight(page);
+  await page.keyboard.press('Control+z');
+  await expect(place).toContainText('1 to decide');
+});
+
+test('a link is fetched, cleaned, and fetched again', async ({ page, app }) => {
+  await newCourse(page, app, 'Linked');
+  await page.keyboard.press('Alt+l');
+  await page.getByRole('button', { name: /opening-hours/ }).click();
+  await looksRight(page);
+  await page.getByRole('button', { name: 'Fetch it' }).click();
+  await expect(page.getByRole('link', { name: 'Opening hours and holidays' })).toBeVisible();
+  await page.getByRole('button', { name: 'Fetch Opening hours and holidays again' }).click();
+  await expect(page.getByText('nothing changed there')).toBeVisible();
+  await page.keyboard.press('Alt+l');
+  await page.getByLabel('Address').fill('http://127.0.0.1:9/private');
+  await page.getByRole('button', { name: 'Fetch it' }).click();
+  await expect(page.getByRole('alert')).toContainText('closed network');
 });

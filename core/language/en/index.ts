@@ -9,7 +9,7 @@ import { leaningOf, namesKnownThing, pointsWithin } from './leaning';
 import { wordList, type Lexicon, type WordList } from './lexicon';
 import { englishObjectives } from './objectives';
 import { englishQuestions } from './questions';
-import { quantitiesOf } from './quantities';
+import { numbersOf, quantitiesOf } from './quantities';
 import { bracketedReferences, sendsToSection } from './references';
 import { ruleOf } from './rules';
 import { signpost } from './signposts';
@@ -55,6 +55,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
         imperative,
       };
     },
+    numbers: numbersOf,
     references: bracketedReferences,
     sendsTo: sendsToSection,
     namesKnown: namesKnownThing,

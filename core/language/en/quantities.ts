@@ -47,6 +47,15 @@ export function quantitiesOf(sentence: string): Quantity[] {
   return found;
 }
 
+/** Every number of a sentence, in digits or words, with its value: those of sections, versions and years too. */
+export function numbersOf(sentence: string): { value: number; from: number; to: number }[] {
+  return [...sentence.matchAll(PATTERN)].flatMap((match) => {
+    const value = valueOf(match[2]);
+    const from = match.index + (match[1] ? 1 : 0);
+    return value === undefined ? [] : [{ value, from, to: from + match[2].length }];
+  });
+}
+
 /** The value of a number as written, in digits or words; undefined when it is none. */
 export function valueOf(said: string): number | undefined {
   const lower = said.toLowerCase();

@@ -145,6 +145,7 @@ useActions([
       <UButton v-if="desk.mayEdit" @click="picker?.click()">Add files</UButton>
     </div>
     <p v-if="rows?.length" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
+    <SourceContradictions v-if="rows?.length" :sources="rows" />
     <SourceLinkDialog v-model:open="linking" @added="told" />
     <SourcePasteDialog v-model:open="pasting" @added="load" />
   </div>
