@@ -1,6 +1,6 @@
 import { blockTexts, type Block } from './blocks';
 import { allLessons, placedChecks, type Course } from './course';
-import { evidencedSentences, sentenceHash, textOf } from './rich-text';
+import { evidencedSentences, sentenceHash, textOf, type PassageRange } from './rich-text';
 
 /** What a block stands on: its sources word for word as drafted, sources but changed since, the author alone, our connecting words, or nothing to say. */
 export type Standing = 'source' | 'changed' | 'own' | 'connecting' | 'none';
@@ -34,9 +34,9 @@ export function standingOf(block: Block): Standing {
   return changed || own ? 'changed' : 'source';
 }
 
-/** How much of a course stands on some passages: sentences on its pages, questions placed, and the lessons they are in. */
-export function standsOn(course: Course, passages: ReadonlySet<string>): { sentences: number; checks: number; lessons: string[] } {
-  const on = (ranges: readonly { id: string }[] = []) => ranges.some((range) => passages.has(range.id));
+/** How much of a course stands on some words of its sources: sentences on its pages, questions placed, and the lessons they are in. */
+export function standsOn(course: Course, isHit: (range: PassageRange) => boolean): { sentences: number; checks: number; lessons: string[] } {
+  const on = (ranges: readonly PassageRange[] = []) => ranges.some(isHit);
   const checks = placedChecks(course).filter((check) => on(check.evidence));
   const hit = new Set(checks.map((check) => check.id));
   let sentences = 0;
@@ -46,4 +46,9 @@ export function standsOn(course: Course, passages: ReadonlySet<string>): { sente
     return own > 0 || lesson.blocks.some((block) => block.kind === 'check' && hit.has(block.body.checkId));
   });
   return { sentences, checks: checks.length, lessons: lessons.map((lesson) => lesson.id) };
+}
+
+/** Whether two ranges of passages have words in common. */
+export function overlaps(a: PassageRange, b: PassageRange): boolean {
+  return a.id === b.id && a.from < b.to && a.to > b.from;
 }

@@ -1,12 +1,4 @@
-/** Share of stems that two lists have in common (Jaccard), 0 to 1. */
-export function overlap(a: Iterable<string>, b: Iterable<string>): number {
-  const left = new Set(a);
-  const right = new Set(b);
-  if (left.size === 0 || right.size === 0) return 0;
-  let shared = 0;
-  for (const stem of left) if (right.has(stem)) shared++;
-  return shared / (left.size + right.size - shared);
-}
+export { overlap } from '../source/words';
 
 /** Share of the first list's stems that the second has too, 0 to 1. */
 export function contained(part: Iterable<string>, whole: Iterable<string>): number {

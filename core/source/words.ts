@@ -4,3 +4,13 @@ export function roughWords(text: string): number {
   const spaced = text.replace(/[\u3040-\u30ff\u3400-\u9fff\uf900-\ufaff\uac00-\ud7af]/g, ' ').match(/[\p{L}\p{N}][^\s]*/gu)?.length ?? 0;
   return spaced + Math.ceil(dense / 2);
 }
+
+/** Share of words that two lists have in common (Jaccard), 0 to 1. */
+export function overlap(a: Iterable<string>, b: Iterable<string>): number {
+  const left = new Set(a);
+  const right = new Set(b);
+  if (left.size === 0 || right.size === 0) return 0;
+  let shared = 0;
+  for (const word of left) if (right.has(word)) shared++;
+  return shared / (left.size + right.size - shared);
+}

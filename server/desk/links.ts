@@ -1,17 +1,13 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { tmpdir } from 'node:os';
-import { compareVersions, type VersionChange } from '../../core/source/versions';
 import { fail, type Problem } from '../../core/course/problem';
 import type { ReadResult } from '../../core/reading';
 import { addressOf, fetchPage, type Allowed } from '../fetching/fetch';
 import { fetchSite } from '../fetching/site';
 import { readInChild } from '../reading';
 import { freshId } from './courses';
-import type { Added, SourceDesk } from './sources';
-
-/** What fetching a link again brought; `same`: nothing changed there. */
-export type FetchedAgain = { same: true } | { same: false; change: VersionChange };
+import type { Added, Newer, SourceDesk } from './sources';
 
 /** Sources that are fetched: a page, or a contents page with what hangs below it; and fetched again on wish. */
 export function linkDesk(sources: SourceDesk, allowed: Allowed) {
@@ -46,16 +42,13 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
       return added.ok ? { ...added, ...(left > 0 && { left }) } : added;
     },
     /** Fetches a source of a course again; the course uses the newer version from then on. Throws `no-such-source`, `not-a-link`. */
-    async again(courseId: string, sourceId: string): Promise<FetchedAgain | { problem: Problem }> {
+    async again(courseId: string, sourceId: string): Promise<Newer | { problem: Problem }> {
       const held = sources.inCourse(courseId, sourceId) ?? fail('no-such-source', undefined, sourceId);
       const { address } = held.source;
       if (!address) fail('not-a-link');
       const below = held.source.passages.some((passage) => passage.locator.file !== undefined);
       const { result, bytes } = await read(address, below, sourceId);
-      if (!result.ok) return { problem: result.problem };
-      if (result.source.version === held.source.version) return { same: true };
-      await sources.keepVersion(courseId, result.source, bytes, address);
-      return { same: false, change: compareVersions(held.source, result.source) };
+      return result.ok ? sources.keepVersion(courseId, held.source, result.source, bytes, address) : { problem: result.problem };
     },
   };
 }

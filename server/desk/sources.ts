@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, renameSync, rmSync, writeFileSync, openSync, fsyncSync, closeSync, existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Problem } from '../../core/course/problem';
+import { fail, type Problem } from '../../core/course/problem';
 import type { Claim } from '../../core/knowledge';
 import type { Passage, Source } from '../../core/source/source';
 import { readSource } from '../../core/reading';
+import { compareVersions, type VersionChange } from '../../core/source/versions';
 import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
@@ -19,6 +20,9 @@ export type Added = { ok: true; source: SourceRow; same?: string } | { ok: false
 
 /** What became of a zip of files, file by file. */
 export type AddedZip = { ok: true; files: { name: string; added: Added }[] } | { ok: false; problem: Problem };
+
+/** What a newer version of a source brought; `same`: nothing changed. */
+export type Newer = { same: true } | { same: false; change: VersionChange };
 
 /** A passage in its place, for the evidence pane. */
 export interface PassageInContext {
@@ -132,14 +136,24 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return keep(courseId, source, media, bytes ? keepFile(bytes) : source.version, name, person);
   }
 
-  /** Keeps a newer version of a source, which its course uses from then on. */
-  async function keepVersion(courseId: string, source: Source, bytes: Uint8Array | undefined, name: string): Promise<void> {
+  /** Takes in a newer version of a source, under the same id; its course uses it from then on. */
+  async function keepVersion(courseId: string, held: Source, source: Source, bytes: Uint8Array | undefined, name: string): Promise<Newer> {
+    if (source.version === held.version) return { same: true };
     const { claims } = await drafter.ask('understand', { source });
     const fileHash = bytes ? keepFile(bytes) : source.version;
     db.transaction(() => {
       sources.addVersion(source, claims, { fileHash, fileName: name, at: now() });
       sources.use(courseId, source.id, source.version);
     })();
+    return { same: false, change: compareVersions(held, source) };
+  }
+
+  /** Takes in a file as a newer version of a source. Throws `no-such-source`. */
+  async function addNewer(courseId: string, id: string, path: string, name: string): Promise<Newer | { problem: Problem }> {
+    const version = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
+    const held = read(id, version)!.source;
+    const result = await turn(() => readInChild(path, id, undefined, name));
+    return result.ok ? keepVersion(courseId, held, result.source, new Uint8Array(readFileSync(path)), name) : { problem: result.problem };
   }
 
   function attachKnown(courseId: string, same: { source_id: string; version: string; title: string }, person: string): Added {
@@ -171,7 +185,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   return {
-    addFile, addZip, addText, keepRead, keepVersion, inTurn: turn, adopt, passages, read,
+    addFile, addZip, addText, addNewer, keepRead, keepVersion, inTurn: turn, adopt, passages, read,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
     /** A source as its course uses it, or undefined when it does not. */

@@ -49,6 +49,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['PUT', '/api/courses/:course/sources', 'author'],
   ['POST', '/api/courses/:course/sources', 'author'],
   ['GET', '/api/courses/:course/sources/:source', 'reader'],
+  ['PUT', '/api/courses/:course/sources/:source', 'author'],
   ['DELETE', '/api/courses/:course/sources/:source', 'author'],
   ['POST', '/api/courses/:course/sources/:source/again', 'author'],
   ['GET', '/api/courses/:course/contradictions', 'reader'],

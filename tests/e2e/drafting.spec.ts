@@ -7,7 +7,7 @@ test.describe('drafting', () => {
   /** A course whose outline is drafted from two of the demo's sources, every lesson blank. */
   async function outlined(page: Parameters<typeof served>[0], app: Parameters<typeof newCourse>[1], title: string) {
     await newCourse(page, app, title);
-    await page.locator('input[type=file]').setInputFiles(['demo/files/lending-policy.docx', 'demo/files/coordinators-notes.md']);
+    await page.getByLabel('Files to add').setInputFiles(['demo/files/lending-policy.docx', 'demo/files/coordinators-notes.md']);
     await expect(page.getByRole('cell').getByRole('link')).toHaveCount(2);
     await page.keyboard.press('Alt+3');
     await page.getByRole('button', { name: 'Draft from the sources' }).first().click();

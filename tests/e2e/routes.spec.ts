@@ -60,7 +60,7 @@ test('scripts in a source are shown as words and do not run', async ({ page, app
   await newCourse(page, app, 'Scripts');
   const path = join(app.folder, 'scripts.html');
   writeFileSync(path, '<html><body><h1>Rules</h1><p>A member must return <b onclick="window.ran=1">every saw</b> clean.</p><script>window.ran=1</' + 'script><img src=x onerror="window.ran=1"><p>&lt;script&gt;window.ran=1&lt;/script&gt; is only text.</p></body></html>');
-  await page.locator('input[type=file]').setInputFiles(path);
+  await page.getByLabel('Files to add').setInputFiles(path);
   await page.getByRole('cell').getByRole('link').first().click();
   await expect(page.locator('.passage').first()).toContainText('every saw');
   await expect(page.locator('.text')).toContainText('<script>window.ran=1</script> is only text.');

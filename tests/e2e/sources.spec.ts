@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { enter, expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
 
@@ -7,12 +7,12 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   await newCourse(page, app, 'Carrying samples');
   const broken = join(app.folder, 'broken.docx');
   writeFileSync(broken, 'PK\u0003\u0004 not a document');
-  await page.locator('input[type=file]').setInputFiles(['eval/documents/sample-courier.md', 'eval/documents/lone-working.txt', broken]);
+  await page.getByLabel('Files to add').setInputFiles(['eval/documents/sample-courier.md', 'eval/documents/lone-working.txt', broken]);
   await expect(page.getByRole('link', { name: /Carrying samples between/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Lone working and home visits/ })).toBeVisible();
   await expect(page.locator('.uploads .refused')).toContainText('damaged');
   // The same once more is noticed.
-  await page.locator('input[type=file]').setInputFiles(['eval/documents/sample-courier.md']);
+  await page.getByLabel('Files to add').setInputFiles(['eval/documents/sample-courier.md']);
   await expect(page.getByText('holds the same as')).toBeVisible();
   await page.getByRole('button', { name: 'Paste or type text' }).click();
   await page.getByLabel('Title').fill('What the drivers say');
@@ -60,7 +60,7 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
 
 test('a source taken off leaves the text, and says so where its evidence is', async ({ page, app }) => {
   await newCourse(page, app, 'Off and on');
-  await page.locator('input[type=file]').setInputFiles(['eval/documents/allergen-guide.md']);
+  await page.getByLabel('Files to add').setInputFiles(['eval/documents/allergen-guide.md']);
   await expect(page.getByRole('link', { name: /food allergies/ })).toBeVisible();
   await page.getByRole('button', { name: /^Take .* off this course$/ }).click();
   await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
@@ -91,7 +91,7 @@ test('a course goes out as an archive and comes in again', async ({ page, app })
   const path = join(app.folder, 'copy.uplift.zip');
   writeFileSync(path, Uint8Array.from(bytes));
   await enter(page, app);
-  await page.locator('input[type=file]').setInputFiles(path);
+  await page.getByLabel('Course archive').setInputFiles(path);
   await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
   const copy = (await served(page)).course;
   expect(copy.modules).toEqual(before.modules);
@@ -107,7 +107,7 @@ test('sources that contradict each other are shown side by side, settled by thei
   await expect(place).toContainText('1 to decide');
   await looksRight(page);
   await place.getByRole('button', { name: 'This holds' }).first().click();
-  await expect(place.getByText('does not hold')).toBeVisible();
+  await expect(place.getByText('does not hold', { exact: true })).toBeVisible();
   await expect(place).toContainText('all decided');
   await saved(page);
   expect((await served(page)).course).toMatchObject({ settled: [{ holds: 'first' }] });
@@ -124,9 +124,28 @@ test('a link is fetched, cleaned, and fetched again', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Fetch it' }).click();
   await expect(page.getByRole('link', { name: 'Opening hours and holidays' })).toBeVisible();
   await page.getByRole('button', { name: 'Fetch Opening hours and holidays again' }).click();
-  await expect(page.getByText('nothing changed there')).toBeVisible();
+  await expect(page.getByText('nothing changed.')).toBeVisible();
   await page.keyboard.press('Alt+l');
   await page.getByLabel('Address').fill('http://127.0.0.1:9/private');
   await page.getByRole('button', { name: 'Fetch it' }).click();
   await expect(page.getByRole('alert')).toContainText('closed network');
+});
+
+test('a newer version of a source says what changed, and what of the course stood on it', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+2');
+  const path = join(app.folder, 'coordinators-notes.md');
+  const text = readFileSync('demo/files/coordinators-notes.md', 'utf8');
+  const changing = text.split('\n\n').find((each) => each.startsWith('When there is a queue'))!;
+  writeFileSync(path, text.replace(changing, `${changing} From now on the desk lead counts them.`) + '\n\nThe return box is emptied before the desk opens.\n');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: /^A newer version of Coordinator/ }).click();
+  await (await chooser).setFiles(path);
+  const place = page.getByRole('region', { name: /newer version/ });
+  await expect(place).toContainText('1 changed, 0 gone, 1 new');
+  await expect(place).toContainText('of the course stood on what changed or is gone');
+  await expect(place.getByRole('row', { name: /^changed/ }).getByRole('link').first()).toBeVisible();
+  await looksRight(page);
+  await place.getByRole('button', { name: 'Close' }).click();
+  await expect(place).toHaveCount(0);
 });

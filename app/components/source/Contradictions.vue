@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { settle, unsettle } from '~~/core/course/settle';
 import type { Settlement } from '~~/core/course/course';
-import { standsOn } from '~~/core/course/standing';
+import { overlaps, standsOn } from '~~/core/course/standing';
 import type { Contradiction } from '~~/core/knowledge/contradictions';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 
 /** Where sources say different things: both side by side, until the author says which holds; kept, and used from then on. */
-const props = defineProps<{ sources: { id: string; title: string }[] }>();
+const props = defineProps<{ sources: { id: string; title: string; version: string }[] }>();
 const desk = useCourse();
 const found = ref<Contradiction[]>([]);
 const cases = reactive<Record<string, string>>({});
-const asked = computed(() => props.sources.map((source) => source.id).join());
+const asked = computed(() => props.sources.map((source) => source.id + source.version).join());
 watch(asked, async () => {
   found.value = asked.value ? await $fetch<Contradiction[]>(`/api/courses/${desk.course!.id}/contradictions`).catch(() => []) : [];
 }, { immediate: true });
@@ -24,9 +24,9 @@ const isOut = (each: Contradiction, side: number) => ({ first: 1, second: 0, bot
 /** Lessons whose text stands on the passage that does not hold. */
 function left(each: Contradiction): string {
   const gone = settled.value.get(each.id)?.gone ?? [];
-  const { sentences, checks, lessons } = standsOn(desk.course!, new Set(gone.map((range) => range.id)));
+  const { sentences, checks, lessons } = standsOn(desk.course!, (range) => gone.some((each) => overlaps(each, range)));
   if (lessons.length === 0) return '';
-  return `${counted(sentences, ['sentence', 'sentences'])} and ${counted(checks, ['question', 'questions'])} of the course stand on its passage: look at ${lessons.map((id) => `“${desk.lessons.find((lesson) => lesson.id === id)?.title ?? ''}”`).join(', ')}.`;
+  return `${counted(sentences, ['sentence', 'sentences'])} and ${counted(checks, ['question', 'questions'])} of the course stand on it: look at ${lessons.map((id) => `“${desk.lessons.find((lesson) => lesson.id === id)?.title ?? ''}”`).join(', ')}.`;
 }
 </script>
 
@@ -46,7 +46,7 @@ function left(each: Contradiction): string {
         <template v-if="desk.mayEdit"><label>Both hold: when does which?<UInput v-model="cases[each.id]" size="sm" maxlength="1000" class="w-full" /></label><UButton size="xs" color="neutral" variant="outline" @click="choose(each, 'both')">Both hold</UButton></template>
       </div>
       <p v-else class="small"><template v-if="settled.get(each.id)!.words">{{ settled.get(each.id)!.words }}</template> <template v-if="settled.get(each.id)!.holds !== 'both'">What does not hold is neither taught nor asked from now on. <span class="decide">{{ left(each) }}</span></template>
-        <button v-if="desk.mayEdit" type="button" class="link small" @click="desk.change('contradiction opened again', unsettle(desk.course!, each.id))">Decide again</button></p>
+        <button v-if="desk.mayEdit" type="button" class="link small again" @click="desk.change('contradiction opened again', unsettle(desk.course!, each.id))">Decide again</button></p>
     </article>
   </section>
 </template>
@@ -64,6 +64,7 @@ blockquote.out { border-left-style: dashed; border-left-color: var(--ink-3); }
 blockquote.out p { color: var(--ink-2); text-decoration: line-through; }
 footer { display: flex; gap: 12px; align-items: center; margin-top: 4px; }
 .both { display: flex; align-items: end; gap: 12px; margin-top: 8px; max-width: 640px; }
+.again { margin-left: 8px; }
 .both label { flex: 1; display: grid; gap: 2px; }
 @media (max-width: 900px) { .sides { grid-template-columns: 1fr; } }
 </style>

@@ -2,11 +2,13 @@
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import type { NewerVersion } from '~/components/source/Newer.vue';
 import { CLAIMS, counted } from '~/words/states';
 
 interface Row {
   id: string;
   title: string;
+  version: string;
   kind: string;
   language: string;
   words: number;
@@ -84,19 +86,29 @@ function told(more: string[]) {
   notes.value.push(...more);
   void load();
 }
-/** Fetches a link again, and says what that means for the course. */
-async function again(row: Row) {
+const newer = ref<NewerVersion | null>(null);
+/** Takes in a newer version: fetched again, or given as a file; shows what that means for the course. */
+async function renew(row: Row, file?: File) {
   try {
-    const now = await $fetch<{ same: boolean; kept?: number; added?: number; gone?: number; sentences?: number; checks?: number; lessons?: string[] }>(`${base.value}/${row.id}/again`, { method: 'POST' });
-    if (now.same) notes.value.push(`${row.title}: nothing changed there.`);
-    else {
-      const hit = now.sentences || now.checks ? ` ${counted(now.sentences!, ['sentence', 'sentences'])} and ${counted(now.checks!, ['question', 'questions'])} of the course stood on what is gone, in ${now.lessons!.map((id) => `“${desk.lessons.find((lesson) => lesson.id === id)?.title ?? ''}”`).join(', ')}.` : ' Nothing in the course stood on what is gone.';
-      notes.value.push(`${row.title}: ${counted(now.added!, ['passage is', 'passages are'])} new, ${now.gone} gone, ${now.kept} as before.${hit}`);
-    }
+    const now = await $fetch<{ same: true } | ({ same: false } & Omit<NewerVersion, 'title'>)>(file ? `${base.value}/${row.id}?name=${encodeURIComponent(file.name)}` : `${base.value}/${row.id}/again`, file ? { method: 'PUT', body: file, headers: { 'content-type': 'application/octet-stream' } } : { method: 'POST' });
+    if (now.same) notes.value.push(`${row.title}: nothing changed.`);
+    else newer.value = { title: row.title, ...now };
     await load();
   } catch (error) {
     trouble.value = troubleOf(error);
   }
+}
+const renewing = ref<Row | null>(null);
+const newerPicker = ref<HTMLInputElement | null>(null);
+function pickNewer(row: Row) {
+  renewing.value = row;
+  newerPicker.value?.click();
+}
+function takeNewer(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const [file] = input.files ?? [];
+  if (file && renewing.value) void renew(renewing.value, file);
+  input.value = '';
 }
 async function detach(row: Row) {
   await $fetch(`${base.value}/${row.id}`, { method: 'DELETE' }).catch((error: unknown) => void (trouble.value = troubleOf(error)));
@@ -118,7 +130,9 @@ useActions([
       <div v-if="desk.mayEdit" class="end"><UButton color="neutral" variant="outline" @click="pasting = true">Paste or type text</UButton><UButton color="neutral" variant="outline" @click="linking = true">Add a link</UButton><UButton @click="picker?.click()">Add files</UButton></div>
       <input ref="picker" type="file" multiple :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="Files to add" @change="take(($event.target as HTMLInputElement).files!)">
     </div>
+    <input ref="newerPicker" type="file" :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="File of the newer version" @change="takeNewer">
     <ShellTroubleLine v-model="trouble" />
+    <SourceNewer v-if="newer" :newer="newer" @close="newer = null" />
     <p v-for="note in notes" :key="note" class="note small" role="status">{{ note }} <button type="button" class="link" @click="notes = notes.filter((each) => each !== note)">Close</button></p>
     <ul v-if="uploads.length" class="uploads" aria-label="Files on their way">
       <li v-for="upload in uploads" :key="upload.name" :class="upload.state"><span>{{ upload.name }}</span>
@@ -135,7 +149,7 @@ useActions([
           <td class="number">{{ row.words.toLocaleString('en') }}</td>
           <td class="small">{{ holds(row) || 'nothing understood yet in this language' }}</td>
           <td class="small use"><svg width="92" height="9" viewBox="0 0 92 9" aria-hidden="true"><rect x=".5" y=".5" width="91" height="8" fill="none" stroke="var(--hair)" /><rect x="1" y="1" :width="row.passages ? (90 * row.used) / row.passages : 0" height="7" fill="var(--sky)" /></svg> {{ row.used }} of {{ row.passages }} passages</td>
-          <td class="number do"><button v-if="desk.mayEdit && row.address" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="again(row)">fetch again</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
+          <td class="number do"><button v-if="desk.mayEdit && row.address" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="renew(row)">fetch again</button><button v-else-if="desk.mayEdit" type="button" class="link small" :aria-label="`A newer version of ${row.title}`" @click="pickNewer(row)">newer version</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
         </tr>
       </tbody>
     </table>

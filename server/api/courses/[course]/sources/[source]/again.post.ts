@@ -1,15 +1,13 @@
 import { defineEventHandler } from 'h3';
-import { standsOn } from '../../../../../../core/course/standing';
 import { installation } from '../../../../../utils/installation';
 import { answering, idOf, refuse } from '../../../../../utils/request';
+import { meaningFor } from '../../../../../words/newer';
 
-/** Fetches a link again; says what changed, and how many sentences and questions of the course stood on what is gone. */
+/** Fetches a link again; says what changed, and what of the course stood on it. */
 export default defineEventHandler((event) =>
   answering(async () => {
     const { links, courses } = installation();
     const id = idOf(event, 'course');
-    const again = await links.again(id, idOf(event, 'source'));
-    if ('problem' in again) refuse(again.problem);
-    if (again.same) return { same: true };
-    return { same: false, kept: again.change.same, added: again.change.added.length, gone: again.change.gone.length, ...standsOn(courses.load(id).course, new Set(again.change.gone)) };
+    const newer = await links.again(id, idOf(event, 'source'));
+    return 'problem' in newer ? refuse(newer.problem) : meaningFor(courses.load(id).course, newer);
   }));

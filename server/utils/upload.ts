@@ -1,0 +1,34 @@
+import { createWriteStream } from 'node:fs';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { getQuery, type H3Event } from 'h3';
+import { LIMITS } from '../../core/reading/limits';
+import { ProblemError } from '../../core/course/problem';
+import { installation } from './installation';
+import { refuse } from './request';
+
+/** Takes in a file: its bytes as the body, its name in the address. It lies in a temporary place while it is worked on, never beyond the limit. */
+export async function withUpload<T>(event: H3Event, work: (path: string, name: string) => Promise<T>): Promise<T> {
+  const name = String(getQuery(event).name ?? '').split(/[\\/]/).pop()!.slice(0, 200);
+  if (!name) refuse({ code: 'bad-input', place: 'name' });
+  const { sources } = installation();
+  const path = sources.temporaryPath();
+  try {
+    await pipeline(event.node.req, limited(name), createWriteStream(path));
+    return await work(path, name);
+  } finally {
+    sources.discard(path);
+  }
+}
+
+/** Passes bytes on until there are too many. */
+function limited(name: string): Transform {
+  let size = 0;
+  return new Transform({
+    transform(chunk: Buffer, _, done) {
+      size += chunk.length;
+      if (size > LIMITS.fileBytes) done(new ProblemError({ code: 'file-too-big', parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 }, place: name }));
+      else done(null, chunk);
+    },
+  });
+}
