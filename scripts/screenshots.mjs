@@ -46,7 +46,7 @@ try {
     await shot(name);
   }
   await page.keyboard.press('Alt+2');
-  await page.getByRole('link', { name: 'Lending Policy' }).click();
+  await page.getByRole('table').getByRole('link', { name: 'Lending Policy' }).click();
   await shot('source');
   await page.keyboard.press('Alt+3');
   await page.getByRole('button', { name: 'Draft again' }).click();

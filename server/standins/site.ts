@@ -5,17 +5,16 @@ import { assetFolder } from '../assets';
 
 /** The demo's own small site, so that links are really fetched though no network is there: a stand-in for a page of the web. */
 export function startSite(port = 0): Promise<{ server: Server; address: string }> {
-  const folder = join(assetFolder(), '../demo/site');
+  // Its page of questions is one of the demo's own files.
+  const folders = ['site', 'files'].map((name) => join(assetFolder(), '../demo', name));
   const server = createServer((request, answer) => {
     const name = (request.url ?? '/').replace(/[?#].*$/, '').replace(/^\/+|\/+$/g, '') || 'index';
-    const path = join(folder, `${name}.html`);
-    const found = /^[a-z-]+$/.test(name) && existsSync(path);
-    answer.writeHead(found ? 200 : 404, { 'content-type': 'text/html; charset=utf-8' });
-    answer.end(found ? readFileSync(path) : '<h1>Not here</h1>');
+    const path = /^[a-z-]+$/.test(name) ? folders.map((folder) => join(folder, `${name}.html`)).find(existsSync) : undefined;
+    answer.writeHead(path ? 200 : 404, { 'content-type': 'text/html; charset=utf-8' });
+    answer.end(path ? readFileSync(path) : '<h1>Not here</h1>');
   });
   return new Promise((done) => {
-    // Only this machine can ask it.
-    // Where the port is taken, any other does.
+    // Only this machine can ask it. Where the port is taken, any other does.
     server.once('error', () => server.listen(0, '127.0.0.1'));
     server.once('listening', () => {
       server.unref();

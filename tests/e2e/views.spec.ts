@@ -23,7 +23,7 @@ test.describe('every view is accessible and fits', () => {
         await looksRight(page);
       }
       await page.keyboard.press('Alt+2');
-      await page.getByRole('link', { name: 'Lending Policy' }).click();
+      await page.getByRole('table').getByRole('link', { name: 'Lending Policy' }).click();
       await expect(page.getByRole('button', { name: 'everything' })).toBeVisible();
       await looksRight(page);
     });
