@@ -15,7 +15,14 @@ export function newsDesk() {
       };
     },
     tell(course: string, news: News): void {
-      for (const listener of watching.get(course) ?? []) listener(news);
+      for (const listener of watching.get(course) ?? []) {
+        try {
+          listener(news);
+        } catch (error) {
+          // A window that cannot be told must not keep the work from going on.
+          console.error(error);
+        }
+      }
     },
   };
 }

@@ -63,7 +63,8 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
 
   /** Goes on with whatever is left to do. */
   function turn(): void {
-    turning ??= loop().finally(() => {
+    // A fault here (a full disk) ends the turn, not the server: what is left is gone on with at the next start or job.
+    turning ??= loop().catch((error: unknown) => console.error(error)).finally(() => {
       turning = undefined;
       current = undefined;
     });

@@ -149,8 +149,13 @@ describe('news', () => {
     const leave = news.watch(id, (told) => heard.push(told.kind));
     const { learner } = learners.begin(id, first, { name: 'Ada' });
     await learners.take(learner, [anEvent(lessonsOf(view)[0].id)]);
+    const broken = news.watch(id, () => {
+      throw new Error('closed');
+    });
+    news.tell(id, { kind: 'learners' });
+    broken();
     leave();
     news.tell(id, { kind: 'course', revision: 3 });
-    expect(heard).toEqual(['learners', 'learners']);
+    expect(heard).toEqual(['learners', 'learners', 'learners']);
   });
 });
