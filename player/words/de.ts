@@ -1,4 +1,4 @@
-import type { Words } from './index';
+import type { Words } from './words';
 
 export const de: Words = {
   begin: 'Beginnen', goOn: 'Weiter', yourName: 'Ihr Name', nameWhy: 'Wer den Kurs erstellt hat, sieht ihn neben Ihrem Fortschritt.', closed: 'Dieser Kurs ist zurzeit nicht verfügbar. Was Sie getan haben, bleibt erhalten.', signIn: 'Zum Beginnen anmelden',

@@ -1,4 +1,4 @@
-import type { Words } from './index';
+import type { Words } from './words';
 
 export const en: Words = {
   begin: 'Begin', goOn: 'Go on', yourName: 'Your name', nameWhy: 'The author of the course sees it beside your progress.', closed: 'This course is not available at the moment. What you did is kept.', signIn: 'Sign in to begin',

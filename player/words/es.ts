@@ -1,4 +1,4 @@
-import type { Words } from './index';
+import type { Words } from './words';
 
 export const es: Words = {
   begin: 'Empezar', goOn: 'Continuar', yourName: 'Su nombre', nameWhy: 'Quien creó el curso lo ve junto a su progreso.', closed: 'Este curso no está disponible por ahora. Lo que hizo se conserva.', signIn: 'Iniciar sesión para empezar',

@@ -1,4 +1,4 @@
-import type { Words } from './index';
+import type { Words } from './words';
 
 export const fr: Words = {
   begin: 'Commencer', goOn: 'Continuer', yourName: 'Votre nom', nameWhy: 'L’auteur du cours le voit à côté de votre progression.', closed: 'Ce cours n’est pas disponible pour le moment. Ce que vous avez fait est conservé.', signIn: 'Se connecter pour commencer',

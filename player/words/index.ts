@@ -1,70 +1,11 @@
-import type { Feedback } from '../../core/check/marking';
 import type { Rules } from '../../core/learning/rules';
 import { de } from './de';
 import { en } from './en';
 import { es } from './es';
 import { fr } from './fr';
+import type { Words } from './words';
 
-/** Everything the learner's side says, in one language; `{name}` stands for a value. */
-export interface Words {
-  begin: string;
-  goOn: string;
-  yourName: string;
-  nameWhy: string;
-  closed: string;
-  signIn: string;
-  lessons: string;
-  hideLessons: string;
-  toText: string;
-  path: string;
-  minutes: string;
-  minutesOf: string;
-  lessonsOf: string;
-  checksIn: string;
-  lessonPlace: string;
-  afterwards: string;
-  done: string;
-  here: string;
-  shut: string;
-  next: string;
-  finish: string;
-  back: string;
-  check: string;
-  answer: string;
-  again: string;
-  checking: string;
-  yourAnswer: string;
-  rightAnswer: string;
-  right: string;
-  wrong: string;
-  triesLeft: string;
-  says: string;
-  feedback: Record<Exclude<Feedback['code'], 'right' | 'own'>, string>;
-  kept: string;
-  lost: string;
-  left: Record<'read' | 'answer' | 'pass', string>;
-  firstThese: string;
-  stillHere: string;
-  endTitle: string;
-  endDone: string;
-  endLeft: string;
-  score: string;
-  notPassed: string;
-  stillOpen: string;
-  elsewhere: string;
-  elsewhereWhy: string;
-  copied: string;
-  callout: Record<'note' | 'tip' | 'warning' | 'example', string>;
-  summary: string;
-  ruleLesson: Record<Rules['lesson']['kind'], string>;
-  ruleCourse: Record<Rules['course']['kind'], string>;
-  ruleForced: string;
-  ruleTries: string;
-  size: string;
-  rules: string;
-  trouble: string;
-  oneMinute: string;
-}
+export type { Words } from './words';
 
 const ALL: Record<string, Words> = { en, de, fr, es };
 
