@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 const modules = JSON.parse(readFileSync('.nuxt/browser-modules.json', 'utf8')) as string[];
 
 describe('what reaches the browser', () => {
-  it('of the core is the document, sizes, pictures and types, and nothing that reads, understands or drafts', () => {
-    const rooms = new Set(modules.flatMap((id) => /^core\/(\w+)\//.exec(id)?.[1] ?? []));
+  it('of the core is the document, sizes, the learner\'s view with its marking, pictures and types, and nothing that reads, understands or drafts', () => {
+    const rooms = new Set(modules.filter((id) => id !== 'core/check/marking.ts').flatMap((id) => /^core\/(\w+)\//.exec(id)?.[1] ?? []));
     expect(rooms.has('course')).toBe(true);
     expect([...rooms].filter((room) => !['course', 'brief', 'learning', 'picture', 'source'].includes(room))).toEqual([]);
     expect(modules.filter((id) => /^core\/source\//.test(id)).every((id) => /\/(source|words)\.ts$/.test(id))).toBe(true);

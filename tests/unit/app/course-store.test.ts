@@ -26,7 +26,7 @@ function aServer() {
       server.log.push(operation);
     },
   };
-  const answer = async (path: string, { body }: { body?: Sent } = {}) => {
+  const answer = async (path: string, { body, query }: { body?: Sent; query?: { since: number } } = {}) => {
     await Promise.resolve();
     if (server.mood === 'gone') throw new Error('fetch failed');
     if (path.endsWith('/operations')) {
@@ -61,6 +61,7 @@ function aServer() {
       for (const operation of operations) server.other(operation);
       return { revision: server.revision, missed, operations, what: 'it' };
     }
+    if (path.endsWith('/changes')) return { revision: server.revision, missed: server.log.slice(query!.since) };
     if (path.endsWith('/figures')) return {};
     return { course: server.course, revision: server.revision, role: 'author' };
   };
@@ -156,6 +157,21 @@ describe('what others change', () => {
     await desk.refresh();
     expect(titles(desk.course)[0]).toBe('Mine');
     await desk.settleAll();
+    await desk.hear(server.revision);
+    expect(titles(desk.course).slice(0, 2)).toEqual(['Mine', 'Theirs again']);
+    expect(titles(server.course).slice(0, 2)).toEqual(['Mine', 'Theirs again']);
+  });
+
+  it('is asked for when it is heard of, and not for one\'s own', async () => {
+    const asked = () => vi.mocked($fetch).mock.calls.filter(([path]) => String(path).endsWith('/changes')).length;
+    desk.change('title', [title('Mine', 'First one')]);
+    await desk.settleAll();
+    await desk.hear(server.revision);
+    expect(asked()).toBe(0);
+    server.other(title('Theirs', 'First two', anId('First two')));
+    await desk.hear(server.revision);
+    expect(asked()).toBe(1);
+    expect(titles(desk.course)[1]).toBe('Theirs');
   });
 
   it('in the same place is a conflict with both texts; mine can be put over it', async () => {
