@@ -41,12 +41,12 @@ await desk.drafter.stop();
 desk.db.close();
 clearInterval(alive);
 
-const child = spawn(process.execPath, [...(process.env.PROF ? ['--cpu-prof', '--cpu-prof-dir=/tmp/prof'] : []), '.output/server/index.mjs'], { env: { ...process.env, PORT, HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
+const child = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT, HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
 try {
   for (let tries = 0; tries < 100 && !(await fetch(`${url}/api/start`).then(() => true, () => false)); tries++) await new Promise((go) => setTimeout(go, 100));
   await load();
 } finally {
-  child.kill(process.env.PROF ? 'SIGTERM' : 'SIGKILL');
+  child.kill('SIGKILL');
   rmSync(folder, { recursive: true, force: true });
 }
 
