@@ -83,6 +83,7 @@ useHead({ title: 'Courses – Uplift Path' });
         <UButton @click="begin('sources')">Start from sources</UButton>
         <UButton color="neutral" variant="outline" @click="begin('outline')">Write my own outline</UButton>
         <UButton color="neutral" variant="outline" @click="archive?.click()">Open an archive</UButton>
+        <UButton color="neutral" variant="ghost" to="/shelf">Source shelf</UButton>
         <input ref="archive" type="file" accept=".zip" class="sr-only" aria-label="Course archive" tabindex="-1" @change="bring">
         <span v-if="rows && rows.length > 3" class="end"><UInput v-model="search" size="sm" placeholder="Find a course" aria-label="Find a course" /><button type="button" class="link small" @click="order = order === 'title' ? 'changed' : 'title'">{{ order === 'title' ? 'last changed first' : 'by title' }}</button></span>
         <span v-else-if="rows" class="end small quiet">{{ counted(rows.length, ['course', 'courses']) }}</span>

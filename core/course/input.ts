@@ -45,6 +45,14 @@ export class LinkInput {
   @IsBoolean() below!: boolean;
 }
 
+export class FromShelfInput {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) @IsString({ each: true }) @Matches(ID_PATTERN, { each: true }) sources!: string[];
+}
+
+export class PutAwayInput {
+  @IsBoolean() away!: boolean;
+}
+
 /** Checks what was sent against its class; unknown fields are refused. The problem names the first field that is wrong. */
 export function checkInput<T extends object>(kind: ClassConstructor<T>, value: unknown): Result<T> {
   const input = plainToInstance(kind, value);

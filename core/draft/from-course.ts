@@ -5,6 +5,7 @@ import { Bm25 } from '../language/similarity';
 import type { OutlineProposal, Unit } from '../outline';
 import { lessonObjectives } from '../outline/objectives';
 import type { Objective } from '../course/course';
+import { usesOf } from '../course/uses';
 import { allSections } from '../source/source';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
@@ -63,34 +64,14 @@ export interface UnusedPassage {
   kinds: Claim['kind'][];
 }
 
-/** Passages of the sources that the course does not use yet, those that fit a lesson best first. */
+/** Passages of the sources that no page and no placed question stands on yet, those that fit a lesson best first. */
 export function unusedFor(course: Course, lessonId: string, knowledge: readonly Knowledge[], most = 12): UnusedPassage[] {
   const lesson = allLessons(course).find((each) => each.id === lessonId);
   if (!lesson) return [];
-  const used = usedPassages(course);
+  const used = new Set(usesOf(course).keys());
   const planned = lesson.plannedPassages.flatMap((id) => knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []));
   const stems = knowledge[0]?.pack.stems(lesson.title) ?? [];
   return ranked([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
-}
-
-/** Ids of passages that a lesson's text or a placed check stands on. */
-export function usedPassages(course: Course): Set<string> {
-  const used = new Set<string>();
-  const visit = (value: unknown): void => {
-    if (Array.isArray(value)) value.forEach(visit);
-    else if (value !== null && typeof value === 'object') {
-      const mark = value as { type?: string; attrs?: { passages?: { id: string }[] } };
-      if (mark.type === 'evidence') for (const range of mark.attrs?.passages ?? []) used.add(range.id);
-      Object.values(value).forEach(visit);
-    }
-  };
-  for (const lesson of allLessons(course)) {
-    for (const block of lesson.blocks) {
-      visit(block.body);
-      for (const range of block.evidence ?? []) used.add(range.id);
-    }
-  }
-  return used;
 }
 
 function fittingPassages(topic: string, knowledge: readonly Knowledge[], used: ReadonlySet<string>): string[] {

@@ -33,8 +33,8 @@ export interface PassageInContext {
   claims: Pick<Claim, 'id' | 'kind' | 'rule' | 'term'>[];
 }
 
-/** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. */
-export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number) {
+/** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. `onAdded` hears of whatever came in. */
+export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number, onAdded: () => void = () => undefined) {
   const sources = sourcesIn(db);
   const cache = new Map<string, { source: Source; claims: Claim[] }>();
   const queue: (() => void)[] = [];
@@ -128,6 +128,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       sources.add(source, claims, { owner: person, fileHash, fileName, at: now() });
       sources.attach(courseId, source.id, source.version, person, now());
     })();
+    onAdded();
     return { ok: true, source: inCourse(courseId, source.id) };
   }
 
@@ -145,6 +146,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       sources.addVersion(source, claims, { fileHash, fileName: name, at: now() });
       sources.use(courseId, source.id, source.version);
     })();
+    onAdded();
     return { same: false, change: compareVersions(held, source) };
   }
 
@@ -154,6 +156,12 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     const held = read(id, version)!.source;
     const result = await turn(() => readInChild(path, id, undefined, name));
     return result.ok ? keepVersion(courseId, held, result.source, new Uint8Array(readFileSync(path)), name) : { problem: result.problem };
+  }
+
+  /** Takes sources from a person's shelf into a course; those they do not have are left out. Gives how many came in. */
+  function fromShelf(courseId: string, ids: readonly string[], person: string): number {
+    const shelf = new Map(sources.shelf(person).map((row) => [row.id, row]));
+    return ids.filter((id) => shelf.has(id) && sources.attach(courseId, id, shelf.get(id)!.version, person, now())).length;
   }
 
   function attachKnown(courseId: string, same: { source_id: string; version: string; title: string }, person: string): Added {
@@ -167,6 +175,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       if (!sources.read(source.id, source.version)) sources.add(source, claims, { owner: person, fileHash: source.version, fileName: source.title, at: now() });
       sources.attach(courseId, source.id, source.version, person, now());
     }
+    onAdded();
   }
 
   /** Passages of a course's sources with their neighbours; those that are gone are left out. */
@@ -185,7 +194,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   return {
-    addFile, addZip, addText, addNewer, keepRead, keepVersion, inTurn: turn, adopt, passages, read,
+    addFile, addZip, addText, addNewer, keepRead, keepVersion, inTurn: turn, adopt, fromShelf, passages, read,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
     /** A source as its course uses it, or undefined when it does not. */
@@ -193,13 +202,10 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       const version = sources.versionIn(courseId, id);
       return version === undefined ? undefined : read(id, version);
     },
+    shelf: (person: string) => sources.shelf(person),
+    usedIn: (person: string) => sources.usedIn(person),
+    putAway: (id: string, person: string, away: boolean) => sources.putAway(id, person, away ? now() : null),
     detach: (courseId: string, id: string) => sources.detach(courseId, id),
-    /** How many claims of each kind a source holds. */
-    counts(id: string, version: string): Record<string, number> {
-      const counts: Record<string, number> = {};
-      for (const claim of read(id, version)?.claims ?? []) counts[claim.kind] = (counts[claim.kind] ?? 0) + 1;
-      return counts;
-    },
     temporaryPath: () => join(folder, 'files', `upload.${freshId('t')}`),
     discard: (path: string) => rmSync(path, { force: true }),
   };

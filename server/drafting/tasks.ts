@@ -5,7 +5,6 @@ import type { DraftedLesson } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
 import type { Contradiction } from '../../core/knowledge/contradictions';
 import type { Dropped } from '../../core/outline';
-import type { Problem } from '../../core/course/problem';
 import type { Source } from '../../core/source/source';
 
 /** A source version by its keys: workers read it from the database themselves. */
@@ -24,11 +23,3 @@ export interface Tasks {
   contradictions: { given: { sources: SourceKey[] }; made: Contradiction[] };
   figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
 }
-
-export type TaskName = keyof Tasks;
-export interface TaskMessage<Name extends TaskName = TaskName> {
-  number: number;
-  name: Name;
-  given: Tasks[Name]['given'];
-}
-export type TaskAnswer = { number: number; ok: true; made: unknown } | { number: number; ok: false; problem?: Problem; fault?: string };

@@ -1,7 +1,5 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
-import { parentPort, workerData } from 'node:worker_threads';
 import { allLessons, type Course } from '../../core/course/course';
-import { ProblemError } from '../../core/course/problem';
 import { lessonProse } from '../../core/exchange/document';
 import { draftContext, planCourse } from '../../core/draft';
 import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
@@ -13,17 +11,15 @@ import { contradictionsIn, type Contradiction } from '../../core/knowledge/contr
 import { withoutWords } from '../../core/knowledge/settle';
 import { draftOutline } from '../../core/outline';
 import { coursesIn } from '../database/courses';
-import { openForReading, type Db } from '../database/open';
 import { sourcesIn } from '../database/sources';
 import { packFor } from '../language/packs';
-import type { SourceKey, TaskAnswer, TaskMessage, TaskName, Tasks } from './tasks';
+import { database, remembered, serveTasks } from '../workers/serve';
+import type { SourceKey, Tasks } from './tasks';
 
 /** Understood sources kept: a course's worth. */
 const KEPT = 24;
 const known = remembered<Knowledge>(KEPT);
-let db: Db | undefined;
-
-const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] } = {
+serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
   outline({ course, sources }) {
     const knowledge = heldBy(course, sources);
@@ -54,7 +50,7 @@ const RUN: { [Name in TaskName]: (given: Tasks[Name]['given']) => Tasks[Name]['m
       return [lesson.id, { planned: planned.get(lesson.id) ?? 0, ...(grade && prose.length > 200 && { grade: Math.round(grade(prose) * 10) / 10 }) }];
     }));
   },
-};
+});
 
 /** What blank lessons will take when they are drafted. */
 function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<string, number> {
@@ -80,22 +76,6 @@ function pinnedCourse(id: string, revision: number): Course {
   return pinned(`${id}/${revision}`, () => coursesIn(database()).snapshotAt(id, revision) ?? fail('no-such-version', undefined, id));
 }
 
-/** Keeps the last few of what is costly to make. */
-function remembered<T>(most: number) {
-  const kept = new Map<string, T>();
-  return (key: string, make: () => T): T => {
-    const found = kept.get(key) ?? make();
-    kept.delete(key);
-    kept.set(key, found);
-    if (kept.size > most) kept.delete(kept.keys().next().value!);
-    return found;
-  };
-}
-
-function database(): Db {
-  return (db ??= openForReading((workerData as { folder: string }).folder));
-}
-
 function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {
   const sources = sourcesIn(database());
   return keys.flatMap(({ id, version }) => {
@@ -106,13 +86,3 @@ function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {
     })];
   });
 }
-
-parentPort!.on('message', ({ number, name, given }: TaskMessage) => {
-  let answer: TaskAnswer;
-  try {
-    answer = { number, ok: true, made: (RUN[name] as (given: unknown) => unknown)(given) };
-  } catch (error) {
-    answer = error instanceof ProblemError ? { number, ok: false, problem: error.problem } : { number, ok: false, fault: (error as Error).stack ?? String(error) };
-  }
-  parentPort!.postMessage(answer);
-});

@@ -53,6 +53,11 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['DELETE', '/api/courses/:course/sources/:source', 'author'],
   ['POST', '/api/courses/:course/sources/:source/again', 'author'],
   ['GET', '/api/courses/:course/contradictions', 'reader'],
+  ['GET', '/api/courses/:course/search', 'reader'],
+  ['POST', '/api/courses/:course/shelf', 'author'],
+  ['GET', '/api/shelf', 'signed-in'],
+  ['GET', '/api/shelf/search', 'signed-in'],
+  ['PUT', '/api/shelf/:source', 'signed-in'],
   ['GET', '/api/courses/:course/links', 'author'],
   ['POST', '/api/courses/:course/links', 'author'],
 ];

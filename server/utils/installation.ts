@@ -5,6 +5,7 @@ import { learnerDesk } from '../desk/learners';
 import { linkDesk } from '../desk/links';
 import { newsDesk } from '../desk/news';
 import { releaseDesk } from '../desk/releases';
+import { searchDesk } from '../desk/search';
 import { sourceDesk } from '../desk/sources';
 import { openDatabase } from '../database/open';
 import { auditIn, peopleIn } from '../database/people';
@@ -19,12 +20,13 @@ export function openInstallation(folder: string) {
   const drafter = drafterFor(folder);
   const news = newsDesk();
   const courses = courseDesk(db, now, (course, revision) => news.tell(course, { kind: 'course', revision }));
-  const sources = sourceDesk(db, folder, drafter, now);
+  const search = searchDesk(db, folder);
+  const sources = sourceDesk(db, folder, drafter, now, () => search.fill());
   // Hosts in closed networks that may be fetched from all the same: host:port, commas between; the demo's own site is added at its start.
   const allowed = new Set((process.env.UPLIFT_FETCH ?? '').split(',').map((host) => host.trim()).filter(Boolean));
   const releases = releaseDesk(db, courses, now);
   return {
-    db, folder, now, drafter, news, courses, sources, releases, allowed, links: linkDesk(sources, allowed),
+    db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed),
     people: peopleIn(db), audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
     attempts: attemptLimit(now),
     /** Where the demo's own site is, once it stands. */

@@ -1,5 +1,5 @@
 import type { ClassConstructor } from 'class-transformer';
-import { createError, getRouterParam, readBody, type H3Event } from 'h3';
+import { createError, getQuery, getRouterParam, readBody, type H3Event } from 'h3';
 import { checkInput } from '../../core/course/input';
 import { ProblemError, type Problem } from '../../core/course/problem';
 import type { Person } from '../database/people';
@@ -36,4 +36,9 @@ export function personOf(event: H3Event): Person {
 /** A part of the address, which the guard has seen to be an id. */
 export function idOf(event: H3Event, name: 'course' | 'lesson' | 'source' | 'version' | 'job' | 'release' | 'link'): string {
   return getRouterParam(event, name) ?? refuse({ code: 'bad-input', place: name });
+}
+
+/** What somebody typed to search for, no longer than a person types. */
+export function typedOf(event: H3Event): string {
+  return String(getQuery(event).typed ?? '').slice(0, 300);
 }

@@ -4,7 +4,8 @@ import { takeOutline } from '../../core/course/gestures';
 import { applyAll } from '../../core/course/operations';
 import { validateCourse } from '../../core/course/validate';
 import { draftContext, draftCourse } from '../../core/draft';
-import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, unitOf, unusedFor, usedPassages } from '../../core/draft/from-course';
+import { usesOf } from '../../core/course/uses';
+import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, unitOf, unusedFor } from '../../core/draft/from-course';
 import { takePage } from '../../core/course/takes';
 import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';
@@ -102,11 +103,11 @@ describe('what stands on what', () => {
 
   it('passages are used when text or a block stands on them, and unused ones are ranked by topic', () => {
     let course = outlined([policy, faq]);
-    expect(usedPassages(course).size).toBe(0);
+    expect(usesOf(course).size).toBe(0);
     const lesson = allLessons(course).find((each) => /late/i.test(each.title))!;
     const before = unusedFor(course, lesson.id, [policy, faq], 40).map((each) => each.id);
     course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq])), anId('kept')));
-    const used = usedPassages(course);
+    const used = usesOf(course);
     expect(used.size).toBeGreaterThan(1);
     const after = unusedFor(course, lesson.id, [policy, faq], 40);
     expect(after.some((each) => used.has(each.id))).toBe(false);

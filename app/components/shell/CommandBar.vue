@@ -14,6 +14,7 @@ useActions([
   { id: 'bar', label: 'Go to or do', key: 'Ctrl+K', area: 'Everywhere', when: () => session.person !== null, run: openBar },
   { id: 'keys', label: 'List of keys', key: '?', area: 'Everywhere', when: () => session.person !== null, run: () => void (keysOpen.value = true) },
   { id: 'people', label: 'People of this installation', area: 'Everywhere', when: () => session.person?.role === 'owner', run: () => go('/people') },
+  { id: 'shelf', label: 'Source shelf', area: 'Everywhere', when: () => session.person !== null, run: () => go('/shelf') },
   { id: 'home', label: 'All courses', area: 'Everywhere', when: () => session.person !== null, run: () => go('/') },
 ]);
 

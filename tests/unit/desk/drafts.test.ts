@@ -8,7 +8,7 @@ import { blockTexts } from '../../../core/course/blocks';
 import { takeOutline } from '../../../core/course/gestures';
 import { pagesBeside, swapPage } from '../../../core/course/takes';
 import { validateCourse } from '../../../core/course/validate';
-import { usedPassages } from '../../../core/draft/from-course';
+import { usesOf } from '../../../core/course/uses';
 import { exportArchive, importArchive } from '../../../server/desk/archive';
 import { courseRows } from '../../../server/desk/rows';
 import { openInstallation } from '../../../server/utils/installation';
@@ -164,7 +164,7 @@ describe('a course on the desk', () => {
     const [best] = desk.sources.passages(id, [found[0].id]);
     expect(best.passage.text).toMatch(/late/i);
     expect(best.before.length + best.after.length).toBeGreaterThan(0);
-    expect(usedPassages(course).size).toBe(0);
+    expect(usesOf(course).size).toBe(0);
   });
 });
 

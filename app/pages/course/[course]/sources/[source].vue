@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Claim } from '~~/core/knowledge';
 import { allSections, type Passage, type Section, type Source } from '~~/core/source/source';
+import type { Use } from '~~/core/course/uses';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { placeWords } from '~/components/evidence/place';
 import { useCourse } from '~/stores/course';
@@ -9,7 +10,7 @@ import { CLAIMS, counted } from '~/words/states';
 /** A source to read: its structure, its passages with their places, and what was understood of them. */
 const route = useRoute();
 const desk = useCourse();
-const held = shallowRef<{ source: Source; claims: Claim[]; used: string[] } | null>(null);
+const held = shallowRef<{ source: Source; claims: Claim[]; uses: Record<string, Use[]> } | null>(null);
 const trouble = ref<Trouble | null>(null);
 const kind = ref<string | null>(null);
 const text = ref<HTMLElement | null>(null);
@@ -26,7 +27,13 @@ watch(() => route.params.source, async (id) => {
 }, { immediate: true });
 const sections = computed(() => (held.value ? allSections(held.value.source.root) : []));
 const byId = computed(() => new Map(held.value?.source.passages.map((passage) => [passage.id, passage])));
-const used = computed(() => new Set(held.value?.used));
+const used = computed(() => new Set(Object.keys(held.value?.uses ?? {})));
+/** Lessons and questions that stand on what is shown of a passage: all of it, or what a claim of the chosen kind says. */
+function usedIn(passage: Passage): { id: string; title: string; checks: number }[] {
+  const ranges = kind.value ? (claims.value.get(passage.id) ?? []).filter((claim) => claim.kind === kind.value).flatMap((claim) => claim.ranges.filter((range) => range.id === passage.id)) : undefined;
+  const uses = (held.value?.uses[passage.id] ?? []).filter((use) => !ranges || ranges.some((range) => use.from < range.to && use.to > range.from));
+  return [...new Set(uses.map((use) => use.lesson))].map((id) => ({ id, title: desk.lessons.find((lesson) => lesson.id === id)?.title ?? '', checks: new Set(uses.filter((use) => use.lesson === id && use.check).map((use) => use.check)).size }));
+}
 const claims = computed(() => {
   const found = new Map<string, Claim[]>();
   for (const claim of held.value?.claims ?? []) for (const range of claim.ranges) found.set(range.id, [...(found.get(range.id) ?? []), claim]);
@@ -58,7 +65,7 @@ const go = (id: string) => document.getElementById(id)?.scrollIntoView({ block: 
         <section v-for="{ section, passages } in shown" :key="section.id">
           <component :is="section.level === 1 ? 'h2' : 'h3'" v-if="section.level > 0" :id="section.id">{{ section.number ? `${section.number} ` : '' }}{{ section.title }}</component>
           <div v-for="passage in passages" :id="passage.id" :key="passage.id" class="passage" :class="[passage.kind, { used: used.has(passage.id) }]">
-            <span class="mark" :title="used.has(passage.id) ? 'used in the course' : 'not used'" /><p>{{ passage.text }}</p><span class="mono">{{ placeWords({ locator: { ...passage.locator, path: [] } }) }}<span v-if="said(passage)" class="said">{{ said(passage) }}</span></span>
+            <span class="mark" :title="used.has(passage.id) ? 'used in the course' : 'not used'" /><p>{{ passage.text }}</p><span class="mono">{{ placeWords({ locator: { ...passage.locator, path: [] } }) }}<span v-if="said(passage)" class="said">{{ said(passage) }}</span><NuxtLink v-for="use in usedIn(passage)" :key="use.id" class="use" :to="`/course/${desk.course!.id}/lessons/${use.id}`">{{ use.title }}{{ use.checks ? `, ${counted(use.checks, ['question', 'questions'])}` : '' }}</NuxtLink></span>
           </div>
         </section>
       </div>
@@ -85,5 +92,7 @@ h3 { font-size: 15px; margin: 14px 0 4px; }
 .passage.code p { font-family: var(--font-mono); font-size: 12.5px; white-space: pre-wrap; }
 .mark { border-left: 3px solid transparent; }
 .used .mark { border-left-color: var(--sky); }
+.use { display: block; color: var(--sky); font-family: var(--font-sans); font-size: 12.5px; }
+.use:hover { text-decoration: underline; }
 .said { display: block; color: var(--moss); font-family: var(--font-sans); }
 </style>

@@ -3,7 +3,10 @@ import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import type { NewerVersion } from '~/components/source/Newer.vue';
-import { CLAIMS, counted } from '~/words/states';
+import { holdsWords, sourceKind } from '~/words/sources';
+import type { FoundPassage } from '~/components/source/Found.vue';
+import type { Holds } from '~~/core/knowledge/holds';
+import type { StripPart } from '~~/core/review/coverage';
 
 interface Row {
   id: string;
@@ -13,11 +16,9 @@ interface Row {
   language: string;
   words: number;
   file_name: string;
-  passages: number;
   used: number;
-  claims: Record<string, number>;
-  address?: string;
-  published?: string;
+  holds: Holds;
+  strip: StripPart[];
 }
 interface Upload {
   name: string;
@@ -37,7 +38,6 @@ const picker = ref<HTMLInputElement | null>(null);
 const pasting = ref(false);
 const linking = ref(false);
 const base = computed(() => `/api/courses/${desk.course!.id}/sources`);
-const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk', odt: 'Document', rtf: 'Document', odp: 'Slides', xlsx: 'Tables', ods: 'Tables', csv: 'Tables' };
 const ACCEPT = '.docx,.odt,.rtf,.pdf,.epub,.pptx,.odp,.xlsx,.ods,.csv,.tsv,.html,.htm,.md,.markdown,.txt,.vtt,.srt,.zip';
 
 async function load() {
@@ -115,9 +115,15 @@ async function detach(row: Row) {
   notes.value.push(`“${row.title}” is off this course. What was drafted from it stays, and it stays on your shelf: give the same file again to have it back.`);
   await load();
 }
-const holds = (row: Row) => Object.entries(row.claims).filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]).slice(0, 4).map(([kind, count]) => counted(count, CLAIMS[kind]!)).join(', ');
+const typed = ref('');
+const box = ref<HTMLElement | null>(null);
+const fromShelf = ref(false);
+const titleOf = (id: string) => rows.value?.find((row) => row.id === id)?.title ?? '';
+const lessonOf = (id: string) => desk.lessons.find((lesson) => lesson.id === id)?.title ?? '';
 useActions([
   { id: 's-link', label: 'Add a link', key: 'Alt+L', area: 'Sources', when: () => desk.mayEdit, run: () => void (linking.value = true) },
+  { id: 's-find', label: 'Search the sources', key: 'Alt+J', area: 'Sources', run: () => box.value?.querySelector('input')?.focus() },
+  { id: 's-shelf', label: 'Take from the shelf', key: 'Alt+Y', area: 'Sources', when: () => desk.mayEdit, run: () => void (fromShelf.value = true) },
   { id: 'source-files', label: 'Add files', key: 'Alt+F', area: 'Sources', when: () => desk.mayEdit, run: () => picker.value?.click() },
   { id: 'source-text', label: 'Paste or type text', key: 'Alt+V', area: 'Sources', when: () => desk.mayEdit, run: () => void (pasting.value = true) },
 ]);
@@ -126,8 +132,8 @@ useActions([
 <template>
   <div class="sources" :class="{ over }" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="drop">
     <div class="head">
-      <h1>Sources</h1><span class="small quiet">what the course is drafted from</span>
-      <div v-if="desk.mayEdit" class="end"><UButton color="neutral" variant="outline" @click="pasting = true">Paste or type text</UButton><UButton color="neutral" variant="outline" @click="linking = true">Add a link</UButton><UButton @click="picker?.click()">Add files</UButton></div>
+      <h1>Sources</h1><div v-if="rows?.length" ref="box" class="box"><UInput v-model="typed" size="sm" placeholder="Search what they say" aria-label="Search the sources" class="w-full" /></div><span v-else class="small quiet">what the course is drafted from</span>
+      <div v-if="desk.mayEdit" class="end"><UButton color="neutral" variant="outline" @click="fromShelf = true">From the shelf</UButton><UButton color="neutral" variant="outline" @click="pasting = true">Paste or type text</UButton><UButton color="neutral" variant="outline" @click="linking = true">Add a link</UButton><UButton @click="picker?.click()">Add files</UButton></div>
       <input ref="picker" type="file" multiple :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="Files to add" @change="take(($event.target as HTMLInputElement).files!)">
     </div>
     <input ref="newerPicker" type="file" :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="File of the newer version" @change="takeNewer">
@@ -140,16 +146,17 @@ useActions([
         <span v-else-if="upload.state === 'reading'" class="quiet">being read</span>
         <span v-else class="quiet"><progress :value="upload.share" max="1" :aria-label="`${upload.name} sent`" /> {{ Math.round(upload.share * 100) }} %</span></li>
     </ul>
-    <table v-if="rows?.length" class="lines">
-      <thead><tr><th>Source</th><th>Kind</th><th class="number">Words</th><th>Holds</th><th>Used</th><th><span class="sr-only">Take off</span></th></tr></thead>
+    <SourceFound v-if="typed.trim()" :address="`/api/courses/${desk.course!.id}/search`" :typed="typed" :title="titleOf" :lesson="lessonOf" :to="(found: FoundPassage) => `/course/${desk.course!.id}/sources/${found.sourceId}#${found.id}`" />
+    <table v-else-if="rows?.length" class="lines">
+      <thead><tr><th>Source</th><th>Kind</th><th class="number">Words</th><th>Holds</th><th title="Each strip is the source from first page to last. Tall: taught and asked. Middle: taught. Low: left out.">In the course</th><th><span class="sr-only">Take off</span></th></tr></thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <td class="name"><NuxtLink :to="`/course/${desk.course!.id}/sources/${row.id}`">{{ row.title }}</NuxtLink><span v-if="row.file_name !== row.title" class="mono block file">{{ row.file_name }}</span></td>
-          <td>{{ KINDS[row.kind] ?? row.kind }}<span v-if="row.language !== desk.course!.language" class="small quiet block">in {{ row.language }}</span><span v-if="row.published" class="small quiet block">of {{ row.published }}</span></td>
+          <td>{{ sourceKind(row.kind) }}<span v-if="row.language !== desk.course!.language" class="small quiet block">in {{ row.language }}</span><span v-if="row.holds.published" class="small quiet block">of {{ row.holds.published }}</span></td>
           <td class="number">{{ row.words.toLocaleString('en') }}</td>
-          <td class="small">{{ holds(row) || 'nothing understood yet in this language' }}</td>
-          <td class="small use"><svg width="92" height="9" viewBox="0 0 92 9" aria-hidden="true"><rect x=".5" y=".5" width="91" height="8" fill="none" stroke="var(--hair)" /><rect x="1" y="1" :width="row.passages ? (90 * row.used) / row.passages : 0" height="7" fill="var(--sky)" /></svg> {{ row.used }} of {{ row.passages }} passages</td>
-          <td class="number do"><button v-if="desk.mayEdit && row.address" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="renew(row)">fetch again</button><button v-else-if="desk.mayEdit" type="button" class="link small" :aria-label="`A newer version of ${row.title}`" @click="pickNewer(row)">newer version</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
+          <td class="small">{{ holdsWords(row.holds) }}</td>
+          <td class="small use"><SourceStrip :strip="row.strip" /><span class="quiet">{{ row.used }} of {{ row.holds.passages }} passages</span></td>
+          <td class="number do"><button v-if="desk.mayEdit && row.holds.address" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="renew(row)">fetch again</button><button v-else-if="desk.mayEdit" type="button" class="link small" :aria-label="`A newer version of ${row.title}`" @click="pickNewer(row)">newer version</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
         </tr>
       </tbody>
     </table>
@@ -158,8 +165,9 @@ useActions([
       <p>Drop files here: documents (DOCX, ODT, RTF, PDF, EPUB), slides with their notes (PPTX, ODP), tables (XLSX, ODS, CSV), pages (HTML), notes (Markdown, text), transcripts of talks (WebVTT, SRT), or a zip of them. Each is read on this machine; nothing leaves it.</p>
       <UButton v-if="desk.mayEdit" @click="picker?.click()">Add files</UButton>
     </div>
-    <p v-if="rows?.length" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
-    <SourceContradictions v-if="rows?.length" :sources="rows" />
+    <p v-if="rows?.length && !typed.trim()" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
+    <SourceContradictions v-if="rows?.length && !typed.trim()" :sources="rows" />
+    <SourceShelfDialog v-model:open="fromShelf" :here="rows?.map((row) => row.id) ?? []" @added="told" />
     <SourceLinkDialog v-model:open="linking" @added="told" />
     <SourcePasteDialog v-model:open="pasting" @added="load" />
   </div>
@@ -174,7 +182,7 @@ useActions([
 .use, .do { white-space: nowrap; }
 .do .link { margin-left: 10px; }
 .file { max-width: 320px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.use svg { display: inline; margin-right: 6px; }
+.box { width: 300px; }
 .note { padding: 8px 18px; background: var(--moss-faint); }
 .uploads { border-bottom: 1px solid var(--hair); }
 .uploads li { display: flex; gap: 18px; padding: 6px 18px; font-size: 14px; }

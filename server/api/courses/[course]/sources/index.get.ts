@@ -1,17 +1,17 @@
 import { defineEventHandler } from 'h3';
-import { usedPassages } from '../../../../../core/draft/from-course';
+import { usesOf } from '../../../../../core/course/uses';
+import { stripOf } from '../../../../../core/review/coverage';
 import { installation } from '../../../../utils/installation';
 import { answering, idOf } from '../../../../utils/request';
 
-/** The sources of a course, with what each holds and how many of its passages the course uses. */
+/** The sources of a course, with what each holds, and its strip: how much of it the course teaches and asks. */
 export default defineEventHandler((event) =>
   answering(() => {
     const { courses, sources } = installation();
     const id = idOf(event, 'course');
-    const used = usedPassages(courses.load(id).course);
+    const uses = usesOf(courses.load(id).course);
     return sources.ofCourse(id).map((row) => {
-      const source = sources.read(row.id, row.version)?.source;
-      const all = source?.passages ?? [];
-      return { ...row, address: source?.address, published: source?.published, claims: sources.counts(row.id, row.version), passages: all.length, used: all.filter((passage) => used.has(passage.id)).length };
+      const source = sources.read(row.id, row.version)!.source;
+      return { ...row, used: source.passages.filter((passage) => uses.has(passage.id)).length, strip: stripOf(source, uses) };
     });
   }));

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { troubleOf } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { counted } from '~/words/states';
+import { holdsWords, sourceKind, type ShelfSource } from '~/words/sources';
+
+/** Sources of one's other courses, to be used here too. */
+const props = defineProps<{ here: readonly string[] }>();
+const open = defineModel<boolean>('open', { required: true });
+const emit = defineEmits<{ added: [string[]] }>();
+const desk = useCourse();
+const rows = ref<ShelfSource[] | null>(null);
+const chosen = ref<string[]>([]);
+const typed = ref('');
+const trouble = ref('');
+watch(open, async (now) => {
+  if (!now) return;
+  chosen.value = [];
+  rows.value = await $fetch<ShelfSource[]>('/api/shelf').catch((error: unknown) => void (trouble.value = troubleOf(error).message)) ?? null;
+});
+const shown = computed(() => (rows.value ?? []).filter((row) => !row.put_away_at && !props.here.includes(row.id) && row.title.toLowerCase().includes(typed.value.trim().toLowerCase())));
+async function send() {
+  try {
+    const { added } = await $fetch<{ added: number }>(`/api/courses/${desk.course!.id}/shelf`, { method: 'POST', body: { sources: chosen.value } });
+    open.value = false;
+    emit('added', [`${counted(added, ['source', 'sources'])} from the shelf.`]);
+  } catch (error) {
+    trouble.value = troubleOf(error).message;
+  }
+}
+</script>
+
+<template>
+  <UModal v-model:open="open" title="From the shelf" description="Sources of your other courses. They are read and understood already." :ui="{ content: 'max-w-2xl' }">
+    <template #body>
+      <form class="fields" @submit.prevent="send">
+        <UInput v-if="(rows?.length ?? 0) > 8" v-model="typed" size="sm" placeholder="Find a source by title" aria-label="Find a source by title" />
+        <ul v-if="shown.length" class="choices">
+          <li v-for="row in shown" :key="row.id"><label><input v-model="chosen" type="checkbox" :value="row.id"><span><strong>{{ row.title }}</strong> <span class="small quiet">{{ sourceKind(row.kind) }}, {{ row.words.toLocaleString('en') }} words; {{ holdsWords(row.holds, 3) }}</span><span v-if="row.courses.length" class="small quiet block">in {{ row.courses.map((course) => course.title).join(', ') }}</span></span></label></li>
+        </ul>
+        <p v-else-if="rows" class="small quiet">{{ rows.length > here.length ? 'No source fits.' : 'Nothing lies on the shelf that this course does not use already.' }}</p>
+        <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
+        <div><UButton type="submit" :disabled="chosen.length === 0">Use in this course</UButton></div>
+      </form>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.choices { max-height: 340px; overflow-y: auto; }
+.choices label { display: flex; gap: 10px; align-items: baseline; font-weight: 400; font-size: 14.5px; padding: 5px 0; border-bottom: 1px solid var(--hair); }
+</style>

@@ -1,0 +1,30 @@
+import type { Holds } from '~~/core/knowledge/holds';
+import { CLAIMS, counted } from '~/words/states';
+
+/** Kinds of sources in words. */
+const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk', odt: 'Document', rtf: 'Document', odp: 'Slides', xlsx: 'Tables', ods: 'Tables', csv: 'Tables' };
+
+export const sourceKind = (kind: string): string => KINDS[kind] ?? kind;
+
+/** What a source holds most of: "12 rules, 4 terms". */
+export function holdsWords({ claims }: Holds, most = 4): string {
+  return Object.entries(claims).filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]).slice(0, most).map(([kind, count]) => counted(count, CLAIMS[kind]!)).join(', ') || 'nothing understood yet in this language';
+}
+
+/** A source of the shelf, as the server lists it. */
+export interface ShelfSource {
+  id: string;
+  title: string;
+  kind: string;
+  language: string;
+  words: number;
+  file_name: string;
+  read_at: number;
+  holds: Holds;
+  own: boolean;
+  put_away_at: number | null;
+  courses: { id: string; title: string }[];
+}
+
+/** A day as people write it; UTC in, the reader's zone out. */
+export const dayWords = (at: number): string => new Date(at).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });

@@ -1,0 +1,62 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { ProblemError, type Problem } from '../../core/course/problem';
+import { programFolder } from '../assets';
+
+/** What a worker can be asked: by name, what it is given and what it makes of it. */
+export type TaskTable<Tasks> = { [Name in keyof Tasks]: { given: unknown; made: unknown } };
+
+export interface TaskMessage<Tasks extends TaskTable<Tasks>, Name extends keyof Tasks = keyof Tasks> {
+  number: number;
+  name: Name;
+  given: Tasks[Name]['given'];
+}
+export type TaskAnswer = { number: number; ok: true; made: unknown } | { number: number; ok: false; problem?: Problem; fault?: string };
+
+/**
+ * Asks a worker that reads a data folder; starts it at the first question, and again when it broke. One task at a time, in
+ * order. `script` is its program, as built.
+ */
+export function workerFor<Tasks extends TaskTable<Tasks>>(script: string, folder: string) {
+  let worker: Worker | undefined;
+  let count = 0;
+  const waiting = new Map<number, { done: (made: unknown) => void; failed: (error: Error) => void }>();
+
+  function start(): Worker {
+    const path = join(programFolder(), script);
+    if (!existsSync(path)) throw new Error(`The program ${script} is not built: run "npm run build".`);
+    const made = new Worker(path, { workerData: { folder } });
+    made.on('message', (answer: TaskAnswer) => {
+      const caller = waiting.get(answer.number);
+      waiting.delete(answer.number);
+      if (!caller) return;
+      if (answer.ok) caller.done(answer.made);
+      else caller.failed(answer.problem ? new ProblemError(answer.problem) : new Error(answer.fault));
+    });
+    const broke = (error: Error) => {
+      if (worker === made) worker = undefined;
+      for (const caller of waiting.values()) caller.failed(error);
+      waiting.clear();
+    };
+    made.on('error', broke);
+    made.on('exit', (code) => code !== 0 && broke(new Error(`The program ${script} ended with ${code}.`)));
+    made.unref();
+    return made;
+  }
+
+  return {
+    ask<Name extends keyof Tasks>(name: Name, given: Tasks[Name]['given']): Promise<Tasks[Name]['made']> {
+      worker ??= start();
+      const number = ++count;
+      return new Promise((done, failed) => {
+        waiting.set(number, { done: done as (made: unknown) => void, failed });
+        worker!.postMessage({ number, name, given });
+      });
+    },
+    async stop() {
+      await worker?.terminate();
+      worker = undefined;
+    },
+  };
+}

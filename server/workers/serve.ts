@@ -1,0 +1,36 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { ProblemError } from '../../core/course/problem';
+import { openForReading, type Db } from '../database/open';
+import type { TaskAnswer, TaskMessage, TaskTable } from './asker';
+
+/** Answers the tasks a worker is asked, one after another; problems and faults go back as such. */
+export function serveTasks<Tasks extends TaskTable<Tasks>>(run: { [Name in keyof Tasks]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] }): void {
+  parentPort!.on('message', ({ number, name, given }: TaskMessage<Tasks>) => {
+    let answer: TaskAnswer;
+    try {
+      answer = { number, ok: true, made: run[name](given) };
+    } catch (error) {
+      answer = error instanceof ProblemError ? { number, ok: false, problem: error.problem } : { number, ok: false, fault: (error as Error).stack ?? String(error) };
+    }
+    parentPort!.postMessage(answer);
+  });
+}
+
+let db: Db | undefined;
+
+/** The worker's own connection to the data folder, for reading only. */
+export function database(): Db {
+  return (db ??= openForReading((workerData as { folder: string }).folder));
+}
+
+/** Keeps the last few of what is costly to make. */
+export function remembered<T>(most: number) {
+  const kept = new Map<string, T>();
+  return (key: string, make: () => T): T => {
+    const found = kept.get(key) ?? make();
+    kept.delete(key);
+    kept.set(key, found);
+    if (kept.size > most) kept.delete(kept.keys().next().value!);
+    return found;
+  };
+}
