@@ -93,6 +93,24 @@ export interface Settlement {
   words?: string;
 }
 
+/** What the author corrected in how a source is read or used. */
+export interface Correction {
+  id: string;
+  /**
+   * leave-out: not for this course; furniture: repeated words that teach nothing, wherever they stand; focus: what the course is
+   * about above all; no-heading: a heading that is none; heading: its right words; not: what was understood here is not so.
+   */
+  kind: 'leave-out' | 'furniture' | 'focus' | 'no-heading' | 'heading' | 'not';
+  sourceId: string;
+  /** The section or passage. */
+  place: string;
+  /** Of a heading: the right words. */
+  title?: string;
+  /** Of what was understood: the kind of claim, and the hash of its words. */
+  claim?: string;
+  words?: string;
+}
+
 /** A course: the whole document, changed only by operations. */
 export interface Course {
   id: string;
@@ -107,6 +125,10 @@ export interface Course {
   takes: Take[];
   /** Contradictions between its sources that the author settled; absent when there are none. */
   settled?: Settlement[];
+  /** How its author corrected the reading of its sources; absent when there is nothing. */
+  corrections?: Correction[];
+  /** Sources that only add to what the others lead; absent when all lead. */
+  supporting?: string[];
   /** Sorted by id, so that taking out and putting back gives the same document. */
   bin: BinEntry[];
 }

@@ -54,6 +54,15 @@ const takeShape = object({ id, of: id, field: string({ min: 1 }), value: anythin
 
 const settledShape = list(object({ id, holds: oneOf('first', 'second', 'both'), gone: list(passageRange) }, { words: string({ min: 1, max: 1000 }) }), { min: 1 });
 
+const correctionsShape = list(object(
+  { id, kind: oneOf('leave-out', 'furniture', 'focus', 'no-heading', 'heading', 'not'), sourceId: id, place: id },
+  { title, claim: string({ min: 1, max: 40 }), words: string({ min: 1, max: 80 }) },
+), { min: 1 });
+const supportingShape = list(id, { min: 1 });
+
+/** What a course may have beside its parts. */
+const COURSE_EXTRAS = { settled: settledShape, corrections: correctionsShape, supporting: supportingShape };
+
 /** The form of each kind of node. */
 export const NODE_SHAPES: Record<NodeKind, Shape> = {
   module: moduleShape, lesson: lessonShape, block: blockShape, check: checkShape, objective: objectiveShape, term: termShape, take: takeShape,
@@ -61,7 +70,7 @@ export const NODE_SHAPES: Record<NodeKind, Shape> = {
 
 /** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
 export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; optional?: boolean }>> = {
-  course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape }, settled: { shape: settledShape, optional: true } },
+  course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape }, ...Object.fromEntries(Object.entries(COURSE_EXTRAS).map(([key, shape]) => [key, { shape, optional: true }])) },
   module: { title: { shape: title }, purpose: { shape: string({ max: 4000 }) }, objectiveIds: { shape: ids } },
   lesson: {
     title: { shape: title }, objectiveIds: { shape: ids }, plannedPassages: { shape: ids },
@@ -87,4 +96,4 @@ const binShape = object({
 export const courseShape = object({
   id, title, language, direction: oneOf('ltr', 'rtl'), brief: briefShape, objectives: list(objectiveShape), glossary: list(termShape),
   modules: list(moduleShape), checks: list(checkShape), takes: list(takeShape), bin: list(binShape),
-}, { settled: settledShape });
+}, COURSE_EXTRAS);

@@ -107,7 +107,7 @@ export interface Prepared {
 
 /** What a preparation depends on: with the same words it serves for every lesson, however much of them is drafted already. */
 export function preparedFor(course: Course): string {
-  return JSON.stringify([course.title, course.brief, course.settled, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages])])]);
+  return JSON.stringify([course.title, course.brief, course.settled, course.corrections, course.supporting, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages])])]);
 }
 
 /** Plans a course as it stands. */

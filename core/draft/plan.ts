@@ -34,6 +34,8 @@ const MOST_SHARE = 0.9;
 /** Short units are taken whole. */
 const SHORT_UNIT = 260;
 const LEAST_WORDS = 45;
+/** What is in focus gets this much more of its words taught. */
+const FOCUS_SHARE = 0.6;
 /** Minutes. */
 const SHORTEST_LESSON = 1.5;
 
@@ -55,7 +57,7 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext, aim
   }));
   const all = roomFor(open.flatMap((module) => module.lessons), aim);
   const usableWords = all.reduce((sum, entry) => sum + entry.usable, 0);
-  const choose = (share: number) => new Map(all.map((entry) => [entry, selectPieces(entry.pieces, budget(entry.pieces, entry.usable, share, aim === undefined))]));
+  const choose = (share: number) => new Map(all.map((entry) => [entry, selectPieces(entry.pieces, budget(entry.pieces, entry.usable, share * emphasis(entry.pieces), aim === undefined))]));
   const words = (entry: (typeof all)[number], chosen: readonly number[]) => chosen.reduce((sum, index) => sum + entry.pieces[index].words, 0);
   const minutesOf = (chosen: ReadonlyMap<(typeof all)[number], number[]>) =>
     [...chosen].reduce((sum, [entry, indexes]) => sum + (words(entry, indexes) < LEAST_WORDS ? 0 : minutesFor(words(entry, indexes), entry.likelyQuestions)), 0);
@@ -94,9 +96,16 @@ function roomFor<Entry extends { lesson: ProposedLesson; usable: number }>(entri
   return entries.filter((entry) => kept.has(entry));
 }
 
+/** How much more of its words a lesson is given for what of it is in focus. */
+function emphasis(pieces: readonly Piece[]): number {
+  const sum = (list: readonly Piece[]) => list.reduce((total, piece) => total + piece.words, 0);
+  return 1 + FOCUS_SHARE * (sum(pieces.filter((piece) => piece.focus)) / Math.max(1, sum(pieces)));
+}
+
 /** Without a size asked, short units are taken whole, and what says something (rules, definitions, steps ...) is not cut for a share's sake. */
 function budget(pieces: readonly Piece[], usable: number, share: number, free: boolean): number {
   if (!free) return usable * share;
+  share = Math.min(1, share);
   if (usable <= SHORT_UNIT) return usable;
   return Math.max(usable * share, Math.min(wordsWithNeeds(pieces, TELLING), usable * MOST_SHARE));
 }

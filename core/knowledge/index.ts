@@ -21,6 +21,10 @@ export interface Knowledge {
   entries: Map<string, GlossaryEntryFound>;
   /** Ids of lists that tell steps. */
   stepLists: Set<string>;
+  /** Passages that the course is about above all, as its author says. */
+  focus?: ReadonlySet<string>;
+  /** Only adds to what other sources lead, as the author says. */
+  supporting?: boolean;
 }
 
 /** Reads a source for what it claims. */

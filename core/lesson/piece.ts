@@ -19,6 +19,8 @@ export interface Piece {
   items: { passage: Passage; sentences: UsedSentence[] }[];
   words: number;
   weight: number;
+  /** The author put some of it in focus. */
+  focus?: boolean;
   /** Index of the piece without which this one cannot be followed; -1: something that is not to be had. */
   needs?: number;
 }

@@ -16,6 +16,8 @@ export interface Matter {
 }
 
 const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step: 2.6, warning: 2.4, figure: 1.6, comparison: 1.5, tip: 1.8, reason: 1.2, example: 1 };
+/** What the course is about above all, as its author says, is worth this much more. */
+const FOCUS = 6;
 const LONGEST_TABLE = 30;
 const LONGEST_CODE = 25;
 /** What speakers say to their hall and not to a learner. */
@@ -32,7 +34,8 @@ export function piecesOf(unit: Unit, matter: Matter): Piece[] {
       const group = groupFrom(passages, index);
       const made = piecesOfGroup(group, passages[index - 1], at, matter, pieces, last);
       for (const piece of made) {
-        pieces.push(piece);
+        const inFocus = piece.items.some(({ passage }) => matter.of(passage.id).focus?.has(passage.id));
+        pieces.push(inFocus ? { ...piece, weight: piece.weight + FOCUS, focus: true } : piece);
         last = pieces.length - 1;
       }
       // What nothing could be made of breaks the thread: the next cannot lean on what stood before it.

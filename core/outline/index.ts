@@ -38,7 +38,7 @@ export function draftOutline(brief: Brief, sources: readonly Knowledge[], terms:
   const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(part.knowledge, part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN)));
   for (const part of parts) dropped.push(...part.dropped);
   const [lead] = [sources[leading]];
-  let groups = bringTogether(parts, leading);
+  let groups = bringTogether(parts, leading, dropped);
   groups = withoutKnown(groups, brief, lead, dropped);
   groups = glossaryFirst(groups);
   groups = groupSmall(groups, title, lead);

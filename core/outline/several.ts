@@ -1,10 +1,12 @@
 import type { Knowledge } from '../knowledge';
 import { cleanTitle } from './titles';
-import type { Unit } from './unit';
+import type { Dropped, Unit } from './unit';
 import { joinSmall, joinUnits, type UnitGroup } from './units';
 
 /** Two units this alike (cosine of weighted stems) are about the same thing. Found by reading pairs of the demo's and the test documents. */
 const ALIKE = 0.2;
+/** What only supports and finds no place is left out: there less is enough. Read on the demo's pairs: from here on they fit. */
+const SUPPORTS = 0.11;
 
 /** A source with fewer words left over than this gives one module. */
 const LITTLE = 1500;
@@ -12,9 +14,10 @@ const LEFTOVER = { most: 420, least: 110 };
 
 /**
  * Brings several sources together. The leading source gives the modules; units of the others go to the unit they are
- * most like, behind its own matter; what is like nothing keeps the groups of its source, behind the leading one's.
+ * most like, behind its own matter; what is like nothing keeps the groups of its source, behind the leading one's, or is
+ * dropped when its source is only to support.
  */
-export function bringTogether(parts: readonly { knowledge: Knowledge; groups: UnitGroup[] }[], leading: number): UnitGroup[] {
+export function bringTogether(parts: readonly { knowledge: Knowledge; groups: UnitGroup[] }[], leading: number, dropped: Dropped[]): UnitGroup[] {
   const result = parts[leading].groups.map((group) => ({ ...group, units: [...group.units] }));
   const others = parts.filter((_, index) => index !== leading);
   if (others.length === 0) return result;
@@ -30,12 +33,14 @@ export function bringTogether(parts: readonly { knowledge: Knowledge; groups: Un
           .map((home) => ({ home, score: cosine(vectors.get(unit)!, vectors.get(home.unit)!) }))
           .sort((a, b) => b.score - a.score || a.home.group - b.home.group || a.home.index - b.home.index);
         const [best] = ranked;
-        if (best && best.score >= ALIKE) additions.set(best.home.unit, [...(additions.get(best.home.unit) ?? []), unit]);
+        if (best && best.score >= (part.knowledge.supporting ? SUPPORTS : ALIKE)) additions.set(best.home.unit, [...(additions.get(best.home.unit) ?? []), unit]);
         else left.push(unit);
       }
       if (left.length > 0) leftovers.push({ title: group.title, units: left });
     }
-    result.push(...together(leftovers, part.knowledge));
+    if (part.knowledge.supporting) {
+      for (const unit of leftovers.flatMap((group) => group.units)) dropped.push({ title: unit.title, reason: 'supporting', words: unit.words, sourceId: unit.sourceId });
+    } else result.push(...together(leftovers, part.knowledge));
   }
   for (const { group, index, unit } of homes) {
     const more = additions.get(unit);
@@ -57,11 +62,11 @@ function together(groups: readonly UnitGroup[], knowledge: Knowledge): UnitGroup
   return whole.map((group) => ({ ...group, units: joinSmall(group.units, LEFTOVER, (a, b) => joinUnits(a, b, undefined, knowledge)) }));
 }
 
-/** The source to lead: most words under headings of its own; the first given among equals. */
+/** The source to lead: of those not only to support, the one with most words under headings of its own; the first given among equals. */
 export function leadingSource(parts: readonly { knowledge: Knowledge; groups: UnitGroup[] }[]): number {
   const standing = parts.map(({ knowledge, groups }) => {
     const words = groups.reduce((sum, group) => sum + group.units.reduce((inner, unit) => inner + unit.words, 0), 0);
-    return knowledge.source.root.sections.length >= 3 ? words : words / 4;
+    return (knowledge.source.root.sections.length >= 3 ? words : words / 4) / (knowledge.supporting ? 1e6 : 1);
   });
   return standing.indexOf(Math.max(...standing));
 }

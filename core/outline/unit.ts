@@ -22,7 +22,7 @@ export interface Unit {
 /** Something of the sources that the outline leaves out, and why. */
 export interface Dropped {
   title: string;
-  /** contents, legal, thanks, history, index, references, about: kinds of boilerplate; navigation; empty; known: the audience knows it; size: no room. */
+  /** contents, legal, thanks, history, index, references, about: kinds of boilerplate; navigation; empty; known: the audience knows it; size: no room; supporting: a source that only adds has no place to add it. */
   reason: string;
   words: number;
   sourceId: string;
@@ -40,9 +40,12 @@ export function usableWords(knowledge: Knowledge): Map<string, number> {
 
 const WORTH: Record<string, number> = { rule: 3, definition: 3, step: 3, warning: 3, figure: 2, comparison: 2, tip: 2, reason: 1.5, example: 1.5 };
 
-/** The worth of a source's passages by their claims. */
+/** What the course is about above all is worth this much more, a passage. */
+const FOCUS = 100;
+
+/** The worth of a source's passages by their claims and what the author put in focus. */
 export function passageWeights(knowledge: Knowledge): Map<string, number> {
-  const weights = new Map<string, number>();
+  const weights = new Map<string, number>([...(knowledge.focus ?? [])].map((id) => [id, FOCUS]));
   for (const claim of knowledge.claims) {
     for (const range of claim.ranges) weights.set(range.id, (weights.get(range.id) ?? 0) + WORTH[claim.kind] / claim.ranges.length);
   }

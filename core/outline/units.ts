@@ -36,7 +36,8 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
   if (navigation.size > 0) drop(source.title, 'navigation', [...navigation]);
 
   const keep = (section: Section, path: string[]): UnitSection[] => {
-    const kind = path.length > 0 ? boilerplateKind(section.title) : undefined;
+    // What the author put in focus is matter, whatever it is called.
+    const kind = path.length > 0 && !everyPassage(section).some((id) => knowledge.focus?.has(id)) ? boilerplateKind(section.title) : undefined;
     if (kind) {
       drop(section.title, kind, everyPassage(section));
       return [];

@@ -20,6 +20,6 @@ export interface Tasks {
   /** The course is read from the database as it stood at `revision`, which is pinned there. */
   lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
-  contradictions: { given: { sources: SourceKey[] }; made: Contradiction[] };
+  contradictions: { given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] }; made: Contradiction[] };
   figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
 }

@@ -8,6 +8,7 @@ import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/course/problem';
 import { goneWords } from '../../core/course/settle';
 import { contradictionsIn, type Contradiction } from '../../core/knowledge/contradictions';
+import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
 import { draftOutline } from '../../core/outline';
 import { coursesIn } from '../database/courses';
@@ -41,7 +42,7 @@ serveTasks<Tasks>({
     return draftLessonOf(course, lessonId, preparedOf(course, sources));
   },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
-  contradictions: ({ sources }) => contradictions(JSON.stringify(sources), () => contradictionsIn(knowledgeOf(sources))),
+  contradictions: ({ course, sources }) => contradictions(JSON.stringify([sources, course]), () => contradictionsIn(corrected(knowledgeOf(sources), course))),
   figures({ course, sources }) {
     const grade = packFor(course.language).grade;
     const planned = plannedMinutes(course, sources);
@@ -67,9 +68,9 @@ function preparedOf(course: Course, sources: readonly SourceKey[]): Prepared {
   return prepared(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, heldBy(course, sources)));
 }
 
-/** What is understood of a course's sources, without what its author found not to hold. */
+/** What is understood of a course's sources as its author corrected it, without what they found not to hold. */
 function heldBy(course: Course, sources: readonly SourceKey[]): Knowledge[] {
-  return withoutWords(knowledgeOf(sources), goneWords(course));
+  return withoutWords(corrected(knowledgeOf(sources), course), goneWords(course));
 }
 
 function pinnedCourse(id: string, revision: number): Course {

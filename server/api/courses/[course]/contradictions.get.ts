@@ -5,6 +5,8 @@ import { answering, idOf } from '../../../utils/request';
 /** Where the sources of a course contradict each other, or themselves. */
 export default defineEventHandler((event) =>
   answering(() => {
-    const { drafter, sources } = installation();
-    return drafter.ask('contradictions', { sources: sources.keys(idOf(event, 'course')) });
+    const { drafter, sources, courses } = installation();
+    const id = idOf(event, 'course');
+    const { corrections, supporting } = courses.load(id).course;
+    return drafter.ask('contradictions', { course: { corrections, supporting }, sources: sources.keys(id) });
   }));

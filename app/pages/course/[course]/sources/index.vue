@@ -3,6 +3,7 @@ import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import type { NewerVersion } from '~/components/source/Newer.vue';
+import { setStanding } from '~~/core/course/corrections';
 import { holdsWords, sourceKind } from '~/words/sources';
 import type { FoundPassage } from '~/components/source/Found.vue';
 import type { Holds } from '~~/core/knowledge/holds';
@@ -118,6 +119,8 @@ async function detach(row: Row) {
 const typed = ref('');
 const box = ref<HTMLElement | null>(null);
 const fromShelf = ref(false);
+const supports = (id: string) => desk.course!.supporting?.includes(id) ?? false;
+const stand = (row: Row) => desk.change('standing of a source', setStanding(desk.course!, row.id, !supports(row.id)));
 const titleOf = (id: string) => rows.value?.find((row) => row.id === id)?.title ?? '';
 const lessonOf = (id: string) => desk.lessons.find((lesson) => lesson.id === id)?.title ?? '';
 useActions([
@@ -148,11 +151,12 @@ useActions([
     </ul>
     <SourceFound v-if="typed.trim()" :address="`/api/courses/${desk.course!.id}/search`" :typed="typed" :title="titleOf" :lesson="lessonOf" :to="(found: FoundPassage) => `/course/${desk.course!.id}/sources/${found.sourceId}#${found.id}`" />
     <table v-else-if="rows?.length" class="lines">
-      <thead><tr><th>Source</th><th>Kind</th><th class="number">Words</th><th>Holds</th><th title="Each strip is the source from first page to last. Tall: taught and asked. Middle: taught. Low: left out.">In the course</th><th><span class="sr-only">Take off</span></th></tr></thead>
+      <thead><tr><th>Source</th><th>Kind</th><th title="A leading source gives the outline its shape. A supporting one adds to its lessons and makes none of its own.">Standing</th><th class="number">Words</th><th>Holds</th><th title="Each strip is the source from first page to last. Tall: taught and asked. Middle: taught. Low: left out.">In the course</th><th><span class="sr-only">Take off</span></th></tr></thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <td class="name"><NuxtLink :to="`/course/${desk.course!.id}/sources/${row.id}`">{{ row.title }}</NuxtLink><span v-if="row.file_name !== row.title" class="mono block file">{{ row.file_name }}</span></td>
           <td>{{ sourceKind(row.kind) }}<span v-if="row.language !== desk.course!.language" class="small quiet block">in {{ row.language }}</span><span v-if="row.holds.published" class="small quiet block">of {{ row.holds.published }}</span></td>
+          <td><button v-if="desk.mayEdit" type="button" class="standing" :aria-label="`${row.title} is ${supports(row.id) ? 'supporting' : 'leading'}; make it ${supports(row.id) ? 'leading' : 'supporting'}`" @click="stand(row)">{{ supports(row.id) ? 'supporting' : 'leading' }}</button><template v-else>{{ supports(row.id) ? 'supporting' : 'leading' }}</template></td>
           <td class="number">{{ row.words.toLocaleString('en') }}</td>
           <td class="small">{{ holdsWords(row.holds) }}</td>
           <td class="small use"><SourceStrip :strip="row.strip" /><span class="quiet">{{ row.used }} of {{ row.holds.passages }} passages</span></td>
@@ -165,7 +169,7 @@ useActions([
       <p>Drop files here: documents (DOCX, ODT, RTF, PDF, EPUB), slides with their notes (PPTX, ODP), tables (XLSX, ODS, CSV), pages (HTML), notes (Markdown, text), transcripts of talks (WebVTT, SRT), or a zip of them. Each is read on this machine; nothing leaves it.</p>
       <UButton v-if="desk.mayEdit" @click="picker?.click()">Add files</UButton>
     </div>
-    <p v-if="rows?.length && !typed.trim()" class="next small quiet">Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
+    <p v-if="rows?.length && !typed.trim()" class="next small quiet">Strips: tall is taught and asked, middle is taught, low is left out. Drop more files anywhere here. <NuxtLink class="link" :to="`/course/${desk.course!.id}/outline`">{{ desk.lessons.length ? 'To the outline' : 'On to the outline' }}</NuxtLink></p>
     <SourceContradictions v-if="rows?.length && !typed.trim()" :sources="rows" />
     <SourceShelfDialog v-model:open="fromShelf" :here="rows?.map((row) => row.id) ?? []" @added="told" />
     <SourceLinkDialog v-model:open="linking" @added="told" />
@@ -177,12 +181,14 @@ useActions([
 .sources { flex: 1; overflow-y: auto; }
 .sources.over { outline: 2px dashed var(--moss); outline-offset: -8px; }
 .lines td:first-child, .lines th:first-child { padding-left: 18px; }
+.lines td:last-child { padding-right: 18px; }
 .name a { font-weight: 600; }
 .name a:hover { text-decoration: underline; }
 .use, .do { white-space: nowrap; }
-.do .link { margin-left: 10px; }
 .file { max-width: 320px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .box { width: 300px; }
+.standing { color: var(--ink); text-decoration: underline dotted; text-underline-offset: 3px; cursor: pointer; }
+.do .link { display: block; margin-left: auto; }
 .note { padding: 8px 18px; background: var(--moss-faint); }
 .uploads { border-bottom: 1px solid var(--hair); }
 .uploads li { display: flex; gap: 18px; padding: 6px 18px; font-size: 14px; }

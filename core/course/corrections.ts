@@ -1,0 +1,31 @@
+import type { Correction, Course } from './course';
+import { idFrom, shortHash } from './id';
+import type { Operation } from './operations';
+
+/** Two corrections of one place that cannot both be: the later one takes the place of the earlier. */
+const USE = new Set<Correction['kind']>(['leave-out', 'furniture', 'focus']);
+
+/** The hash by which a correction remembers the words of a claim: it holds for the same words wherever they are read again. */
+export const claimHash = (claim: { text: string }): string => shortHash(claim.text, 16);
+
+/** Corrects how a source is read or used. What it contradicts at the same place goes. */
+export function correct(course: Course, correction: Omit<Correction, 'id'>): Operation[] {
+  const made: Correction = { id: idFrom('k', correction.kind, correction.place, correction.claim ?? '', correction.words ?? ''), ...correction };
+  const against = (other: Correction) => other.id === made.id || (other.place === made.place && USE.has(made.kind) && USE.has(other.kind));
+  return set(course, 'corrections', [...(course.corrections ?? []).filter((each) => !against(each)), made]);
+}
+
+/** Takes a correction back. */
+export function uncorrect(course: Course, id: string): Operation[] {
+  return set(course, 'corrections', (course.corrections ?? []).filter((each) => each.id !== id));
+}
+
+/** Says whether a source leads or only supports. */
+export function setStanding(course: Course, sourceId: string, supports: boolean): Operation[] {
+  const others = (course.supporting ?? []).filter((id) => id !== sourceId);
+  return set(course, 'supporting', supports ? [...others, sourceId] : others);
+}
+
+function set(course: Course, field: 'corrections' | 'supporting', value: readonly unknown[]): Operation[] {
+  return [{ type: 'set', id: course.id, field, value: value.length > 0 ? value : null, was: course[field] ?? null }];
+}
