@@ -66,6 +66,7 @@ async function bring(event: Event) {
 }
 useActions([
   { id: 'new-sources', label: 'New course from sources', key: 'Alt+N', area: 'Courses', run: () => begin('sources') },
+  { id: 'new-known', label: 'New course from what I know', area: 'Courses', run: () => begin('sources/interview') },
   { id: 'new-empty', label: 'New empty course', area: 'Courses', run: () => begin('outline') },
   { id: 'bring', label: 'Open a course archive', area: 'Courses', run: () => archive.value?.click() },
 ]);
@@ -81,6 +82,7 @@ useHead({ title: 'Courses – Uplift Path' });
       <h1>Courses</h1>
       <div class="start">
         <UButton @click="begin('sources')">Start from sources</UButton>
+        <UButton color="neutral" variant="outline" @click="begin('sources/interview')">Start from what I know</UButton>
         <UButton color="neutral" variant="outline" @click="begin('outline')">Write my own outline</UButton>
         <UButton color="neutral" variant="outline" @click="archive?.click()">Open an archive</UButton>
         <UButton color="neutral" variant="ghost" to="/shelf">Source shelf</UButton>

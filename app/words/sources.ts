@@ -2,7 +2,7 @@ import type { Holds } from '~~/core/knowledge/holds';
 import { CLAIMS, counted } from '~/words/states';
 
 /** Kinds of sources in words. */
-const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk', odt: 'Document', rtf: 'Document', odp: 'Slides', xlsx: 'Tables', ods: 'Tables', csv: 'Tables' };
+const KINDS: Record<string, string> = { docx: 'Document', pdf: 'PDF', pptx: 'Slides', epub: 'Book', html: 'Page', markdown: 'Notes', text: 'Text', vtt: 'Talk', srt: 'Talk', odt: 'Document', rtf: 'Document', odp: 'Slides', xlsx: 'Tables', ods: 'Tables', csv: 'Tables', interview: 'Answers' };
 
 export const sourceKind = (kind: string): string => KINDS[kind] ?? kind;
 

@@ -15,6 +15,13 @@ export function correct(course: Course, correction: Omit<Correction, 'id'>): Ope
   return set(course, 'corrections', [...(course.corrections ?? []).filter((each) => !against(each)), made]);
 }
 
+/** Makes some passages what the course is about above all, in place of what was so before. */
+export function focusOn(course: Course, passages: readonly { id: string; sourceId: string }[]): Operation[] {
+  const places = new Set(passages.map((passage) => passage.id));
+  const others = (course.corrections ?? []).filter((each) => each.kind !== 'focus' && !(USE.has(each.kind) && places.has(each.place)));
+  return set(course, 'corrections', [...others, ...passages.map(({ id, sourceId }): Correction => ({ id: idFrom('k', 'focus', id, '', ''), kind: 'focus', sourceId, place: id }))]);
+}
+
 /** Takes a correction back. */
 export function uncorrect(course: Course, id: string): Operation[] {
   return set(course, 'corrections', (course.corrections ?? []).filter((each) => each.id !== id));

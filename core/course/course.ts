@@ -70,7 +70,18 @@ export interface Take {
   value: unknown;
 }
 
-export type NodeKind = 'module' | 'lesson' | 'block' | 'check' | 'objective' | 'term' | 'take';
+/** A question that the author is asked about what they know, with the answer as typed; an empty answer is an open slot. */
+export interface Answer {
+  id: string;
+  /** The heading its answer stands under: the topic of the interview, or the title of its lesson. */
+  topic: string;
+  question: string;
+  text: string;
+  /** The lesson whose slot it is. */
+  lesson?: string;
+}
+
+export type NodeKind = 'module' | 'lesson' | 'block' | 'check' | 'objective' | 'term' | 'take' | 'answer';
 
 /** A deleted node, with the place it had. */
 export interface BinEntry {
@@ -80,7 +91,7 @@ export interface BinEntry {
   node: CourseNode;
 }
 
-export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take;
+export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take | Answer;
 
 /** How the author settled a contradiction between sources: which side holds, or both, each in its own case. */
 export interface Settlement {
@@ -125,6 +136,8 @@ export interface Course {
   takes: Take[];
   /** Contradictions between its sources that the author settled; absent when there are none. */
   settled?: Settlement[];
+  /** What the author was asked and answered; absent when nothing was. */
+  answers?: Answer[];
   /** How its author corrected the reading of its sources; absent when there is nothing. */
   corrections?: Correction[];
   /** Sources that only add to what the others lead; absent when all lead. */

@@ -49,6 +49,10 @@ export class FromShelfInput {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) @IsString({ each: true }) @Matches(ID_PATTERN, { each: true }) sources!: string[];
 }
 
+export class FieldInput {
+  @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @Length(1, 200, { each: true }) field!: string[];
+}
+
 export class PutAwayInput {
   @IsBoolean() away!: boolean;
 }

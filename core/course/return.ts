@@ -22,6 +22,7 @@ export function operationsTo(now: Course, then: Course): Operation[] {
     ...listTo('check', now.id, now.checks, then.checks, true),
     ...listTo('term', now.id, now.glossary, then.glossary, undefined),
     ...listTo('take', now.id, now.takes, then.takes, undefined),
+    ...listTo('answer', now.id, now.answers ?? [], then.answers ?? [], undefined),
   ];
 }
 

@@ -52,6 +52,8 @@ const objectiveShape = object(
 const termShape = object({ id, term: string({ min: 1, max: 200 }), text: string({ min: 1 }), evidence: list(passageRange) });
 const takeShape = object({ id, of: id, field: string({ min: 1 }), value: anything });
 
+const answerShape = object({ id, topic: title, question: string({ min: 1, max: 1000 }), text: string({ max: 200_000 }) }, { lesson: id });
+
 const settledShape = list(object({ id, holds: oneOf('first', 'second', 'both'), gone: list(passageRange) }, { words: string({ min: 1, max: 1000 }) }), { min: 1 });
 
 const correctionsShape = list(object(
@@ -65,7 +67,7 @@ const COURSE_EXTRAS = { settled: settledShape, corrections: correctionsShape, su
 
 /** The form of each kind of node. */
 export const NODE_SHAPES: Record<NodeKind, Shape> = {
-  module: moduleShape, lesson: lessonShape, block: blockShape, check: checkShape, objective: objectiveShape, term: termShape, take: takeShape,
+  module: moduleShape, lesson: lessonShape, block: blockShape, check: checkShape, objective: objectiveShape, term: termShape, take: takeShape, answer: answerShape,
 };
 
 /** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
@@ -86,14 +88,15 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
   objective: { verb: { shape: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state') }, object: { shape: string({ min: 1 }) }, level: { shape: level }, text: { shape: string({ min: 1 }) }, condition: { shape: string({ min: 1 }), optional: true }, evidence: { shape: list(passageRange) } },
   term: { term: { shape: string({ min: 1, max: 200 }) }, text: { shape: string({ min: 1 }) }, evidence: { shape: list(passageRange) } },
   take: { value: { shape: anything } },
+  answer: { text: { shape: string({ max: 200_000 }) }, question: { shape: string({ min: 1, max: 1000 }) } },
 };
 
 const binShape = object({
-  kind: oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take'), parent: id, after: { schema: { anyOf: [id.schema, { type: 'null' }] }, check: (value, place, problems) => void (value === null || id.check(value, place, problems)) }, node: anything,
+  kind: oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer'), parent: id, after: { schema: { anyOf: [id.schema, { type: 'null' }] }, check: (value, place, problems) => void (value === null || id.check(value, place, problems)) }, node: anything,
 });
 
 /** The form of a whole course. */
 export const courseShape = object({
   id, title, language, direction: oneOf('ltr', 'rtl'), brief: briefShape, objectives: list(objectiveShape), glossary: list(termShape),
   modules: list(moduleShape), checks: list(checkShape), takes: list(takeShape), bin: list(binShape),
-}, COURSE_EXTRAS);
+}, { ...COURSE_EXTRAS, answers: list(answerShape, { min: 1 }) });

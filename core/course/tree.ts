@@ -10,7 +10,13 @@ const HOMES: Record<NodeKind, { parent: 'course' | 'module' | 'lesson'; list: st
   objective: { parent: 'course', list: 'objectives' },
   term: { parent: 'course', list: 'glossary' },
   take: { parent: 'course', list: 'takes' },
+  answer: { parent: 'course', list: 'answers' },
 };
+
+/** Lists that an empty course does not have. */
+const OPTIONAL = new Set(['answers']);
+
+const courseList = (course: Course, list: string): CourseNode[] => (course[list as 'checks'] as CourseNode[] | undefined) ?? [];
 
 /** A node with where it stands. */
 export interface Found {
@@ -25,7 +31,7 @@ export interface Found {
 export function findNode(course: Course, id: string): Found | undefined {
   for (const [kind, { parent, list }] of Object.entries(HOMES) as [NodeKind, (typeof HOMES)[NodeKind]][]) {
     if (parent === 'course') {
-      const found = within(course[list as 'checks'], id, kind, course.id);
+      const found = within(courseList(course, list), id, kind, course.id);
       if (found) return found;
     }
   }
@@ -52,8 +58,11 @@ function within(nodes: readonly CourseNode[], id: string, kind: NodeKind, parent
 export function withChildren(course: Course, parent: string, kind: NodeKind, change: (nodes: CourseNode[]) => CourseNode[] | undefined): Course | undefined {
   const home = HOMES[kind];
   if (home.parent === 'course') {
-    const changed = parent === course.id ? change(course[home.list as 'checks']) : undefined;
-    return changed && { ...course, [home.list]: changed };
+    const changed = parent === course.id ? change(courseList(course, home.list)) : undefined;
+    if (!changed || changed.length > 0 || !OPTIONAL.has(home.list)) return changed && { ...course, [home.list]: changed };
+    const without = { ...course };
+    delete without[home.list as 'answers'];
+    return without;
   }
   const modules = [...course.modules];
   for (const [at, module] of modules.entries()) {
@@ -84,7 +93,7 @@ export function allIds(course: Course): string[] {
   return [
     course.id,
     ...(Object.entries(HOMES) as [NodeKind, (typeof HOMES)[NodeKind]][]).flatMap(([kind, home]) =>
-      home.parent === 'course' ? (course[home.list as 'checks'] as CourseNode[]).flatMap((node) => idsWithin(kind, node)) : [],
+      home.parent === 'course' ? courseList(course, home.list).flatMap((node) => idsWithin(kind, node)) : [],
     ),
   ];
 }

@@ -1,6 +1,6 @@
 import { idFrom } from '../course/id';
 import type { PassageRange } from '../course/rich-text';
-import { overlap } from '../language/similarity';
+import { byStem, overlap, stemWeights, weighed } from '../language/similarity';
 import type { Claim } from './claim';
 import type { Knowledge } from './index';
 
@@ -47,18 +47,11 @@ export function contradictionsIn(knowledge: readonly Knowledge[]): Contradiction
   for (const code of new Set(knowledge.map((each) => each.pack.code))) {
     const same = knowledge.filter((each) => each.pack.code === code && each.pack.numbers);
     const candidates = candidatesOf(same);
-    const weights = idf(candidates);
-    for (const candidate of candidates) candidate.weight = sum(candidate.stems, weights);
-    const byStem = new Map<string, Candidate[]>();
+    const weights = stemWeights(candidates);
+    for (const candidate of candidates) candidate.weight = weighed(candidate.stems, weights);
+    const sharing = byStem(candidates);
     for (const candidate of candidates) {
-      for (const stem of candidate.stems) {
-        const list = byStem.get(stem);
-        if (list) list.push(candidate);
-        else byStem.set(stem, [candidate]);
-      }
-    }
-    for (const candidate of candidates) {
-      const partners = new Set([...candidate.stems].flatMap((stem) => (byStem.get(stem)!.length <= COMMON ? byStem.get(stem)! : [])).filter((other) => other.at > candidate.at));
+      const partners = new Set([...candidate.stems].flatMap((stem) => (sharing.get(stem)!.length <= COMMON ? sharing.get(stem)! : [])).filter((other) => other.at > candidate.at));
       for (const other of partners) {
         const contradiction = compared(candidate, other, weights);
         if (contradiction) found.push(contradiction);
@@ -84,12 +77,12 @@ function candidatesOf(knowledge: readonly Knowledge[]): Candidate[] {
 }
 
 function compared(a: Candidate, b: Candidate, weights: ReadonlyMap<string, number>): Contradiction | undefined {
-  const shared = sum([...a.stems].filter((stem) => b.stems.has(stem)), weights);
+  const shared = weighed([...a.stems].filter((stem) => b.stems.has(stem)), weights);
   const likeness = shared / (a.weight + b.weight - shared);
   const polarity = polarityDiffers(a.claim, b.claim);
   if (likeness < (a.claim.sourceId === b.claim.sourceId ? LIKE.within : LIKE.across) || (!polarity && !numberDiffers(a, b))) return undefined;
   // "Hand tools" against "power tools": a word of weight on each side that the other has not tells two cases apart.
-  if ([[a, b], [b, a]].every(([one, other]) => sum([...one.stems].filter((stem) => !other.stems.has(stem)), weights) > OWN_SHARE * one.weight * 0.5)) return undefined;
+  if ([[a, b], [b, a]].every(([one, other]) => weighed([...one.stems].filter((stem) => !other.stems.has(stem)), weights) > OWN_SHARE * one.weight * 0.5)) return undefined;
   const sides = [a.claim, b.claim].map(({ sourceId, ranges, text }): Side => ({ sourceId, ranges, text })) as [Side, Side];
   return { id: idFrom('d', ...sides.flatMap((side) => side.ranges.map((range) => `${range.id}/${range.from}`))), kind: polarity ? 'polarity' : 'figure', sides, likeness: Math.round(likeness * 100) / 100 };
 }
@@ -107,11 +100,3 @@ function polarityDiffers(a: Claim, b: Claim): boolean {
   const alike = (x: string | undefined, y: string | undefined, least: number) => (!x && !y) || (x !== undefined && y !== undefined && overlap(words(x), words(y)) >= least);
   return alike(a.rule.action, b.rule.action, 0.75) && alike(a.rule.condition?.text, b.rule.condition?.text, 0.6) && alike(a.rule.subject, b.rule.subject, 0.5);
 }
-
-function idf(candidates: readonly Candidate[]): Map<string, number> {
-  const counts = new Map<string, number>();
-  for (const { stems } of candidates) for (const stem of stems) counts.set(stem, (counts.get(stem) ?? 0) + 1);
-  return new Map([...counts].map(([stem, count]) => [stem, Math.log(1 + candidates.length / count)]));
-}
-
-const sum = (stems: Iterable<string>, weights: ReadonlyMap<string, number>): number => [...stems].reduce((total, stem) => total + (weights.get(stem) ?? 0), 0);

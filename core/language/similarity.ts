@@ -10,6 +10,29 @@ export function contained(part: Iterable<string>, whole: Iterable<string>): numb
   return shared / left.size;
 }
 
+/** How telling each stem is: the fewer of some texts have it, the more. */
+export function stemWeights(texts: readonly { stems: ReadonlySet<string> }[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { stems } of texts) for (const stem of stems) counts.set(stem, (counts.get(stem) ?? 0) + 1);
+  return new Map([...counts].map(([stem, count]) => [stem, Math.log(1 + texts.length / count)]));
+}
+
+/** The weights of some stems together. */
+export const weighed = (stems: Iterable<string>, weights: ReadonlyMap<string, number>): number => [...stems].reduce((total, stem) => total + (weights.get(stem) ?? 0), 0);
+
+/** Texts by the stems they have. */
+export function byStem<Text extends { stems: ReadonlySet<string> }>(texts: readonly Text[]): Map<string, Text[]> {
+  const found = new Map<string, Text[]>();
+  for (const text of texts) {
+    for (const stem of text.stems) {
+      const list = found.get(stem);
+      if (list) list.push(text);
+      else found.set(stem, [text]);
+    }
+  }
+  return found;
+}
+
 /**
  * Ranks documents (lists of stems) against a query by Okapi BM25 (k1 1.2, b 0.75; Robertson and Zaragoza 2009).
  */

@@ -1,11 +1,11 @@
 import { ProblemError, type Problem } from '../course/problem';
 import { assemble } from '../source/assemble';
 import type { ReadDocument } from '../source/blocks';
-import type { Source, SourceKind } from '../source/source';
+import type { Source } from '../source/source';
 import { readHtml, readHtmlFolder, type PageFile } from './html';
 import { detectLanguage, languageTag } from './language';
 import { LIMITS } from './limits';
-import { sniff } from './sniff';
+import { sniff, type FileKind } from './sniff';
 import { readText } from './text';
 import { readTimed } from './timed';
 import { readWebPage, webBody } from './web';
@@ -23,7 +23,7 @@ export type ReadResult = { ok: true; source: Source; media: Map<string, Uint8Arr
 type Reader = (bytes: Uint8Array) => ReadDocument | Promise<ReadDocument>;
 
 /** One reader per format. Those with large libraries are loaded when first used. */
-const READERS: Record<SourceKind, Reader> = {
+const READERS: Record<FileKind, Reader> = {
   docx: async (bytes) => (await import('./docx')).readDocx(bytes),
   pdf: async (bytes) => (await import('./pdf')).readPdf(bytes),
   pptx: async (bytes) => (await import('./pptx')).readPptx(bytes),
@@ -59,7 +59,7 @@ export async function readSource(given: Given, id: string): Promise<ReadResult> 
   }
 }
 
-async function read(given: Given): Promise<{ kind: SourceKind; document: ReadDocument }> {
+async function read(given: Given): Promise<{ kind: FileKind; document: ReadDocument }> {
   if ('pages' in given) {
     if (given.pages.length === 0) throw new ProblemError({ code: 'no-pages' });
     return { kind: 'html', document: readHtmlFolder(given.pages, given.address ? webBody : undefined) };

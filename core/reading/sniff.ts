@@ -1,8 +1,12 @@
 import type { SourceKind } from '../source/source';
-import { fail } from '../course/problem';
 
-const ZIP_KINDS: Record<string, SourceKind> = { docx: 'docx', pptx: 'pptx', epub: 'epub', odt: 'odt', odp: 'odp', ods: 'ods', xlsx: 'xlsx' };
-const TEXT_KINDS: Record<string, SourceKind> = {
+/** Kinds of files; an interview is none. */
+export type FileKind = Exclude<SourceKind, 'interview'>;
+import { fail } from '../course/problem';
+import { isStamped } from './timed';
+
+const ZIP_KINDS: Record<string, FileKind> = { docx: 'docx', pptx: 'pptx', epub: 'epub', odt: 'odt', odp: 'odp', ods: 'ods', xlsx: 'xlsx' };
+const TEXT_KINDS: Record<string, FileKind> = {
   html: 'html', htm: 'html', xhtml: 'html', md: 'markdown', markdown: 'markdown', txt: 'text', text: 'text', vtt: 'vtt', srt: 'srt',
   csv: 'csv', tsv: 'csv', rtf: 'rtf',
 };
@@ -19,7 +23,7 @@ export function extensionOf(name: string): string {
  * What a file is, told by its bytes and checked against its name: a name never makes a file what it is not.
  * Throws `empty`, `not-read-here`, `name-lies`.
  */
-export function sniff(name: string, bytes: Uint8Array): SourceKind {
+export function sniff(name: string, bytes: Uint8Array): FileKind {
   if (bytes.length === 0) fail('empty');
   const extension = extensionOf(name);
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 1024));
@@ -36,7 +40,7 @@ export function sniff(name: string, bytes: Uint8Array): SourceKind {
   if (extension in TEXT_KINDS) {
     if (found !== undefined) fail('name-lies', { extension });
     if ((extension === 'rtf') !== /^[\s\u00ef\u00bb\u00bf]*\{\\rtf/.test(head)) fail('name-lies', { extension });
-    if (extension === 'txt' && head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT')) return 'vtt';
+    if ((extension === 'txt' || extension === 'text') && (head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT') || isStamped(head.slice(0, head.lastIndexOf('\n'))))) return 'vtt';
     return TEXT_KINDS[extension];
   }
   return fail('not-read-here', { extension: extension || '-' });

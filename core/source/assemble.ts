@@ -81,7 +81,7 @@ function withoutWholeQuotes(blocks: readonly ReadBlock[]): ReadBlock[] {
 
 function toPassage(block: ReadPassage, path: string[], naming: Naming): Passage {
   const locator: Locator = { path };
-  for (const key of ['page', 'slide', 'seconds', 'anchor', 'clause', 'file'] as const) {
+  for (const key of ['page', 'slide', 'seconds', 'anchor', 'clause', 'file', 'question'] as const) {
     if (block[key] !== undefined) Object.assign(locator, { [key]: block[key] });
   }
   return {

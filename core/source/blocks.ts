@@ -9,6 +9,7 @@ interface Placed {
   seconds?: number;
   anchor?: string;
   file?: string;
+  question?: string;
 }
 
 export interface ReadHeading extends Placed {

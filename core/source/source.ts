@@ -22,6 +22,8 @@ export interface Locator {
   anchor?: string;
   /** The number the document gives this paragraph ("4.1"), kept out of the text. */
   clause?: string;
+  /** What the author was asked, where this answers it. */
+  question?: string;
   /** The page of a folder of pages, or the part of a book. */
   file?: string;
 }
@@ -65,7 +67,7 @@ export interface Picture {
   near?: string;
 }
 
-export type SourceKind = 'docx' | 'pdf' | 'pptx' | 'epub' | 'html' | 'markdown' | 'text' | 'vtt' | 'srt' | 'odt' | 'odp' | 'ods' | 'rtf' | 'xlsx' | 'csv';
+export type SourceKind = 'docx' | 'pdf' | 'pptx' | 'epub' | 'html' | 'markdown' | 'text' | 'vtt' | 'srt' | 'odt' | 'odp' | 'ods' | 'rtf' | 'xlsx' | 'csv' | 'interview';
 
 export interface Source {
   id: string;

@@ -150,6 +150,22 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return { same: false, change: compareVersions(held, source) };
   }
 
+  /** Takes in what an author answered, under an id of the course's own: the first time, or as a newer version. False: nothing changed. */
+  async function keepAnswers(courseId: string, source: Source, person: string): Promise<boolean> {
+    const held = sources.versionIn(courseId, source.id);
+    if (held !== undefined) return !(await keepVersion(courseId, read(source.id, held)!.source, source, undefined, source.title)).same;
+    const { claims } = await drafter.ask('understand', { source });
+    db.transaction(() => {
+      const about = { owner: person, fileHash: source.version, fileName: source.title, at: now() };
+      // Taken off the course before, it lies on the shelf still.
+      if (sources.isKnown(source.id)) sources.addVersion(source, claims, about);
+      else sources.add(source, claims, about);
+      sources.attach(courseId, source.id, source.version, person, now());
+    })();
+    onAdded();
+    return true;
+  }
+
   /** Takes in a file as a newer version of a source. Throws `no-such-source`. */
   async function addNewer(courseId: string, id: string, path: string, name: string): Promise<Newer | { problem: Problem }> {
     const version = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
@@ -194,7 +210,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   return {
-    addFile, addZip, addText, addNewer, keepRead, keepVersion, inTurn: turn, adopt, fromShelf, passages, read,
+    addFile, addZip, addText, addNewer, keepAnswers, keepRead, keepVersion, inTurn: turn, adopt, fromShelf, passages, read,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
     /** A source as its course uses it, or undefined when it does not. */

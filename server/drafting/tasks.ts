@@ -3,7 +3,9 @@ import type { OutlineNodes } from '../../core/course/gestures';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
+import type { Comparison } from '../../core/knowledge/comparing';
 import type { Contradiction } from '../../core/knowledge/contradictions';
+import type { TopicView } from '../../core/knowledge/topics';
 import type { Dropped } from '../../core/outline';
 import type { Source } from '../../core/source/source';
 
@@ -21,5 +23,7 @@ export interface Tasks {
   lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   contradictions: { given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] }; made: Contradiction[] };
+  topics: { given: { course: Course; sources: SourceKey[]; field: string[] }; made: TopicView };
+  compare: { given: { course: Course; sources: [SourceKey, SourceKey] }; made: Comparison };
   figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
 }

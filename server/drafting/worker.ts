@@ -7,9 +7,11 @@ import { outlineNodes } from '../../core/draft/operations';
 import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/course/problem';
 import { goneWords } from '../../core/course/settle';
+import { compareDocuments } from '../../core/knowledge/comparing';
 import { contradictionsIn, type Contradiction } from '../../core/knowledge/contradictions';
 import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
+import { topicsOf } from '../../core/knowledge/topics';
 import { draftOutline } from '../../core/outline';
 import { coursesIn } from '../database/courses';
 import { sourcesIn } from '../database/sources';
@@ -43,6 +45,12 @@ serveTasks<Tasks>({
   },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
   contradictions: ({ course, sources }) => contradictions(JSON.stringify([sources, course]), () => contradictionsIn(corrected(knowledgeOf(sources), course))),
+  topics: ({ course, sources, field }) => topicsOf(heldBy(course, sources), field),
+  compare({ course, sources }) {
+    // In the order asked for: which of the two leads does not matter here.
+    const held = new Map(heldBy(course, sources).map((each) => [each.source.id, each]));
+    return compareDocuments(held.get(sources[0].id)!, held.get(sources[1].id)!);
+  },
   figures({ course, sources }) {
     const grade = packFor(course.language).grade;
     const planned = plannedMinutes(course, sources);

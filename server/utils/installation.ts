@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { courseDesk } from '../desk/courses';
+import { interviewDesk } from '../desk/interview';
 import { learnerDesk } from '../desk/learners';
 import { linkDesk } from '../desk/links';
 import { newsDesk } from '../desk/news';
@@ -26,7 +27,7 @@ export function openInstallation(folder: string) {
   const allowed = new Set((process.env.UPLIFT_FETCH ?? '').split(',').map((host) => host.trim()).filter(Boolean));
   const releases = releaseDesk(db, courses, now);
   return {
-    db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed),
+    db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed), interview: interviewDesk(courses, sources),
     people: peopleIn(db), audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
     attempts: attemptLimit(now),
     /** Where the demo's own site is, once it stands. */

@@ -7,7 +7,7 @@ export function placeWords({ locator }: Pick<Passage, 'locator'>): string {
     clause ?? '', page !== undefined ? `p. ${page}` : '', slide !== undefined ? `slide ${slide}` : '',
     seconds !== undefined ? `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}` : '',
   ].filter(Boolean);
-  return [...parts, ...path.slice(-2)].join(' / ');
+  return [...parts, ...(locator.question && path.length < 2 ? [...path, `answer to “${locator.question}”`] : path.slice(-2))].join(' / ');
 }
 
 /** A passage with what stands around it, as the server gives it. */

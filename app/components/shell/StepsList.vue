@@ -21,6 +21,13 @@ const steps = computed(() => [
 ]);
 const route = useRoute();
 const at = (path: string) => route.path.startsWith(`${root.value}/${path}`);
+/** What lies within the sources; shown while one is there. */
+const within = computed(() => (at('sources') ? [
+  { path: 'sources/interview', label: 'What I know', count: openSlots.value || '' },
+  { path: 'sources/topics', label: 'Topics', count: '' },
+  { path: 'sources/compare', label: 'Side by side', count: '' },
+] : []));
+const openSlots = computed(() => desk.course?.answers?.filter((answer) => answer.text.trim() === '').length ?? 0);
 useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'results', 'bin', 'people'].map((path, index) => ({
   id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => go(`${root.value}/${path}`),
 })));
@@ -28,7 +35,9 @@ useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'resu
 
 <template>
   <nav class="steps" aria-label="Steps of the work">
-    <NuxtLink v-for="step in steps" :key="step.path" :to="`${root}/${step.path}`" :class="{ here: at(step.path), apart: step.path === 'bin' }" :aria-current="at(step.path) ? 'page' : undefined"><span>{{ step.label }}</span><span class="count">{{ step.count }}</span></NuxtLink>
+    <template v-for="step in steps" :key="step.path"><NuxtLink :to="`${root}/${step.path}`" :class="{ here: at(step.path), apart: step.path === 'bin' }" :aria-current="at(step.path) ? 'page' : undefined"><span>{{ step.label }}</span><span class="count">{{ step.count }}</span></NuxtLink>
+      <template v-if="step.path === 'sources'"><NuxtLink v-for="part in within" :key="part.path" :to="`${root}/${part.path}`" class="part" :class="{ within: at(part.path) }" :aria-current="at(part.path) ? 'page' : undefined"><span>{{ part.label }}</span><span class="count">{{ part.count }}</span></NuxtLink></template>
+    </template>
   </nav>
 </template>
 
@@ -37,6 +46,8 @@ useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'resu
 a { display: flex; justify-content: space-between; padding: 5px 16px 5px 15px; border-left: 3px solid transparent; color: var(--ink-2); }
 a:hover { background: var(--shade); }
 a.here { background: var(--shade); border-left-color: var(--moss); color: var(--ink); font-weight: 700; }
+a.part { padding: 2px 16px 2px 24px; font-size: 13.5px; white-space: nowrap; }
+a.part.within { color: var(--ink); font-weight: 700; }
 a.apart { margin-top: 14px; }
 .count { font-size: 13px; }
 @media (max-width: 820px) { .steps { width: 100%; display: flex; overflow-x: auto; padding: 0; border-right: 0; border-bottom: 1px solid var(--hair); } a.apart { margin-top: 0; } a { gap: 6px; } }

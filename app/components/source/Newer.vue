@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useCourse } from '~/stores/course';
+import { differences } from '~/words/differences';
 import { counted } from '~/words/states';
 
 /** What a newer version of a source brought, and what of the course stood on it. */
@@ -18,19 +19,10 @@ const props = defineProps<{ newer: NewerVersion }>();
 const emit = defineEmits<{ close: [] }>();
 const desk = useCourse();
 const lesson = (id: string) => desk.lessons.find((each) => each.id === id)?.title ?? '';
-/** The words of a text, each with whether the other has it too: told by a run of equal words from both ends. */
-function marked(text: string, other: string): [string, string, string] {
-  const [a, b] = [text.split(' '), other.split(' ')];
-  let from = 0;
-  while (from < Math.min(a.length, b.length) && a[from] === b[from]) from++;
-  let tail = 0;
-  while (tail < Math.min(a.length, b.length) - from && a[a.length - 1 - tail] === b[b.length - 1 - tail]) tail++;
-  return [a.slice(0, from).join(' '), a.slice(from, a.length - tail).join(' '), a.slice(a.length - tail).join(' ')];
-}
 const rows = computed(() => [
-  ...props.newer.changed.map((each) => ({ key: `c${each.id}`, what: 'changed', before: marked(each.before, each.after), after: marked(each.after, each.before), lessons: each.lessons })),
-  ...props.newer.gone.map((each) => ({ key: `g${each.id}`, what: 'gone', before: ['', each.text, ''] as const, after: undefined, lessons: each.lessons })),
-  ...props.newer.added.map((each, at) => ({ key: `n${at}`, what: 'new', before: undefined, after: ['', each.text, ''] as const, lessons: [] as string[] })),
+  ...props.newer.changed.map((each) => ({ key: `c${each.id}`, what: 'changed', ...differences(each.before, each.after), lessons: each.lessons })),
+  ...props.newer.gone.map((each) => ({ key: `g${each.id}`, what: 'gone', before: [{ text: each.text, own: true }], after: undefined, lessons: each.lessons })),
+  ...props.newer.added.map((each, at) => ({ key: `n${at}`, what: 'new', before: undefined, after: [{ text: each.text, own: true }], lessons: [] as string[] })),
 ].sort((a, b) => b.lessons.length - a.lessons.length));
 </script>
 
@@ -44,8 +36,8 @@ const rows = computed(() => [
       <tbody>
         <tr v-for="row in rows" :key="row.key">
           <td class="small">{{ row.what }}</td>
-          <td><template v-if="row.before">{{ row.before[0] }} <del v-if="row.before[1]">{{ row.before[1] }}</del> {{ row.before[2] }}</template></td>
-          <td><template v-if="row.after">{{ row.after[0] }} <ins v-if="row.after[1]">{{ row.after[1] }}</ins> {{ row.after[2] }}</template></td>
+          <td><SourceDiffering v-if="row.before" :stretches="row.before" gone /></td>
+          <td><SourceDiffering v-if="row.after" :stretches="row.after" /></td>
           <td class="small"><NuxtLink v-for="id in row.lessons" :key="id" class="link block" :to="`/course/${desk.course!.id}/lessons/${id}`">{{ lesson(id) }}</NuxtLink></td>
         </tr>
       </tbody>
@@ -62,6 +54,4 @@ p { padding: 2px 18px; }
 table { font-size: 14px; }
 td:first-child, th:first-child { padding-left: 18px; width: 90px; }
 td:nth-child(2), td:nth-child(3) { width: 38%; font-family: var(--font-read); }
-del { color: var(--rust); }
-ins { text-decoration: none; background: var(--sun); }
 </style>

@@ -10,7 +10,16 @@ interface Cue {
   text: string;
 }
 
+/** Who speaks, before what is said. */
+const LABEL = /^(?:>>\s*|-\s+)?([\p{Lu}][\p{L}.'’-]*(?: [\p{Lu}][\p{L}.'’-]*){0,2}):\s+(.+)$/u;
 const TIMING = /^\s*((?:\d+:)?\d{1,2}:\d{2}[.,]\d{1,3})\s+-->\s+((?:\d+:)?\d{1,2}:\d{2}[.,]\d{1,3})/;
+
+/** A line of a transcript that begins with its time: "[1:05] So …", "00:01:05 - So …". */
+const STAMP = /^\s*[[(]?((?:\d+:)?\d{1,2}:\d{2}(?:[.,]\d{1,3})?)[\])]?(?:\s*[-\u2013:]\s+|\s+|$)(.*)$/;
+/** Fewer stamps than this are times that a text happens to begin with. */
+const FEWEST_STAMPS = 3;
+/** What is said between two stamps takes this long at most, in seconds: the rest is pause. */
+const SPOKEN_AT_MOST = 12;
 
 /** A pause this long (seconds) ends a paragraph; a shorter one does once a sentence has ended and enough was said. */
 const PAUSE = 2.5;
@@ -20,12 +29,13 @@ const ENOUGH_WORDS = 70;
 const TOO_MANY_WORDS = 120;
 
 /**
- * Reads WebVTT or SRT: cues become utterances of whole sentences, a paragraph each, by pauses, punctuation and
+ * Reads WebVTT, SRT, or text whose lines begin with times: cues become utterances of whole sentences, a paragraph each, by pauses, punctuation and
  * speaker. Settings, styles, notes and markup are dropped. Throws `no-cues`.
  */
 export function readTimed(bytes: Uint8Array): ReadDocument {
   const { text, notices } = decodeText(bytes);
-  const cues = readCues(text);
+  const timed = readCues(text);
+  const cues = timed.length > 0 ? timed : readStamps(text);
   if (cues.length === 0) fail('no-cues');
   const backwards = cues.some((cue, index) => index > 0 && cue.start < cues[index - 1].start);
   cues.sort((a, b) => a.start - b.start || a.end - b.end);
@@ -50,7 +60,7 @@ function readCues(text: string): Cue[] {
     const named = /<v(?:\.[^\s>]*)?\s+([^>]+)>/.exec(raw)?.[1];
     if (named) speaker = folded(named);
     let spoken = folded(entities(raw.replace(/<[^<>]*>/g, '').replace(/\{\\[^}]*\}/g, '')));
-    const label = /^(?:>>\s*|-\s+)?([\p{Lu}][\p{L}.'’-]*(?: [\p{Lu}][\p{L}.'’-]*){0,2}):\s+(.+)$/u.exec(spoken);
+    const label = LABEL.exec(spoken);
     if (label) {
       speaker = label[1];
       spoken = label[2];
@@ -59,6 +69,31 @@ function readCues(text: string): Cue[] {
     if (spoken) cues.push({ start: seconds(timing[1]), end: seconds(timing[2]), speaker, text: spoken });
   }
   return cues;
+}
+
+/** Whether a text is a transcript with its times at the beginning of lines. */
+export function isStamped(text: string): boolean {
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  const stamped = lines.filter((line) => STAMP.test(line)).length;
+  return stamped >= FEWEST_STAMPS && STAMP.test(lines[0]) && stamped >= lines.length * 0.25;
+}
+
+/** Cues of a text whose lines begin with times; lines without one go on with what was said. */
+function readStamps(text: string): Cue[] {
+  if (!isStamped(text)) return [];
+  const cues: Cue[] = [];
+  for (const line of text.split('\n')) {
+    const stamp = STAMP.exec(line);
+    if (stamp) cues.push({ start: seconds(stamp[1]), end: 0, speaker: '', text: stamp[2] });
+    else if (cues.length > 0) cues[cues.length - 1].text += ` ${line}`;
+  }
+  let speaker = '';
+  return cues.map((cue, at) => {
+    const label = LABEL.exec(folded(cue.text));
+    speaker = label?.[1] ?? speaker;
+    const end = Math.max(cue.start, Math.min(cue.start + SPOKEN_AT_MOST, cues[at + 1]?.start ?? cue.start + SPOKEN_AT_MOST));
+    return { ...cue, end, speaker, text: label?.[2] ?? folded(cue.text) };
+  }).filter((cue) => cue.text !== '');
 }
 
 function paragraphs(cues: readonly Cue[]): ReadBlock[] {

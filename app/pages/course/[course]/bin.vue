@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import { restore } from '~~/core/course/gestures';
 import { blockTexts, type Block } from '~~/core/course/blocks';
-import type { BinEntry, Lesson, Module } from '~~/core/course/course';
+import type { Answer, BinEntry, Lesson, Module } from '~~/core/course/course';
 import type { Check } from '~~/core/course/checks';
 import { textOf } from '~~/core/course/rich-text';
 import { useCourse } from '~/stores/course';
 
 /** Everything that was deleted, with a way back. */
 const desk = useCourse();
-const KINDS: Record<BinEntry['kind'], string> = { module: 'Module', lesson: 'Lesson', block: 'Part of a page', check: 'Check', objective: 'What the learner can do', term: 'Term', take: 'Take' };
+const KINDS: Record<BinEntry['kind'], string> = { module: 'Module', lesson: 'Lesson', block: 'Part of a page', check: 'Check', objective: 'What the learner can do', term: 'Term', take: 'Take', answer: 'Question and answer' };
 function words({ kind, node }: BinEntry): string {
   if (kind === 'module') return `${(node as Module).title} (${(node as Module).lessons.length} lessons)`;
   if (kind === 'lesson') return (node as Lesson).title;
   if (kind === 'block') return blockTexts(node as Block).map(textOf).join(' / ') || (node as Block).kind;
   if (kind === 'check') return (node as Check).stem;
+  if (kind === 'answer') return [(node as Answer).question, (node as Answer).text].filter(Boolean).join(' / ');
   return 'text' in node ? String(node.text) : 'field' in node ? String(node.field) : '';
 }
 const entries = computed(() => {
-  const order = ['module', 'lesson', 'check', 'block', 'objective', 'term', 'take'];
+  const order = ['module', 'lesson', 'check', 'block', 'objective', 'term', 'answer', 'take'];
   return desk.course!.bin.toSorted((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
 });
 const back = (entry: BinEntry) => desk.change(`back from the bin: ${KINDS[entry.kind].toLowerCase()}`, restore(desk.course!, entry.node.id));

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Brief } from '~~/core/course/course';
 import { directionOf } from '~~/core/course/course';
-import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useFigures } from '~/stores/figures';
 
@@ -10,15 +9,8 @@ const desk = useCourse();
 const figures = useFigures();
 const LANGUAGES = [{ value: 'en', label: 'English' }, { value: 'de', label: 'German' }, { value: 'fr', label: 'French' }, { value: 'es', label: 'Spanish' }];
 const brief = computed(() => desk.course!.brief);
-const groups = new Map<string, { group: string; at: number }>();
+const groupFor = useBurst();
 
-/** Successive keys in one field are one gesture. */
-function groupFor(field: string): string {
-  const last = groups.get(field);
-  const group = last && Date.now() - last.at < 3000 ? last.group : freshId('g');
-  groups.set(field, { group, at: Date.now() });
-  return group;
-}
 function set(field: string, change: Partial<Brief>) {
   desk.change(`brief: ${field}`, [{ type: 'set', id: desk.course!.id, field: 'brief', value: JSON.parse(JSON.stringify({ ...brief.value, ...change })), was: brief.value }], groupFor(field));
 }

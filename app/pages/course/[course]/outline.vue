@@ -9,7 +9,7 @@ import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useFigures } from '~/stores/figures';
 import { useProposal } from '~/stores/proposal';
-import { STATES } from '~/words/states';
+import { counted, STATES } from '~/words/states';
 
 const go = useGo();
 const desk = useCourse();
@@ -22,6 +22,9 @@ const anchor = ref<string | null>(null);
 const body = ref<HTMLElement | null>(null);
 const versions = ref<{ id: string; name: string; made_at: number }[]>([]);
 const naming = ref(false);
+const planning = ref(false);
+/** Questions that wait for an answer, by lesson. */
+const openSlots = computed(() => (desk.course!.answers ?? []).reduce((counts, { lesson, text }) => (lesson && text.trim() === '' ? counts.set(lesson, (counts.get(lesson) ?? 0) + 1) : counts), new Map<string, number>()));
 const versionName = ref('');
 const versionItems = computed(() => [versions.value.map((version) => ({ label: `${version.name}, ${new Date(version.made_at).toLocaleString([], { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false })}`, onSelect: () => void desk.backTo(version) }))]);
 const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
@@ -37,17 +40,11 @@ const many = computed(() => selected.value.size > 1);
 const chosenLesson = computed(() => desk.lessons.find((lesson) => lesson.id === current.value));
 /** The lesson the pane at the side speaks of: the chosen one, or the first of the chosen module. */
 const besideLesson = computed(() => chosenLesson.value ?? desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ?? desk.lessons[0]);
-const groups = new Map<string, { group: string; at: number }>();
+const groupFor = useBurst();
 const checksIn = (row: Extract<Row, { kind: 'lesson' }>) => figures.all.get(row.id)?.checks || '';
 const minutesOf = (row: Row) => (row.kind === 'lesson' ? figures.all.get(row.id)?.minutes : row.kind === 'module' ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0)) : '');
 const objective = (row: Extract<Row, { kind: 'lesson' }>) => desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
 
-function groupFor(id: string): string {
-  const last = groups.get(id);
-  const group = last && Date.now() - last.at < 3000 ? last.group : freshId('g');
-  groups.set(id, { group, at: Date.now() });
-  return group;
-}
 function rename(row: Row, title: string) {
   if (row.kind === 'check' || !title.trim()) return;
   const was = row.kind === 'module' ? row.module.title : row.lesson.title;
@@ -233,7 +230,7 @@ useActions([
             </template>
             <template v-else-if="row.kind === 'lesson'">
               <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><input data-part="title" :value="row.lesson.title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)" @dblclick="go(`/course/${desk.course!.id}/lessons/${row.id}`)"></span>
-              <span role="gridcell" class="can"><input data-part="can" :value="objective(row)" :readonly="!desk.mayEdit" placeholder="not said yet" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" @change="can(row, ($event.target as HTMLInputElement).value)"></span>
+              <span role="gridcell" class="can"><input data-part="can" :value="objective(row)" :readonly="!desk.mayEdit" :placeholder="openSlots.has(row.id) ? counted(openSlots.get(row.id)!, ['question open', 'questions open']) : 'not said yet'" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" @change="can(row, ($event.target as HTMLInputElement).value)"></span>
               <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
               <span role="gridcell" class="number">{{ checksIn(row) }}</span>
               <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
@@ -248,11 +245,12 @@ useActions([
       </div>
       <div v-else class="empty">
         <h2>No outline yet</h2>
-        <p>The outline decides: modules, lessons, what the learner can do after each. Let it be drafted from brief and sources, or write it yourself: <kbd>Enter</kbd> makes the next row.</p>
-        <div v-if="desk.mayEdit" class="flex gap-2"><UButton :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : 'Draft from the sources' }}</UButton><UButton color="neutral" variant="outline" @click="below">Write the first row</UButton></div>
+        <p>The outline decides: modules, lessons, what the learner can do after each. Let it be drafted from brief and sources, begin from a plan whose lessons ask you what you know, or write it yourself: <kbd>Enter</kbd> makes the next row.</p>
+        <div v-if="desk.mayEdit" class="flex gap-2"><UButton :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : 'Draft from the sources' }}</UButton><UButton color="neutral" variant="outline" @click="planning = true">Begin from a plan</UButton><UButton color="neutral" variant="outline" @click="below">Write the first row</UButton></div>
       </div>
       <OutlineProposal v-if="proposal.made" class="side" />
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
+      <OutlinePlanDialog v-model:open="planning" />
       <UModal v-model:open="naming" title="Keep as a version" description="The course as it stands, to go back to by name.">
         <template #body><form class="flex gap-2" @submit.prevent="accept"><UInput v-model="versionName" required maxlength="120" autofocus class="flex-1" aria-label="Name of the version" placeholder="Before the second review" /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton></form></template>
       </UModal>

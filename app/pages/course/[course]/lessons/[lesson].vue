@@ -90,6 +90,7 @@ useActions([
           <ul v-if="objectives.length" class="can"><li v-for="objective in objectives" :key="objective.id">{{ objective.text }}</li></ul>
           <p v-else class="small quiet can">not said yet <button v-if="desk.mayEdit" type="button" class="link" @click="desk.change('what it is for', wordObjective(desk.course!, lesson, 'Do what this lesson is about', freshId('o')))">say it</button></p>
           <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${lesson.plannedPassages.length} passages` : 'what the sources say on its title' }}, or write.</p>
+          <LessonSlots v-if="lesson.blocks.length === 0" :lesson="lesson" />
           <LessonEditor :key="lesson.id" ref="editor" :lesson="lesson" @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)" />
         </article>
       </div>

@@ -1,0 +1,51 @@
+/** What an author is asked about what they know: at length, in any order. The words of the questions are the desk's; topics head the answers in the course's language. */
+
+/** A question of the interview. `topic` is the part of the answers it belongs to. */
+export interface InterviewQuestion {
+  key: string;
+  topic: TopicKey;
+  question: string;
+  /** What helps to answer it. */
+  hint: string;
+}
+
+export type TopicKey = keyof typeof TOPICS;
+
+/** Headings over answers, short enough to become a lesson's title. */
+const TOPICS = {
+  wrong: { en: 'What goes wrong, and what it costs', de: 'Was schiefgeht und was es kostet', fr: 'Ce qui va mal et ce que cela coûte', es: 'Qué sale mal y qué cuesta' },
+  unsaid: { en: 'What is seldom said aloud', de: 'Was selten ausgesprochen wird', fr: 'Ce que l’on dit rarement', es: 'Lo que rara vez se dice' },
+  result: { en: 'What good work looks like', de: 'Woran man gute Arbeit erkennt', fr: 'À quoi ressemble un bon travail', es: 'Cómo es un buen trabajo' },
+  stages: { en: 'The stages of the work', de: 'Die Schritte der Arbeit', fr: 'Les étapes du travail', es: 'Las etapas del trabajo' },
+  beginners: { en: 'What beginners get wrong', de: 'Was Anfänger falsch machen', fr: 'Les erreurs de débutant', es: 'Los errores de los principiantes' },
+  stories: { en: 'Stories from work', de: 'Geschichten aus der Arbeit', fr: 'Histoires vécues', es: 'Historias del trabajo' },
+  thumb: { en: 'Rules of thumb', de: 'Faustregeln', fr: 'Règles pratiques', es: 'Reglas prácticas' },
+  asked: { en: 'What people ask', de: 'Was gefragt wird', fr: 'Les questions fréquentes', es: 'Lo que se pregunta' },
+} as const;
+
+export const INTERVIEW: readonly InterviewQuestion[] = [
+  { key: 'wrong-what', topic: 'wrong', question: 'What goes wrong at work today, in the matter of this course?', hint: 'Name cases: who did what, and how it came out.' },
+  { key: 'wrong-cost', topic: 'wrong', question: 'What does it cost when it goes wrong: time, money, trust, health?', hint: 'Figures where you know them, guesses marked as such.' },
+  { key: 'unsaid-avoid', topic: 'unsaid', question: 'What does everybody know about this and nobody says aloud?', hint: 'Shortcuts, fears, quarrels between teams, rules that are never kept.' },
+  { key: 'result-seen', topic: 'result', question: 'Somebody has learned this well. What do you see them do on an ordinary day?', hint: 'What they do, say and leave alone; not what they know.' },
+  { key: 'result-other', topic: 'result', question: 'How do you tell good work from work that is just good enough?', hint: 'Signs that can be seen, heard or counted.' },
+  { key: 'stages-path', topic: 'stages', question: 'Through which stages does somebody go until they can do it? What comes first, what later?', hint: 'One stage a paragraph: what is done in it, and when it is over.' },
+  { key: 'stages-steps', topic: 'stages', question: 'Tell the work itself from the first move to the last.', hint: 'As to somebody who stands beside you. A numbered list is good.' },
+  { key: 'beginners-wrong', topic: 'beginners', question: 'What do beginners get wrong, and why do they think it is right?', hint: 'The mistake, the reason, and what you tell them.' },
+  { key: 'stories-best', topic: 'stories', question: 'Which story do you tell when you want somebody to remember this?', hint: 'As you tell it, with place and people; change names.' },
+  { key: 'stories-close', topic: 'stories', question: 'When did it nearly go wrong? What saved it?', hint: 'One case is enough.' },
+  { key: 'thumb-rules', topic: 'thumb', question: 'Which rules of thumb do you work by?', hint: 'If this, then that. One a line.' },
+  { key: 'thumb-never', topic: 'thumb', question: 'What must never be done, whatever the hurry?', hint: 'And what happens when it is.' },
+  { key: 'asked-most', topic: 'asked', question: 'What do people ask you again and again, and what do you answer?', hint: 'Question and answer, as many as come to mind.' },
+];
+
+/** What the answers together are called as a source. */
+const EXPERIENCE: Record<string, string> = { en: 'From experience', de: 'Aus Erfahrung', fr: 'D’expérience', es: 'De la experiencia' };
+
+export const experienceTitle = (language: string): string => EXPERIENCE[language.split('-')[0]] ?? EXPERIENCE.en;
+
+/** The heading over a topic's answers in a language; in English where there is none. */
+export function topicTitle(key: TopicKey, language: string): string {
+  const titles: Record<string, string> = TOPICS[key];
+  return titles[language.split('-')[0]] ?? titles.en;
+}

@@ -1,0 +1,71 @@
+import { experienceTitle } from '../../core/brief/interview';
+import { sameData } from '../../core/course/canonical';
+import { allLessons, type Course } from '../../core/course/course';
+import { idFrom } from '../../core/course/id';
+import type { Change, Operation } from '../../core/course/operations';
+import { fail } from '../../core/course/problem';
+import { readAnswers } from '../../core/reading/answers';
+import type { Source } from '../../core/source/source';
+import { freshId, OPERATION_VERSION, type CourseDesk } from './courses';
+import type { SourceDesk } from './sources';
+
+/** What became of the answers: whether the course's source holds them as they are, and what was understood of each. */
+export interface AnswersView {
+  fresh: boolean;
+  source?: string;
+  /** By question: passages and claims of each kind. */
+  understood: Record<string, { passages: number; claims: Record<string, number> }>;
+}
+
+/** What authors answer, made into a source of their course. */
+export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
+  const sourceId = (courseId: string) => idFrom('s', courseId, 'interview');
+  const made = (course: Course) => readAnswers(course.answers ?? [], { id: sourceId(course.id), title: experienceTitle(course.language), language: course.language });
+
+  function view(courseId: string): AnswersView {
+    const { course } = courses.load(courseId);
+    const held = sources.inCourse(courseId, sourceId(courseId));
+    const now = made(course);
+    const understood: AnswersView['understood'] = {};
+    const questions = new Map(held?.source.passages.map((passage) => [passage.id, passage.locator.question ?? '']));
+    const of = (question: string) => (understood[question] ??= { passages: 0, claims: {} });
+    for (const question of questions.values()) of(question).passages++;
+    for (const claim of held?.claims ?? []) {
+      const { claims } = of(questions.get(claim.ranges[0].id) ?? '');
+      claims[claim.kind] = (claims[claim.kind] ?? 0) + 1;
+    }
+    return { fresh: now?.version === held?.source.version, ...(held && { source: held.source.id }), understood };
+  }
+
+  return {
+    view,
+    /** Makes the answers the course's source, and gives lessons the passages of their slots. Throws `nothing-answered`. */
+    async bring(courseId: string, person: string): Promise<AnswersView> {
+      const source = made(courses.load(courseId).course) ?? fail('nothing-answered');
+      const before = sources.inCourse(courseId, source.id)?.source.passages.map((passage) => passage.id) ?? [];
+      await sources.keepAnswers(courseId, source, person);
+      const { course, revision } = courses.load(courseId);
+      const operations = slotsFilled(course, source, before);
+      if (operations.length > 0) {
+        const group = freshId('g');
+        courses.post(courseId, operations.map((operation): Change => ({ id: freshId('x'), group, actor: { person }, version: OPERATION_VERSION, operation })), revision, 'answers given to their lessons');
+      }
+      return view(courseId);
+    },
+  };
+}
+
+/** Each lesson with slots gets the passages that answer them, beside what it had of other sources. `before`: passages of earlier answers. */
+function slotsFilled(course: Course, source: Source, before: readonly string[]): Operation[] {
+  const own = new Set([...before, ...source.passages.map((passage) => passage.id)]);
+  const slots = new Map((course.answers ?? []).flatMap(({ lesson, question }) => (lesson ? [[question, lesson] as const] : [])));
+  const byLesson = new Map<string, string[]>([...slots.values()].map((lesson) => [lesson, []]));
+  for (const { id, locator } of source.passages) byLesson.get(slots.get(locator.question ?? '') ?? '')?.push(id);
+  return allLessons(course).flatMap((lesson): Operation[] => {
+    const filled = byLesson.get(lesson.id);
+    const value = [...lesson.plannedPassages.filter((id) => !own.has(id)), ...(filled ?? [])];
+    return !filled || sameData(value, lesson.plannedPassages) ? [] : [{ type: 'set', id: lesson.id, field: 'plannedPassages', value, was: lesson.plannedPassages }];
+  });
+}
+
+export type InterviewDesk = ReturnType<typeof interviewDesk>;

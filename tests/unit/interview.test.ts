@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { experienceTitle, INTERVIEW, topicTitle } from '../../core/brief/interview';
+import { beginPlan, planFor, PLANS, type PlanKey } from '../../core/brief/plans';
+import { allLessons, emptyCourse, type Answer, type Course } from '../../core/course/course';
+import { apply, applyAll } from '../../core/course/operations';
+import { operationsTo } from '../../core/course/return';
+import { validateCourse } from '../../core/course/validate';
+import { readAnswers } from '../../core/reading/answers';
+import { allSections } from '../../core/source/source';
+import { aBrief, aCourse, anId } from '../builders';
+
+const answer = (question: string, text: string, topic = 'Rules of thumb'): Answer => ({ id: anId(question), topic, question, text });
+const read = (...answers: Answer[]) => readAnswers(answers, { id: anId('answers'), title: 'From experience', language: 'en' });
+const empty = emptyCourse(anId('empty'), 'Ladders', aBrief());
+const done = (course: Course, operations: Parameters<typeof applyAll>[1]) => {
+  const applied = applyAll(course, operations);
+  if (!applied.ok) throw new Error(applied.problem.code);
+  return applied;
+};
+
+describe('the interview', () => {
+  it('asks on every topic, each question once, with words for each language', () => {
+    expect(new Set(INTERVIEW.map((each) => each.topic)).size).toBe(8);
+    expect(new Set(INTERVIEW.map((each) => each.key)).size).toBe(INTERVIEW.length);
+    for (const { question } of INTERVIEW) expect(question).toMatch(/[?.]$/);
+    for (const { topic } of INTERVIEW) expect(new Set(['en', 'de', 'fr', 'es'].map((language) => topicTitle(topic, language))).size).toBe(4);
+    expect(topicTitle('thumb', 'ja')).toBe(topicTitle('thumb', 'en'));
+    expect(experienceTitle('de-AT')).toBe('Aus Erfahrung');
+  });
+});
+
+describe('answers as a source', () => {
+  it('stand under their topic, whatever their order, and each passage keeps its question', () => {
+    const source = read(answer('First?', 'Check the foot of every ladder. Then the rungs.\nNever lean it on glass.'), answer('Stages?', '1. Open it.\n2. Lock it.', 'The stages of the work'), answer('Second?', 'If it sways, come down.'), answer('Third?', '  '))!;
+    expect(source.kind).toBe('interview');
+    expect(allSections(source.root).slice(1).map((section) => [section.title, section.passages.length])).toEqual([['Rules of thumb', 3], ['The stages of the work', 2]]);
+    expect(source.passages.map((passage) => [passage.kind, passage.text, passage.locator.question])).toEqual([
+      ['paragraph', 'Check the foot of every ladder. Then the rungs.', 'First?'], ['paragraph', 'Never lean it on glass.', 'First?'], ['paragraph', 'If it sways, come down.', 'Second?'],
+      ['item', 'Open it.', 'Stages?'], ['item', 'Lock it.', 'Stages?'],
+    ]);
+    expect(new Set(source.passages.filter((passage) => passage.list).map((passage) => passage.list!.id)).size).toBe(1);
+  });
+  it('are transcripts where their lines begin with times, and lose who is asked', () => {
+    const timed = read(answer('Story?', '[0:05] Mara: We had a ladder that was short.\n[0:12] It was painted, and nobody saw it.\n[1:40] Then it broke.'))!;
+    expect(timed.passages.map((passage) => [passage.kind, passage.locator.seconds, passage.speaker, passage.locator.question])).toEqual([['utterance', 5, 'Mara', 'Story?'], ['utterance', 100, 'Mara', 'Story?']]);
+    expect(read(answer('Asked?', 'Q: How high may it be?\nA: Four metres, not more.'))!.passages.map((passage) => passage.text)).toEqual(['How high may it be?', 'Four metres, not more.']);
+  });
+  it('keep the ids of what was not typed anew, and are nothing while nothing is answered', () => {
+    const before = read(answer('First?', 'Check the foot of every ladder.'))!;
+    const after = read(answer('Zero?', 'Wear shoes.'), answer('First?', 'Check the foot of every ladder.\nAnd the rungs.'))!;
+    expect(after.passages.map((passage) => passage.id)).toContain(before.passages[0].id);
+    expect(read(answer('First?', ' \n '))).toBeUndefined();
+    expect(read()).toBeUndefined();
+  });
+  it('are told in the language they are written in', () => {
+    expect(read(answer('Was?', 'Die Leiter muss immer auf festem Boden stehen. Wer allein arbeitet, darf nicht höher als drei Meter steigen, und jemand muss den Fuß der Leiter halten.'))!.language).toBe('de');
+  });
+});
+
+describe('a question and its answer in the course', () => {
+  it('come, are typed and go like any part; a course without them is as one that never had any', () => {
+    const node = answer('Own?', '');
+    const came = apply(empty, { type: 'insert', kind: 'answer', parent: empty.id, after: null, node });
+    if (!came.ok) throw new Error(came.problem.code);
+    const typed = done(came.course, [{ type: 'set', id: node.id, field: 'text', value: 'Mine.', was: '' }]);
+    expect(validateCourse(typed.course)).toEqual([]);
+    expect(typed.course.answers).toEqual([{ ...node, text: 'Mine.' }]);
+    expect(done(typed.course, typed.inverses).course).toEqual(came.course);
+    expect(done(came.course, [came.inverse]).course).toEqual(empty);
+    const gone = done(typed.course, [{ type: 'remove', id: node.id }]).course;
+    expect(gone.bin[0]).toMatchObject({ kind: 'answer', node: { text: 'Mine.' } });
+    expect(gone).not.toHaveProperty('answers');
+    expect(done(empty, operationsTo(empty, typed.course)).course.answers).toEqual(typed.course.answers);
+  });
+});
+
+describe('a course plan', () => {
+  it.each(Object.keys(PLANS) as PlanKey[])('%s gives blank lessons with questions on the topic, and is taken back whole', (key) => {
+    const operations = beginPlan(empty, key, 'handing out a ladder', 'seed');
+    const { course, inverses } = done(empty, operations);
+    expect(validateCourse(course)).toEqual([]);
+    expect(course.modules).toHaveLength(3);
+    expect(allLessons(course).every((lesson) => lesson.state === 'blank' && course.answers!.some((slot) => slot.lesson === lesson.id))).toBe(true);
+    expect(course.answers!.every((slot) => slot.text === '' && !slot.question.includes('{'))).toBe(true);
+    expect(course.answers!.filter((slot) => slot.question.includes('handing out a ladder')).length).toBeGreaterThan(course.answers!.length / 2);
+    expect(done(course, inverses).course).toEqual(empty);
+    // A second time beside the first.
+    expect(allLessons(done(course, beginPlan(course, key, 'ladders', 'other')).course)).toHaveLength(2 * allLessons(course).length);
+  });
+  it('speaks the language of the course', () => {
+    expect(planFor('task', 'x', 'de')[1].lessons.map((lesson) => lesson.title)).toContain('Schritt für Schritt');
+    expect(planFor('task', 'x', 'sv')).toEqual(planFor('task', 'x', 'en'));
+  });
+  it('goes behind what is there', () => {
+    const course = aCourse();
+    expect(done(course, beginPlan(course, 'rules', 'fees', 'seed')).course.modules.map((module) => module.title).slice(0, 2)).toEqual(['First', 'Second']);
+  });
+});
