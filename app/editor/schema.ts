@@ -7,6 +7,7 @@ import Code from '@tiptap/extension-code';
 import ListItem from '@tiptap/extension-list-item';
 import { Table, TableCell, TableHeader, TableRow } from '@tiptap/extension-table';
 import Placeholder from '@tiptap/extension-placeholder';
+import type { EvidenceMark } from '~~/core/course/rich-text';
 import { standingOf, type Standing } from '~~/core/course/standing';
 import { freshId } from '~/composables/useApi';
 import { fromNode } from './convert';
@@ -88,6 +89,26 @@ export function standingOfNode(node: PmNode): Standing {
 
 const WORDS: Record<Standing, string> = { source: 'Stands on its source', changed: 'Changed since it was drafted', own: 'Your own words', connecting: 'Connecting words of ours', none: '' };
 
+/** Sentences that stand on words which a newer version of their source changed or dropped. `stale`: ids of such passages. */
+const staleMarks = (stale: () => ReadonlySet<string>) => Extension.create({
+  name: 'staleMarks',
+  addProseMirrorPlugins: () => [new Plugin({
+    key: new PluginKey('stale'),
+    props: {
+      decorations(state) {
+        const ids = stale();
+        if (ids.size === 0) return null;
+        const marks: Decoration[] = [];
+        state.doc.descendants((node, at) => {
+          const evidence = node.marks.find((mark) => mark.type.name === 'evidence')?.attrs as EvidenceMark['attrs'] | undefined;
+          if (evidence?.passages.some((range) => ids.has(range.id))) marks.push(Decoration.inline(at, at + node.nodeSize, { class: 'stale', title: 'The source says this differently now' }));
+        });
+        return DecorationSet.create(state.doc, marks);
+      },
+    },
+  })],
+});
+
 /** The thin gutter: for each block whether it stands on a source, was changed since, or is the author's own. */
 const Gutter = Extension.create({
   name: 'gutter',
@@ -106,8 +127,8 @@ const Gutter = Extension.create({
   })],
 });
 
-/** The lesson's page as the editor knows it. `checkPlace` shows a check where it stands. */
-export function lessonExtensions(checkPlace: Node): Extensions {
+/** The lesson's page as the editor knows it. `checkPlace` shows a check where it stands; `stale` gives the passages that are not as they were. */
+export function lessonExtensions(checkPlace: Node, stale: () => ReadonlySet<string> = () => new Set()): Extensions {
   return [
     StarterKit.configure({ heading: { levels: [2, 3] }, blockquote: false, horizontalRule: false, strike: false, underline: false, listItem: false, code: false, undoRedo: false, hardBreak: false, dropcursor: { color: 'var(--sky)', width: 2 }, link: { openOnClick: false, autolink: true, protocols: ['http', 'https', 'mailto'] } }),
     // Beside other marks: words set in code keep the passage they stand on.
@@ -115,6 +136,6 @@ export function lessonExtensions(checkPlace: Node): Extensions {
     ListItem.extend({ content: 'paragraph (bulletList | orderedList)?' }),
     Table.configure({ resizable: false }), TableRow, TableCell.extend({ content: 'paragraph' }), TableHeader.extend({ content: 'paragraph' }),
     Placeholder.configure({ placeholder: 'Write here', showOnlyCurrent: true }),
-    BlockIds, Evidence, Connecting, Steps, Step, Summary, Terms, TermEntry, TermName, Callout, checkPlace, Gutter,
+    BlockIds, Evidence, Connecting, Steps, Step, Summary, Terms, TermEntry, TermName, Callout, checkPlace, Gutter, staleMarks(stale),
   ];
 }

@@ -70,5 +70,6 @@ useHead({ title: 'Source shelf – Uplift Path' });
 .desk:has(.shelf) { background: var(--sheet); }
 .tools { display: flex; gap: 14px; align-items: center; margin-bottom: 14px; }
 .box { width: 420px; }
+td .link { line-height: 24px; }
 .file { max-width: 320px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 </style>

@@ -26,5 +26,8 @@ export interface ShelfSource {
   courses: { id: string; title: string }[];
 }
 
+/** What of a lesson stands on words that are not in their source any more. */
+export const staleWords = ({ sentences, checks }: { sentences: number; checks: number }): string => `${[sentences ? counted(sentences, ['sentence', 'sentences']) : '', checks ? counted(checks, ['question', 'questions']) : ''].filter(Boolean).join(' and ')} on words that the source has changed`;
+
 /** A day as people write it; UTC in, the reader's zone out. */
 export const dayWords = (at: number): string => new Date(at).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });

@@ -6,7 +6,7 @@ export interface VersionChange {
   /** As before, some of them elsewhere. */
   same: number;
   moved: number;
-  changed: { id: string; before: string; after: string; path: string[] }[];
+  changed: { id: string; before: string; after: string; afterId: string; path: string[] }[];
   added: { text: string; path: string[] }[];
   gone: { id: string; text: string; path: string[] }[];
 }
@@ -36,7 +36,7 @@ export function compareVersions(before: Pick<Source, 'passages'>, after: Pick<So
     }
     if (best) {
       came.delete(best.passage);
-      changed.push({ id: passage.id, before: passage.text, after: best.passage.text, path: passage.locator.path });
+      changed.push({ id: passage.id, before: passage.text, after: best.passage.text, afterId: best.passage.id, path: passage.locator.path });
     } else gone.push({ id: passage.id, text: passage.text, path: passage.locator.path });
   }
   const moved = kept.filter((passage) => old.get(passage.id)!.locator.path.join('\u0001') !== passage.locator.path.join('\u0001')).length;

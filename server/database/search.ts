@@ -40,6 +40,7 @@ export function searchIn(db: Db) {
     from passage_words join passage on passage.serial = passage_words.rowid
     where passage_words match @match and (passage.source_id, passage.version) in (${within}) order by bm25(passage_words, ${WEIGHTS}), passage.serial limit @most`);
   const languages = db.prepare<{ scope: string }, { language: string }>(`select distinct language from source_version where (source_id, version) in (${within}) order by language`);
+  const known = db.prepare<[string], { source_id: string; version: string; text: string; locator: string }>('select source_id, version, text, locator from passage where id = ? order by serial desc limit 1');
   const unready = db.prepare<{ scope: string }, { count: number }>(`select count(*) as count from source_version where searchable = 0 and (source_id, version) in (${within})`);
   return {
     /** A version that cannot be searched yet. */
@@ -58,6 +59,8 @@ export function searchIn(db: Db) {
     finish: ({ id, version }: SourceKey) => void done.run(id, version),
     /** Passages of some sources that match, best first. */
     find: (match: string, scope: readonly SourceKey[], most: number) => find.all({ match, scope: JSON.stringify(scope), most }),
+    /** A passage as it was read last, in whatever version. */
+    known: (id: string) => known.get(id),
     languages: (scope: readonly SourceKey[]) => languages.all({ scope: JSON.stringify(scope) }).map((row) => row.language),
     /** How many of some sources cannot be searched yet. */
     unready: (scope: readonly SourceKey[]) => unready.get({ scope: JSON.stringify(scope) })!.count,

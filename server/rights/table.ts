@@ -54,6 +54,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['POST', '/api/courses/:course/sources/:source/again', 'author'],
   ['GET', '/api/courses/:course/contradictions', 'reader'],
   ['GET', '/api/courses/:course/search', 'reader'],
+  ['GET', '/api/courses/:course/stale', 'reader'],
   ['POST', '/api/courses/:course/topics', 'reader'],
   ['GET', '/api/courses/:course/comparison', 'reader'],
   ['POST', '/api/courses/:course/shelf', 'author'],

@@ -7,6 +7,7 @@ import { linkDesk } from '../desk/links';
 import { newsDesk } from '../desk/news';
 import { releaseDesk } from '../desk/releases';
 import { searchDesk } from '../desk/search';
+import { staleDesk } from '../desk/stale';
 import { sourceDesk } from '../desk/sources';
 import { openDatabase } from '../database/open';
 import { auditIn, peopleIn } from '../database/people';
@@ -27,7 +28,7 @@ export function openInstallation(folder: string) {
   const allowed = new Set((process.env.UPLIFT_FETCH ?? '').split(',').map((host) => host.trim()).filter(Boolean));
   const releases = releaseDesk(db, courses, now);
   return {
-    db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed), interview: interviewDesk(courses, sources),
+    db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed), interview: interviewDesk(courses, sources), stale: staleDesk(db, courses, sources),
     people: peopleIn(db), audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
     attempts: attemptLimit(now),
     /** Where the demo's own site is, once it stands. */

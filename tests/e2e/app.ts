@@ -110,12 +110,12 @@ export async function openDemo(page: Page, app: App, name?: string): Promise<voi
 }
 
 /** Makes an empty course and stands at its sources. */
-export async function newCourse(page: Page, app: App, title: string): Promise<void> {
+export async function newCourse(page: Page, app: App, title: string, from = 'Start from sources'): Promise<void> {
   await enter(page, app);
-  await page.getByRole('button', { name: 'Start from sources' }).click();
+  await page.getByRole('button', { name: from }).click();
   await page.getByLabel('Title').fill(title);
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: from === 'Start from sources' ? 'What do you have?' : 'What I know' })).toBeVisible();
 }
 
 /** Opens a lesson of the course at hand. */

@@ -137,7 +137,7 @@ test('a newer version of a source says what changed, and what of the course stoo
   const path = join(app.folder, 'coordinators-notes.md');
   const text = readFileSync('demo/files/coordinators-notes.md', 'utf8');
   const changing = text.split('\n\n').find((each) => each.startsWith('When there is a queue'))!;
-  writeFileSync(path, text.replace(changing, `${changing} From now on the desk lead counts them.`) + '\n\nThe return box is emptied before the desk opens.\n');
+  writeFileSync(path, text.replace(changing, changing.replace('When there is a queue', 'When there is a long queue')) + '\n\nThe return box is emptied before the desk opens.\n');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^A newer version of Coordinator/ }).click();
   await (await chooser).setFiles(path);
@@ -148,4 +148,117 @@ test('a newer version of a source says what changed, and what of the course stoo
   await looksRight(page);
   await place.getByRole('button', { name: 'Close' }).click();
   await expect(place).toHaveCount(0);
+  // Only the sentence whose words changed is marked; the others went along with the newer version.
+  await expect(page.getByText('1 sentence and 0 questions of the course stand on words')).toBeVisible();
+  await page.locator('.note.decide').getByRole('link').click();
+  const marked = page.locator('.lesson-page .stale');
+  await expect(marked).toHaveCount(1);
+  await marked.click();
+  await expect(page.getByText('A newer version says this differently.')).toBeVisible();
+  await looksRight(page);
+  await page.keyboard.press('Alt+n');
+  await expect(marked).toHaveCount(0);
+  await expect(page.locator('.lesson-page')).toContainText('When there is a long queue');
+  await saved(page);
+});
+
+test('sources are searched, corrected by key, and given another standing; all of it undone like anything', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByRole('link', { name: 'Lending Policy' }).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Twelve years at the desk is leading/ }).click();
+  await expect(page.getByRole('button', { name: /^Twelve years at the desk is supporting/ })).toBeVisible();
+  await page.keyboard.press('Alt+j');
+  await page.keyboard.type('late fee waiv');
+  const found = page.locator('.found li');
+  await expect(found.first()).toContainText('waive a late fee');
+  await expect(found.first().locator('mark').first()).toHaveText('waive');
+  await looksRight(page);
+  await page.getByLabel('Search the sources').fill('zeppelin');
+  await expect(page.getByText('Nothing in the sources says “zeppelin”.')).toBeVisible();
+  await page.getByLabel('Search the sources').fill('late fee waiv');
+  await found.first().getByRole('link').first().click();
+  await expect(page.locator('.passage.current')).toContainText('waive a late fee');
+  await page.locator('.text').focus();
+  await page.keyboard.press('x');
+  await expect(page.locator('.passage.current')).toContainText('left out of this course');
+  await page.keyboard.press('f');
+  await expect(page.locator('.passage.current')).toContainText('in focus');
+  await page.locator('.passage.current').getByRole('button', { name: 'Not a rule' }).click();
+  await expect(page.locator('.passage.current .no')).toHaveText('not a rule');
+  await page.getByRole('button', { name: '2 corrections' }).click();
+  await looksRight(page);
+  await saved(page);
+  expect((await served(page)).course).toMatchObject({ corrections: [{ kind: 'focus' }, { kind: 'not', claim: 'rule' }], supporting: [expect.any(String)] });
+  for (const left of [1, 1, 0]) {
+    await page.keyboard.press('Control+z');
+    await expect.poll(async () => ((await served(page)).course as unknown as { corrections?: unknown[] }).corrections?.length ?? 0).toBe(left);
+  }
+});
+
+test('what an author knows is asked, answered, and becomes a source; topics are found in it', async ({ page, app }) => {
+  await newCourse(page, app, 'Handing out ladders', 'Start from what I know');
+  await expect(page.getByText('0 of 13 answered')).toBeVisible();
+  await looksRight(page);
+  await page.getByRole('link', { name: 'Topics' }).click();
+  await expect(page.getByText('There is nothing to go on yet.')).toBeVisible();
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Begin from a plan' }).click();
+  await page.getByRole('radio', { name: /keep to rules/ }).click();
+  await looksRight(page);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  const box = page.getByLabel(/^Which rules hold for handing out ladders/);
+  await box.fill('A ladder must stand on firm ground before anybody climbs it.\nIf a rung is loose, the volunteer must hang a red tag on the ladder within one minute.\nNobody may climb higher than three metres, because the ladder tips there.\nEvery ladder must be wiped with a dry cloth before it goes back to the wall, because wet rungs are slippery.\nThe volunteer should ask who holds the foot of the ladder.');
+  await saved(page);
+  await page.getByRole('button', { name: 'Put into the sources' }).click();
+  await expect(page.getByText('The sources hold your answers.')).toBeVisible();
+  await expect(page.getByText(/understood: \d+ passages/)).toBeVisible();
+  await page.getByRole('link', { name: 'Topics' }).click();
+  await page.getByLabel('Narrow to').fill('ladder');
+  await page.getByRole('button', { name: 'Narrow', exact: true }).click();
+  await expect(page.getByText(/^\d+ passages, \d+ words/)).toBeVisible();
+  await looksRight(page);
+  await page.getByLabel('Narrow to').fill('payroll');
+  await page.getByRole('button', { name: 'Narrow', exact: true }).click();
+  await expect(page.getByText('Nothing in your sources or answers is on')).toBeVisible();
+  await page.getByRole('button', { name: 'Ask me about it' }).click();
+  await page.keyboard.press('Alt+4');
+  await page.getByRole('link', { name: 'What must and must not be done' }).click();
+  await expect(page.getByText('1 place is open here')).toBeVisible();
+  await page.keyboard.press('Alt+d');
+  await expect(page.locator('.lesson-page')).toContainText('firm ground', { timeout: 20_000 });
+});
+
+test('two sources stand side by side, and what differs becomes a lesson', async ({ page, app }) => {
+  await newCourse(page, app, 'Fees');
+  const file = (name: string, fee: string) => {
+    const path = join(app.folder, name);
+    writeFileSync(path, `# ${name}\n\nThe late fee is ${fee} per day for hand tools. A reminder goes out on the second day.\n`);
+    return path;
+  };
+  await page.getByLabel('Files to add').setInputFiles([file('old.md', '£2'), file('new.md', '£3')]);
+  await expect(page.getByRole('link', { name: 'new', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'old', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Side by side' }).click();
+  await expect(page.getByText('1 sentence is the same')).toBeVisible();
+  await looksRight(page);
+  await page.keyboard.press('Alt+Enter');
+  await expect(page.getByRole('heading', { name: 'What differs' })).toBeVisible();
+  await page.locator('.lesson-page td .evidence').first().click();
+  await expect(page.locator('.pane mark')).toContainText('The late fee is');
+});
+
+test('the shelf holds the sources of all courses, for search and for use', async ({ page, app }) => {
+  await newCourse(page, app, 'Second course');
+  await page.keyboard.press('Alt+y');
+  await page.getByRole('checkbox', { name: /Battery and Charger Guide/ }).first().check();
+  await looksRight(page);
+  await page.getByRole('button', { name: 'Use in this course' }).click();
+  await expect(page.getByRole('link', { name: 'Battery and Charger Guide' })).toBeVisible();
+  await enter(page, app);
+  await page.getByRole('link', { name: 'Source shelf' }).click();
+  await expect(page.getByRole('row', { name: /Battery and Charger Guide/ }).first()).toContainText('Second course');
+  await looksRight(page);
+  await page.getByLabel('Search all sources').fill('swollen pack');
+  await expect(page.locator('.found li').first()).toContainText('swollen');
 });

@@ -6,11 +6,14 @@ import type { Lesson } from '~~/core/course/course';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useStale } from '~/stores/stale';
+import { differences } from '~/words/differences';
 import { claimWords, placeWords, type PassageView } from './place';
 
 /** The passage behind whatever is in focus, in its context, and what else the sources say on the topic. */
 const props = defineProps<{ lesson: Lesson; evidence: EvidenceMark['attrs'] | null; changed: boolean }>();
-const emit = defineEmits<{ pull: [Block[]] }>();
+const emit = defineEmits<{ pull: [Block[]]; replace: [id: string, text: string, attrs: EvidenceMark['attrs']] }>();
+const stale = useStale();
 const desk = useCourse();
 const tab = ref<'evidence' | 'more'>('evidence');
 const views = ref<PassageView[]>([]);
@@ -32,6 +35,18 @@ function parts(text: string, range: PassageRange | undefined): [string, string, 
   return range ? [text.slice(0, range.from), text.slice(range.from, range.to), text.slice(range.to)] : [text, '', ''];
 }
 const edits = computed(() => views.value.flatMap((view) => (ranges.value.get(view.passage.id)?.edits ?? []).map((edit) => ({ was: view.passage.text.slice(edit.from, edit.to).trim(), now: edit.with.trim() }))));
+
+/** What the words at the cursor stood on, where a newer version of the source changed or dropped it. */
+const gone = computed(() => (props.evidence?.passages ?? []).flatMap((range) => {
+  const found = stale.found.get(range.id);
+  return found ? [{ ...found, differ: found.after ? differences(found.before, found.after.text) : undefined, now: found.now.find((each) => each.from === range.from && each.to === range.to) }] : [];
+}));
+/** The one sentence that can take the old one's place; none where the old one was put together of several. */
+const renewal = computed(() => (gone.value.length === 1 && props.evidence?.passages.length === 1 && props.evidence.id !== 'block' ? gone.value[0]!.now : undefined));
+function renew() {
+  const now = renewal.value;
+  if (now) emit('replace', props.evidence!.id, now.text, { id: freshId('e'), passages: [now.range], was: sentenceHash(now.text) });
+}
 
 async function loadMore() {
   more.value = await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/lessons/${props.lesson.id}/unused`).catch(() => []);
@@ -59,6 +74,7 @@ useActions([
   { id: 'e-more', label: 'Show more on this topic', key: 'Alt+M', area: 'Evidence', run: () => void (tab.value = 'more') },
   { id: 'e-next', label: 'Next passage', key: 'Alt+.', area: 'Evidence', when: () => tab.value === 'more', run: () => void (at.value = Math.min((more.value?.length ?? 1) - 1, at.value + 1)) },
   { id: 'e-before', label: 'Passage before', key: 'Alt+,', area: 'Evidence', when: () => tab.value === 'more', run: () => void (at.value = Math.max(0, at.value - 1)) },
+  { id: 'e-renew', label: 'Put the new words of the source in', key: 'Alt+N', area: 'Evidence', when: () => desk.mayEdit && renewal.value !== undefined, run: renew },
   { id: 'e-pull', label: 'Pull the passage in', key: 'Alt+Enter', area: 'Evidence', when: () => desk.mayEdit && tab.value === 'more' && (more.value?.length ?? 0) > 0, run: () => pull(more.value?.[at.value]) },
 ]);
 </script>
@@ -81,8 +97,18 @@ useActions([
         <p v-for="edit in edits" :key="edit.was" class="small">Left out on the way: “{{ edit.was }}”{{ edit.now ? `, now “${edit.now}”` : '' }}</p>
         <p v-if="changed" class="small decide">Changed since it was drafted: compare with the marked words.</p>
       </template>
-      <p v-else-if="evidence" class="small quiet">The passage is not among the sources of this course any more.</p>
-      <p v-else class="small quiet">Put the cursor into a sentence to see the passage it stands on. Words without a blue line at their side are your own.</p>
+      <template v-if="gone.length">
+        <article v-for="each in gone" :key="each.id" class="gone">
+          <p class="where"><NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${each.sourceId}${each.after ? `#${each.after.id}` : ''}`">{{ each.title }}</NuxtLink></p>
+          <p class="small decide">{{ each.after ? 'A newer version says this differently.' : 'A newer version does not say this any more.' }}</p>
+          <p class="passage"><SourceDiffering v-if="each.differ" :stretches="each.differ.before" gone /><del v-else>{{ each.before }}</del></p>
+          <template v-if="each.differ"><p class="small quiet">Now:</p><p class="passage"><SourceDiffering :stretches="each.differ.after" /></p></template>
+        </article>
+        <UButton v-if="desk.mayEdit && renewal" size="sm" @click="renew">Put the new words in <kbd>Alt N</kbd></UButton>
+        <p v-else class="small quiet">{{ gone.some((each) => each.after) ? 'Change the sentence by hand, or draft the lesson again.' : 'Delete the sentence, or leave it as your own.' }}</p>
+      </template>
+      <p v-else-if="evidence && views.length === 0" class="small quiet">The passage is not among the sources of this course any more.</p>
+      <p v-else-if="!evidence" class="small quiet">Put the cursor into a sentence to see the passage it stands on. Words without a blue line at their side are your own.</p>
     </div>
     <div v-else class="body">
       <p v-if="more === null" class="small quiet">Looking</p>
@@ -110,6 +136,7 @@ useActions([
 .passage { background: var(--sky-soft); margin: 8px -8px; padding: 6px 8px; border-radius: 2px; overflow-wrap: anywhere; }
 .passage mark { background: none; color: inherit; font-weight: 600; }
 .claims { border-top: 1px solid var(--hair); padding-top: 6px; color: var(--ink-2); }
+.gone del { color: var(--rust); }
 article + article { margin-top: 16px; }
 .choice { padding: 10px 8px; margin: 0 -8px; border-bottom: 1px solid var(--hair); cursor: default; }
 .choice.current { background: var(--shade); }

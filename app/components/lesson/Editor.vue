@@ -12,12 +12,14 @@ import { fromNode, toNode } from '~/editor/convert';
 import { lessonExtensions } from '~/editor/schema';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useStale } from '~/stores/stale';
 import CheckPlace from './CheckPlace.vue';
 
 /** One editor for a lesson's whole page. Its top nodes are the blocks; what changed is given to the course as operations. */
 const props = defineProps<{ lesson: Lesson }>();
 const emit = defineEmits<{ at: [EvidenceMark['attrs'] | null, string | null] }>();
 const desk = useCourse();
+const stale = useStale();
 const REST = 600;
 const BURST = 3000;
 
@@ -38,7 +40,7 @@ let burst = { group: '', at: 0 };
 const page = (blocks: readonly Block[]): JSONContent => ({ type: 'doc', content: blocks.length > 0 ? blocks.map(toNode) : [{ type: 'paragraph', attrs: { id: freshId('b') } }] });
 
 const editor = useEditor({
-  extensions: lessonExtensions(checkPlace),
+  extensions: lessonExtensions(checkPlace, () => stale.ids),
   content: page(known),
   editable: desk.mayEdit,
   editorProps: { attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Page of the lesson', class: 'page' } },
@@ -201,12 +203,26 @@ function move(by: -1 | 1) {
   editor.value!.commands.setTextSelection((by < 0 ? from : from + neighbour.nodeSize) + offset);
   flush();
 }
+// Nothing of the page changed, but what is marked in it.
+watch(() => stale.ids, () => editor.value?.view.dispatch(editor.value.state.tr.setMeta('addToHistory', false)));
+/** Puts other words of a source in place of a sentence. */
+function replaceSentence(id: string, text: string, attrs: EvidenceMark['attrs']) {
+  const { state, view } = editor.value!;
+  const places: [number, number][] = [];
+  state.doc.descendants((node, at) => {
+    if (node.isText && node.marks.some((mark) => mark.type.name === 'evidence' && (mark.attrs as EvidenceMark['attrs']).id === id)) places.push([at, at + node.nodeSize]);
+  });
+  if (places.length === 0) return;
+  view.dispatch(state.tr.replaceWith(places[0]![0], places.at(-1)![1], state.schema.text(text, [state.schema.mark('evidence', attrs)])));
+  editor.value!.commands.focus();
+  flush();
+}
 const off = desk.onFlush(flush);
 onBeforeUnmount(() => {
   flush();
   off();
 });
-defineExpose({ insert, turn, remove, move, focus: () => editor.value?.commands.focus() });
+defineExpose({ insert, replaceSentence, turn, remove, move, focus: () => editor.value?.commands.focus() });
 </script>
 
 <template>

@@ -86,6 +86,8 @@ useActions([
 .sizes { display: flex; justify-content: space-between; gap: 20px; font-size: 13px; color: var(--ink-2); }
 .sizes strong { color: var(--ink); }
 .sizes .end { display: flex; gap: 14px; }
+.sizes .end .link { min-width: 24px; line-height: 24px; }
+.sizes { line-height: 24px; }
 .drawing { position: relative; margin-top: 2px; overflow: hidden; }
 .place { position: absolute; top: 0; bottom: 0; min-width: 4px; }
 .place:hover { background: color-mix(in srgb, var(--moss) 8%, transparent); }

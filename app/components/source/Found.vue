@@ -40,7 +40,7 @@ function pieces({ text, hits }: FoundPassage): string[] {
     <p v-if="result" class="small quiet count">{{ result.found.length === 0 ? `Nothing in the sources says “${typed.trim()}”.` : `${counted(result.found.length, ['passage', 'passages'])}${result.more ? ', and more: add a word' : ''}, those that fit best first` }}<template v-if="result.unready"> ({{ counted(result.unready, ['source is', 'sources are'] ) }} still being made searchable)</template></p>
     <ol v-if="result">
       <li v-for="found in result.found" :key="found.sourceId + found.id">
-        <p class="where small"><component :is="to(found) ? resolveComponent('NuxtLink') : 'span'" :to="to(found)" class="name">{{ title(found.sourceId) }}</component> <span class="mono">{{ placeWords(found) }}</span><span v-if="found.lessons?.length && lesson" class="used">in {{ found.lessons.map(lesson).map((name) => `“${name}”`).join(', ') }}</span></p>
+        <p class="where small"><NuxtLink v-if="to(found)" :to="to(found)" class="name">{{ title(found.sourceId) }}</NuxtLink><span v-else class="name">{{ title(found.sourceId) }}</span> <span class="mono">{{ placeWords(found) }}</span><span v-if="found.lessons?.length && lesson" class="used">in {{ found.lessons.map(lesson).map((name) => `“${name}”`).join(', ') }}</span></p>
         <p class="text"><template v-if="found.cut.before">… </template><template v-for="(piece, at) in pieces(found)" :key="at"><mark v-if="at % 2">{{ piece }}</mark><template v-else>{{ piece }}</template></template><template v-if="found.cut.after"> …</template></p>
       </li>
     </ol>

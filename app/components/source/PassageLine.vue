@@ -50,7 +50,7 @@ const said = computed(() => props.claims.map((claim) => ({ claim, name: CLAIMS[c
 .side .said { display: inline; color: var(--moss); }
 .side .said:not(.no) + .said::before, .side .said + .said::before { content: ', '; color: var(--ink-2); }
 .said.no { color: var(--ink-3); text-decoration: line-through; }
-.use { color: var(--sky); }
+.side .use { color: var(--sky); line-height: 24px; }
 .use:hover { text-decoration: underline; }
 .state { font-weight: 600; }
 .tools { grid-column: 2; display: flex; flex-wrap: wrap; gap: 2px 16px; padding: 2px 0 4px; }

@@ -4,6 +4,7 @@ import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useDrafting } from '~/stores/drafting';
 import { useFigures } from '~/stores/figures';
+import { useStale } from '~/stores/stale';
 import { useReleases } from '~/stores/releases';
 
 const route = useRoute();
@@ -11,6 +12,7 @@ const desk = useCourse();
 const figures = useFigures();
 const drafting = useDrafting();
 const releases = useReleases();
+const stale = useStale();
 const sources = ref(0);
 const missing = ref<Trouble | null>(null);
 const id = computed(() => String(route.params.course));
@@ -27,7 +29,9 @@ watch(id, async (course) => {
     missing.value = troubleOf(error);
   }
 }, { immediate: true });
+/** Hears that sources came, went or changed: their number, and what of the course stands on words that are not there any more. */
 async function countSources() {
+  void stale.load();
   sources.value = (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => [])).length;
 }
 provide('sources-changed', countSources);

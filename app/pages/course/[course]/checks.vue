@@ -4,10 +4,12 @@ import type { Check } from '~~/core/course/checks';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useStale } from '~/stores/stale';
 import { counted } from '~/words/states';
 
 /** All questions of the course: those that stand in lessons, and offers to be taken or refused. */
 const desk = useCourse();
+const stale = useStale();
 const what = ref<'offers' | 'placed'>('offers');
 const current = ref<string | null>(null);
 const placed = computed(() => new Set(placedChecks(desk.course!).map((check) => check.id)));
@@ -63,7 +65,7 @@ useActions([
       <p class="small quiet">{{ what === 'offers' ? 'Drafted from your sources, best first, and in no lesson yet.' : `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.` }} <template v-if="what === 'offers' && desk.mayEdit"><kbd>↑↓</kbd> go through, <kbd>T</kbd> take, <kbd>R</kbd> refuse.</template></p>
       <article v-for="check in list" :key="check.id" :data-card="check.id" tabindex="0" :class="{ current: check.id === current }" @focusin="current = check.id">
         <CheckCard :check="check" />
-        <div class="about small"><NuxtLink v-if="lessonOf(check)" class="link" :to="`/course/${desk.course!.id}/lessons/${lessonOf(check)!.id}`">{{ lessonOf(check)!.title }}</NuxtLink><span class="quiet">{{ because(check) }}</span>
+        <div class="about small"><NuxtLink v-if="lessonOf(check)" class="link" :to="`/course/${desk.course!.id}/lessons/${lessonOf(check)!.id}`">{{ lessonOf(check)!.title }}</NuxtLink><span class="quiet">{{ because(check) }}</span><span v-if="check.evidence.some((range) => stale.ids.has(range.id))" class="decide">The source says this differently now.</span>
           <span v-if="desk.mayEdit" class="do"><template v-if="what === 'offers'"><UButton size="sm" @click="place(check)">Take</UButton><UButton size="sm" color="neutral" variant="outline" @click="refuse(check)">Refuse</UButton></template><UButton v-else size="sm" color="neutral" variant="outline" @click="unplace(check)">Take out</UButton></span></div>
       </article>
     </div>

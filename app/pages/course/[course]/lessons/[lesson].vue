@@ -16,7 +16,7 @@ const LessonEditor = defineAsyncComponent(() => import('~/components/lesson/Edit
 const route = useRoute();
 const desk = useCourse();
 const figures = useFigures();
-const editor = ref<{ insert: (blocks: Block[]) => void; turn: (kind: TurnableKind) => void; remove: () => void; move: (by: -1 | 1) => void; focus: () => void } | null>(null);
+const editor = ref<{ insert: (blocks: Block[]) => void; replaceSentence: (id: string, text: string, attrs: EvidenceMark['attrs']) => void; turn: (kind: TurnableKind) => void; remove: () => void; move: (by: -1 | 1) => void; focus: () => void } | null>(null);
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
 const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
 const drafting = useDrafting();
@@ -96,7 +96,7 @@ useActions([
       </div>
     </div>
     <LessonPreview v-if="looking" :lesson="lesson" @close="looking = false" />
-    <EvidencePane v-else :lesson="lesson" :evidence="evidence" :changed="changed" @pull="(blocks: Block[]) => editor?.insert(blocks)" />
+    <EvidencePane v-else :lesson="lesson" :evidence="evidence" :changed="changed" @pull="(blocks: Block[]) => editor?.insert(blocks)" @replace="(id: string, text: string, attrs: EvidenceMark['attrs']) => editor?.replaceSentence(id, text, attrs)" />
   </div>
   <div v-else class="empty"><h2>This lesson is not here</h2><p>It was deleted, or belongs to another course. Look in the <NuxtLink class="link" :to="`/course/${desk.course!.id}/bin`">bin</NuxtLink>.</p></div>
 </template>

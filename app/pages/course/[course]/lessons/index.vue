@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
+import { useStale } from '~/stores/stale';
+import { staleWords } from '~/words/sources';
 import { useDrafting } from '~/stores/drafting';
 import { useFigures } from '~/stores/figures';
 import { counted } from '~/words/states';
@@ -8,6 +10,7 @@ import { counted } from '~/words/states';
 /** All lessons: drafted one by one or all, with what is done and what is left. */
 const desk = useCourse();
 const figures = useFigures();
+const stale = useStale();
 const drafting = useDrafting();
 const chosen = ref(new Set<string>());
 const blank = computed(() => desk.lessons.filter((lesson) => lesson.blocks.length === 0).map((lesson) => lesson.id));
@@ -36,7 +39,7 @@ useActions([
         <template v-for="module in desk.course!.modules" :key="module.id">
           <tr v-for="lesson in module.lessons" :key="lesson.id">
             <td><input v-if="desk.mayEdit" type="checkbox" :checked="chosen.has(lesson.id)" :aria-label="`Choose ${lesson.title}`" @change="toggle(lesson.id)"></td>
-            <td><NuxtLink :to="`/course/${desk.course!.id}/lessons/${lesson.id}`">{{ lesson.title }}</NuxtLink></td>
+            <td><NuxtLink :to="`/course/${desk.course!.id}/lessons/${lesson.id}`">{{ lesson.title }}</NuxtLink><span v-if="stale.lessons.get(lesson.id)" class="small decide block">{{ staleWords(stale.lessons.get(lesson.id)!) }}</span></td>
             <td class="small quiet">{{ module.title }}</td><td class="number">{{ figures.all.get(lesson.id)?.minutes }}</td><td class="number">{{ figures.all.get(lesson.id)?.checks || '' }}</td><td><em v-if="going(lesson.id)" class="small going">{{ going(lesson.id) }}</em><PathStateMark v-else :state="lesson.state" /></td>
           </tr>
         </template>

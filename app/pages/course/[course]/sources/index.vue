@@ -4,6 +4,8 @@ import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import type { NewerVersion } from '~/components/source/Newer.vue';
 import { setStanding } from '~~/core/course/corrections';
+import { useStale } from '~/stores/stale';
+import { counted } from '~/words/states';
 import { holdsWords, sourceKind } from '~/words/sources';
 import type { FoundPassage } from '~/components/source/Found.vue';
 import type { Holds } from '~~/core/knowledge/holds';
@@ -94,7 +96,7 @@ async function renew(row: Row, file?: File) {
     const now = await $fetch<{ same: true } | ({ same: false } & Omit<NewerVersion, 'title'>)>(file ? `${base.value}/${row.id}?name=${encodeURIComponent(file.name)}` : `${base.value}/${row.id}/again`, file ? { method: 'PUT', body: file, headers: { 'content-type': 'application/octet-stream' } } : { method: 'POST' });
     if (now.same) notes.value.push(`${row.title}: nothing changed.`);
     else newer.value = { title: row.title, ...now };
-    await load();
+    await Promise.all([load(), desk.refresh()]);
   } catch (error) {
     trouble.value = troubleOf(error);
   }
@@ -117,6 +119,7 @@ async function detach(row: Row) {
   await load();
 }
 const typed = ref('');
+const stale = useStale();
 const box = ref<HTMLElement | null>(null);
 const fromShelf = ref(false);
 const supports = (id: string) => desk.course!.supporting?.includes(id) ?? false;
@@ -141,6 +144,7 @@ useActions([
     </div>
     <input ref="newerPicker" type="file" :accept="ACCEPT" class="sr-only" tabindex="-1" aria-label="File of the newer version" @change="takeNewer">
     <ShellTroubleLine v-model="trouble" />
+    <p v-if="stale.lessons.size && !newer" class="note small decide">{{ counted(stale.sentences, ['sentence', 'sentences']) }} and {{ counted(stale.checks, ['question', 'questions']) }} of the course stand on words that a newer version changed or dropped: <template v-for="(lesson, at) in desk.lessons.filter((each) => stale.lessons.has(each.id))" :key="lesson.id">{{ at ? ', ' : '' }}<NuxtLink class="link" :to="`/course/${desk.course!.id}/lessons/${lesson.id}`">{{ lesson.title }}</NuxtLink></template>.</p>
     <SourceNewer v-if="newer" :newer="newer" @close="newer = null" />
     <p v-for="note in notes" :key="note" class="note small" role="status">{{ note }} <button type="button" class="link" @click="notes = notes.filter((each) => each !== note)">Close</button></p>
     <ul v-if="uploads.length" class="uploads" aria-label="Files on their way">
@@ -188,7 +192,7 @@ useActions([
 .file { max-width: 320px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .box { width: 300px; }
 .standing { color: var(--ink); text-decoration: underline dotted; text-underline-offset: 3px; cursor: pointer; }
-.do .link { display: block; margin-left: auto; }
+.do .link { display: block; margin-left: auto; line-height: 24px; }
 .note { padding: 8px 18px; background: var(--moss-faint); }
 .uploads { border-bottom: 1px solid var(--hair); }
 .uploads li { display: flex; gap: 18px; padding: 6px 18px; font-size: 14px; }

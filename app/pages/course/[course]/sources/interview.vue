@@ -121,7 +121,7 @@ useActions([
 .interview { flex: 1; display: flex; flex-direction: column; min-width: 0; }
 .parts { flex: 1; display: flex; min-height: 0; }
 .toc { width: 250px; flex: none; overflow-y: auto; padding: 10px 8px 20px; border-right: 1px solid var(--hair); background: var(--paper); }
-.toc a { display: flex; justify-content: space-between; gap: 10px; padding: 3px 8px; font-size: 13.5px; color: var(--ink-2); }
+.toc a { min-height: 24px; display: flex; justify-content: space-between; gap: 10px; padding: 3px 8px; font-size: 13.5px; color: var(--ink-2); }
 .toc a:hover { color: var(--ink); background: var(--shade); }
 .list { flex: 1; overflow-y: auto; padding: 14px 22px 60px; }
 h2 { font-size: 17px; margin-top: 12px; display: flex; gap: 12px; align-items: baseline; }
