@@ -44,7 +44,7 @@ function danglingIn({ course, context }: Draft): string[] {
     if (block.kind !== 'text' || (at > 0 && blocks[at - 1].kind !== 'heading')) return [];
     const [first] = evidencedSentences(block.body.text);
     const { pack } = context.matter.of(first.mark.attrs.passages[0].id);
-    const leaning = pack.facts?.(first.text, pack.tags!(first.text)).leaning;
+    const leaning = pack.understands ? pack.facts?.(first.text, pack.tags?.(first.text) ?? []).leaning : undefined;
     return leaning === 'points-back' || leaning === 'joins-on' ? [first.text] : [];
   }));
 }

@@ -1,7 +1,7 @@
 import type { PassageRange } from '../course/rich-text';
 import type { Strength } from '../language/pack';
 
-export type ClaimKind = 'rule' | 'definition' | 'step' | 'figure' | 'warning' | 'reason' | 'example' | 'tip' | 'comparison';
+export type ClaimKind = 'rule' | 'definition' | 'step' | 'figure' | 'warning' | 'reason' | 'example' | 'tip' | 'comparison' | 'role';
 
 /** A typed thing that one or several passages say. */
 export interface Claim {

@@ -13,7 +13,7 @@ import type { Sentence } from './sentences';
  */
 export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>, entries: ReadonlyMap<string, GlossaryEntryFound>, pack: LanguagePack): Claim[] {
   const byId = new Map(source.passages.map((passage) => [passage.id, passage]));
-  const stepLists = stepListsOf(source, sentences);
+  const stepLists = stepListsOf(source, sentences, pack);
   const claims: Claim[] = [];
   const make = (kind: ClaimKind, ranges: PassageRange[], text: string, more: Partial<Claim> = {}) =>
     claims.push({ id: idFrom('c', source.id, kind, ...ranges.flatMap((range) => [range.id, range.from, range.to])), kind, sourceId: source.id, ranges, text, ...more });
@@ -59,6 +59,7 @@ function addByFacts(facts: SentenceFacts, ranges: PassageRange[], text: string, 
   if (facts.example) make('example', ranges, text, more);
   if (facts.tip) make('tip', ranges, text, more);
   if (facts.comparison) make('comparison', ranges, text, more);
+  if (facts.role) make('role', ranges, text, more);
 }
 
 function leaning(facts: SentenceFacts): Pick<Claim, 'leaning'> {
@@ -80,30 +81,27 @@ function ruleParts(text: string, { rule }: SentenceFacts): Pick<Claim, 'rule'> {
   };
 }
 
-const OPEN_LEAD_IN = /\b(?:must|must not|shall|should|should not|may|may not|can|have to|need to|never|always)\s*:$/i;
-
 /**
  * A list item under a lead-in that ends in a word of obligation ("The approver must:") is one claim over both. An
  * item that begins with a verb then makes a whole sentence with it.
  */
 function withLeadIn(passage: Passage, own: readonly Sentence[], byId: ReadonlyMap<string, Passage>, pack: LanguagePack): { facts: SentenceFacts; ranges: PassageRange[]; text: string } | undefined {
   const leadIn = passage.leadIn ? byId.get(passage.leadIn) : undefined;
-  if (!leadIn || passage.kind !== 'item' || !pack.facts || !pack.tags || own.length === 0) return undefined;
+  if (!leadIn || passage.kind !== 'item' || !pack.facts || !pack.leadIns || own.length === 0) return undefined;
   const lead = pack.sentences(leadIn.text).pop();
   const leadText = lead && leadIn.text.slice(lead.from, lead.to);
-  if (!lead || !leadText || !OPEN_LEAD_IN.test(leadText) || leadText.length > 160) return undefined;
+  if (!lead || !leadText || !pack.leadIns.duties.test(leadText) || leadText.length > 160) return undefined;
   const [first] = own;
   const item = first.text.replace(/(?:,?\s+(?:and|or))?[;,.]?$/, '');
-  const text = `${leadText.slice(0, -1).trimEnd()} ${item.charAt(0).toLowerCase()}${item.slice(1)}.`;
-  const tags: TaggedWord[] = pack.tags(text);
+  const text = `${leadText.slice(0, -1).trimEnd()} ${pack.leadIns.lowersItems ? item.charAt(0).toLowerCase() + item.slice(1) : item}.`;
+  const tags: TaggedWord[] = pack.tags?.(text) ?? [];
   const facts = pack.facts(text, tags);
   return { facts, ranges: [{ id: leadIn.id, from: lead.from, to: lead.to }, { id: passage.id, from: first.from, to: first.to }], text };
 }
 
-const STEPS_LEAD_IN = /\b(?:steps?|procedure|as follows|do the following|in this order|proceed|follow(?:ing)? (?:these|the|this))\b|^(?:to|in order to|when|if|before|after)\b.*:$/i;
-
 /** Lists that tell how to do something, in order: numbered, or under a steps lead-in, with items that mostly tell the reader to act. */
-export function stepListsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>): Set<string> {
+export function stepListsOf(source: Source, sentences: ReadonlyMap<string, Sentence[]>, { leadIns }: LanguagePack): Set<string> {
+  if (!leadIns) return new Set();
   const byId = new Map(source.passages.map((passage) => [passage.id, passage]));
   const lists = new Map<string, Passage[]>();
   for (const passage of source.passages) {
@@ -115,7 +113,7 @@ export function stepListsOf(source: Source, sentences: ReadonlyMap<string, Sente
       const leadIn = items[0].leadIn ? byId.get(items[0].leadIn)?.text ?? '' : '';
       const ordered = items[0].list!.ordered;
       // "Line managers must:" heads duties, which have no order.
-      return items.length >= 2 && acting >= items.length * 0.6 && !OPEN_LEAD_IN.test(leadIn) && (ordered || STEPS_LEAD_IN.test(leadIn));
+      return items.length >= 2 && acting >= items.length * 0.6 && !leadIns.duties.test(leadIn) && (ordered || leadIns.steps.test(leadIn));
     }).map(([id]) => id),
   );
 }

@@ -32,7 +32,7 @@ export function understand(source: Source, pack: LanguagePack): Knowledge {
   const sentences = sentencesOf(source, pack);
   const passages = new Map(source.passages.map((passage) => [passage.id, passage]));
   const entries = glossaryEntries(source);
-  return { source, pack, passages, sentences, entries, claims: claimsOf(source, sentences, entries, pack), stepLists: stepListsOf(source, sentences) };
+  return { source, pack, passages, sentences, entries, claims: claimsOf(source, sentences, entries, pack), stepLists: stepListsOf(source, sentences, pack) };
 }
 
 /** The terms of several sources together, heaviest first. All of one language. */

@@ -74,6 +74,8 @@ export interface SentenceFacts {
   example: boolean;
   tip: boolean;
   comparison: boolean;
+  /** Says who answers for what. */
+  role: boolean;
   /** Begins with a verb that tells the reader to act. */
   imperative: boolean;
 }
@@ -87,7 +89,7 @@ export interface TaggedWord extends Range {
 /** What a language needs to be worked with. */
 export interface LanguagePack {
   code: string;
-  /** Rules, definitions, figures and questions are drafted; otherwise outline, extract and coverage only. */
+  /** Its sentences can be taken apart, worded anew and asked about; otherwise lessons are drafted by whole paragraphs. `facts` may be there all the same. */
   understands: boolean;
   sentences(text: string): Range[];
   /** Content words brought to their stems, in order; stop words left out. */
@@ -99,6 +101,8 @@ export interface LanguagePack {
   /** Parts of speech; only where the language is understood. */
   tags?(text: string): TaggedWord[];
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
+  /** Lead-ins of lists that tell steps, and of those that tell duties; whether an item begins small behind the latter. */
+  leadIns?: { steps: RegExp; duties: RegExp; lowersItems: boolean };
   /** Every number of a sentence, in digits or words. */
   numbers?(sentence: string): (Range & { value: number })[];
   /** Stretches of a sentence that only send the reader elsewhere and can go. */

@@ -15,7 +15,7 @@ export interface Matter {
   known: readonly string[][];
 }
 
-const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step: 2.6, warning: 2.4, figure: 1.6, comparison: 1.5, tip: 1.8, reason: 1.2, example: 1 };
+const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step: 2.6, warning: 2.4, figure: 1.6, comparison: 1.5, tip: 1.8, reason: 1.2, example: 1, role: 1.2 };
 /** What the course is about above all, as its author says, is worth this much more. */
 const FOCUS = 6;
 const LONGEST_TABLE = 30;
@@ -135,7 +135,7 @@ function itemSentences(passage: Passage, knowledge: Knowledge): UsedSentence[] {
 function sentencePieces(passage: Passage, section: number, matter: Matter, pieces: readonly Piece[], last: number): Piece[] {
   const knowledge = matter.of(passage.id);
   const sentences = knowledge.sentences.get(passage.id) ?? [];
-  if (!knowledge.pack.facts) return wholePassage(passage, sentences.filter((sentence) => !matter.said.has(`${passage.id}/${sentence.index}`)), sentences.length, section, last);
+  if (!knowledge.pack.understands || !knowledge.pack.facts) return wholePassage(passage, sentences.filter((sentence) => !matter.said.has(`${passage.id}/${sentence.index}`)), sentences.length, section, last, matter);
   const made: Piece[] = [];
   // The index of the piece right before the sentence at hand; -1 when that was not usable.
   let previous = last;
@@ -175,12 +175,12 @@ function shortAnswer(sentence: Sentence): UsedSentence | undefined {
 }
 
 /** Where sentences are not understood, a paragraph is kept whole, so that what leans on its neighbour keeps it. */
-function wholePassage(passage: Passage, sentences: readonly Sentence[], count: number, section: number, last: number): Piece[] {
+function wholePassage(passage: Passage, sentences: readonly Sentence[], count: number, section: number, last: number, matter: Matter): Piece[] {
   const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
   const isLead = /[:：]$/.test(passage.text);
   // A paragraph of which a part stands elsewhere already is not taken apart here.
   if (sentences.length < count || words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
-  return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) }];
+  return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) + worth(sentences, matter) }];
 }
 
 /**
@@ -190,6 +190,7 @@ function wholePassage(passage: Passage, sentences: readonly Sentence[], count: n
 export function usable(sentence: Sentence, knowledge: Knowledge, amongOthers = false): UsedSentence | undefined {
   const changes = edits(sentence, knowledge);
   const used = { sentence, edits: changes };
+  if (!knowledge.pack.understands) return used;
   const facts = changes.length > 0 && knowledge.pack.facts ? knowledge.pack.facts(edited(used), []) : sentence.facts;
   if (/\b(?:FIXME|TODO|TBD)\b/.test(sentence.text)) return undefined;
   // A sentence too long to be understood is not taught by a pack that understands.

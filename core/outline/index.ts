@@ -43,7 +43,7 @@ export function draftOutline(brief: Brief, sources: readonly Knowledge[], terms:
   groups = glossaryFirst(groups);
   groups = groupSmall(groups, title, lead);
   groups = fitCounts(groups, brief.size, lead, dropped, notices);
-  for (const { pack, source } of sources) if (!pack.understands) notices.push({ code: 'language-not-understood', parameters: { language: pack.code, title: source.title } });
+  for (const { pack, source } of sources) if (!pack.understands) notices.push({ code: pack.facts ? 'language-in-part' : 'language-not-understood', parameters: { language: pack.code, title: source.title } });
   const titled = titlesFor(groups, title, sources);
   const modules: ProposedModule[] = titled.map((group) => ({
     id: idFrom('m', group.units[0].sections[0].id, group.title),

@@ -38,7 +38,7 @@ export function usableWords(knowledge: Knowledge): Map<string, number> {
   );
 }
 
-const WORTH: Record<string, number> = { rule: 3, definition: 3, step: 3, warning: 3, figure: 2, comparison: 2, tip: 2, reason: 1.5, example: 1.5 };
+const WORTH: Record<string, number> = { rule: 3, definition: 3, step: 3, warning: 3, figure: 2, comparison: 2, tip: 2, reason: 1.5, example: 1.5, role: 1.5 };
 
 /** What the course is about above all is worth this much more, a passage. */
 const FOCUS = 100;

@@ -37,7 +37,8 @@ export function settleCallouts(blocks: readonly ReadBlock[]): ReadBlock[] {
       settled.push(block);
       continue;
     }
-    const opening = /^([\p{L} ]{3,14}?)\s?[:!]\s/u.exec(block.text);
+    // "sugerencia La vista …": a label in small letters, as layouts set it before the text, whose colon is lost.
+    const opening = /^([\p{L} ]{3,14}?)\s?[:!]\s/u.exec(block.text) ?? /^(\p{Ll}{3,14})\s+(?=\p{Lu})/u.exec(block.text);
     const callout = next ?? block.callout ?? (opening ? calloutOf(opening[1]) : undefined);
     settled.push(callout ? { ...(opening && calloutOf(opening[1]) ? withoutStart(block, opening[0].length) : block), callout } : block);
     if (block.kind !== 'item') next = undefined;

@@ -5,8 +5,16 @@ import { join } from 'node:path';
 import { englishPack } from '../../core/language/en';
 import type { Lexicon } from '../../core/language/en/lexicon';
 import type { LanguagePack, TaggedWord } from '../../core/language/pack';
+import { german } from '../../core/language/de';
+import { spanish } from '../../core/language/es';
+import { french } from '../../core/language/fr';
+import { patternPack } from '../../core/language/pattern';
+import type { PatternRules } from '../../core/language/pattern/rules';
 import { plainPack } from '../../core/language/plain';
 import { assetFolder } from '../assets';
+
+/** Languages understood in part: by their words, without parts of speech. */
+const PATTERNS: Record<string, PatternRules> = { de: german, fr: french, es: spanish };
 
 const packs = new Map<string, LanguagePack>();
 
@@ -14,7 +22,8 @@ const packs = new Map<string, LanguagePack>();
 export function packFor(language: string): LanguagePack {
   const known = packs.get(language);
   if (known) return known;
-  const pack = language.split('-')[0] === 'en' ? englishPack(language, lexicon(), tagger()) : plainPack(language);
+  const [base] = language.split('-');
+  const pack = base === 'en' ? englishPack(language, lexicon(), tagger()) : PATTERNS[base] ? patternPack(language, PATTERNS[base]) : plainPack(language);
   packs.set(language, pack);
   return pack;
 }

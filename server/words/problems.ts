@@ -84,6 +84,7 @@ const NOTICES: Record<string, Wording> = {
   'copying-not-allowed': () => 'is marked by its owner as not to be copied from. Make sure that you may use it.',
   'times-out-of-order': () => 'has times out of order; they were sorted.',
   'language-not-understood': ({ language }) => `is in a language (${language}) whose sentences are not understood yet: outline, lesson text and coverage are drafted, objectives and questions are not.`,
+  'language-in-part': ({ language }) => `is in a language (${language}) of which rules, terms, steps and figures are found; objectives and questions are not drafted yet.`,
   'fewer-modules': ({ asked, got }) => `${asked} modules were asked for; the sources give ${got}.`,
   'fewer-lessons': ({ asked, got }) => `${asked} lessons a module were asked for; the smallest module has ${got}.`,
   'minutes-not-reached': ({ asked, got }) => `${asked} minutes were asked for; the sources give ${got}.`,

@@ -72,8 +72,8 @@ describe('claims', () => {
   });
 
   it('are none in languages that are not understood, but for glossaries', async () => {
-    const source = await fromMarkdown('Die Ausleihe muss sofort bezahlt werden. Werkzeuge dürfen nicht verliehen werden.\n');
-    expect(understand(source, packFor('de')).claims).toEqual([]);
+    const source = await fromMarkdown('Het gereedschap moet meteen betaald worden. Leden mogen niets uitlenen.\n\n**Borg**: het geld dat een lid achterlaat.\n');
+    expect(understand(source, packFor('nl')).claims.filter((claim) => claim.kind !== 'definition')).toEqual([]);
   });
 });
 

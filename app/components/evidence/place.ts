@@ -22,7 +22,7 @@ export interface PassageView {
 
 /** What a claim is, in words: "Rule, must not". */
 export function claimWords(claim: PassageView['claims'][number]): string {
-  const kinds: Record<string, string> = { rule: 'Rule', definition: 'Term', step: 'Step', figure: 'Figure', warning: 'Warning', reason: 'Reason', example: 'Example', tip: 'Tip', comparison: 'Comparison' };
+  const kinds: Record<string, string> = { rule: 'Rule', definition: 'Term', step: 'Step', figure: 'Figure', warning: 'Warning', reason: 'Reason', example: 'Example', tip: 'Tip', comparison: 'Comparison', role: 'Role' };
   if (claim.rule && claim.kind === 'rule') return `Rule, ${claim.rule.strength}${claim.rule.negative ? ' not' : ''}`;
   return claim.term && claim.kind === 'definition' ? `Term: ${claim.term}` : kinds[claim.kind] ?? claim.kind;
 }

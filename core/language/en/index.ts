@@ -19,6 +19,11 @@ const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso th
 const EXAMPLE = /^(?:for example|for instance|as an example|example:|in one (?:case|\w+)|a (?:typical|recent|good|simple) example|last (?:year|month|week|winter|summer|spring|autumn))\b|\b(?:for example|for instance)\b/i;
 const TIP = /^(?:tip|hint)\b|^it (?:helps|is (?:a good idea|best|useful|worth|wise|helpful|easier))\b|^(?:a good way|the easiest way|the best way|a simple way|try to)\b/i;
 const COMPARISON = /\b(?:whereas|in contrast|by contrast|unlike|compared (?:with|to)|on the other hand|as opposed to|rather than|in comparison|differs? from|the difference between)\b|,\s+while\b/i;
+const ROLE = /\b(?:is|are) (?:responsible|accountable|answerable) for\b|\b(?:is|are) in charge of\b|\b(?:looks?|look) after\b|\bis the (?:person|one|contact) (?:who|for)\b|\b(?:answers?|decides?) for\b|\bhas the (?:final|last) (?:say|word)\b/i;
+const LEAD_INS = {
+  steps: /\b(?:steps?|procedure|as follows|do the following|in this order|proceed|follow(?:ing)? (?:these|the|this))\b|^(?:to|in order to|when|if|before|after)\b.*:$/i,
+  duties: /\b(?:must|must not|shall|should|should not|may|may not|can|have to|need to|never|always)\s*:$/i, lowersItems: true,
+};
 const LIMIT = /\b(?:at least|at most|up to|no more than|not more than|no less than|not exceed|exceeds?|within|less than|more than|fewer than|longer than|shorter than|earlier than|later than|maximum|minimum|limit(?:ed)?|until|every|per|each|exactly|above|below|under|over|after|for|by)\b/i;
 
 /** The English pack. `lexicon` is the word list that ships with the app, `tags` a part-of-speech tagger. */
@@ -52,9 +57,11 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
         example: EXAMPLE.test(sentence),
         tip: TIP.test(sentence),
         comparison: COMPARISON.test(sentence),
+        role: ROLE.test(sentence),
         imperative,
       };
     },
+    leadIns: LEAD_INS,
     numbers: numbersOf,
     references: bracketedReferences,
     sendsTo: sendsToSection,

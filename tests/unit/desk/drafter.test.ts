@@ -18,6 +18,7 @@ describe('the drafting worker', () => {
     const german = { ...source, language: 'de' };
     const [one, two, three] = await Promise.all([drafter.ask('understand', { source }), drafter.ask('understand', { source: german }), drafter.ask('understand', { source })]);
     expect(one.claims.map((claim) => claim.kind)).toContain('rule');
+    // English words are no rules in German.
     expect(two.claims).toEqual([]);
     expect(three).toEqual(one);
     await drafter.stop();

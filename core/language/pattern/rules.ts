@@ -1,0 +1,45 @@
+import type { Strength } from '../pack';
+
+/** What a language says by its words alone, where no parts of speech are at hand: enough for rules, terms, steps, figures and the like. */
+export interface PatternRules {
+  /** Words of obligation, the surest first; matched anywhere in the main clause. What follows the match is the action, what stands before it the subject. */
+  modals: readonly { pattern: RegExp; strength: Strength; negative?: boolean; impersonal?: boolean }[];
+  /** Right behind a modal, what turns it round, and into what; `undefined` strength: no rule at all ("muss nicht"). */
+  negated: { pattern: RegExp; for: Partial<Record<Strength, Strength>> };
+  /** Subordinators that begin a condition, at the beginning of a sentence and behind a comma. */
+  conditions: RegExp;
+  /** Behind a leading condition the modal stands before its subject (German). */
+  inverted?: RegExp;
+  /** A clause that tells the reader to act; and one that tells not to. */
+  order: RegExp;
+  orderNot: RegExp;
+  /** Where an action ends before the sentence does. */
+  actionEnd: RegExp;
+  /** Persons and groups, as heads of a subject. */
+  persons: RegExp;
+  /** No subject: it points back, or is none. */
+  noSubject: RegExp;
+  /** "A term is a …": groups `term` and `meaning`. */
+  definition: RegExp;
+  /** Terms that say nothing of their own. */
+  vague: RegExp;
+  units: readonly [pattern: RegExp, unit: string, dimension: string][];
+  numberWords: Readonly<Record<string, number>>;
+  /** Figures limit something beside these words. */
+  limit: RegExp;
+  warning: RegExp;
+  reason: RegExp;
+  example: RegExp;
+  tip: RegExp;
+  comparison: RegExp;
+  role: RegExp;
+  pointsBack: RegExp;
+  joinsOn: RegExp;
+  elsewhere: RegExp;
+  aboutDocument: RegExp;
+  pointsWithin: RegExp;
+  /** Lead-ins of steps, and of duties ("Der Fahrer muss:"). */
+  leadIns: { steps: RegExp; duties: RegExp };
+  /** An item behind a duties lead-in begins with a small letter there; not in German, whose nouns keep theirs. */
+  lowersItems: boolean;
+}

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { understand } from '../../core/knowledge';
+import { contradictionsIn } from '../../core/knowledge/contradictions';
+import { packFor } from '../../server/language/packs';
+import { fromMarkdown } from '../builders';
+
+const facts = (language: string, sentence: string) => packFor(language).facts!(sentence, []);
+/** A rule in short: strength, who, what, when. */
+const rule = (language: string, sentence: string) => {
+  const found = facts(language, sentence).rule;
+  const cut = (range?: { from: number; to: number }) => (range ? sentence.slice(range.from, range.to) : '');
+  return found ? [`${found.strength}${found.negative ? ' not' : ''}`, cut(found.subject), cut(found.action), cut(found.condition)] : undefined;
+};
+
+describe('rules', () => {
+  it.each([
+    ['de', 'Der Fahrer muss die Lieferung vor der Abfahrt prüfen.', ['must', 'Der Fahrer', 'die Lieferung vor der Abfahrt prüfen', '']],
+    ['de', 'Wenn ein Werkzeug nass ist, muss der Freiwillige es trocknen.', ['must', 'der Freiwillige', 'es trocknen', 'Wenn ein Werkzeug nass ist']],
+    ['de', 'Besucher dürfen die Werkstatt nicht allein betreten.', ['must not', 'Besucher', 'die Werkstatt nicht allein betreten', '']],
+    ['de', 'Besucher dürfen nicht allein in die Werkstatt.', ['must not', 'Besucher', 'nicht allein in die Werkstatt', '']],
+    ['de', 'Sie müssen das nicht tun.', undefined],
+    ['de', 'Sie müssen nicht warten.', undefined],
+    ['de', 'Kollegen sollten jeden Schaden melden, weil er sonst vergessen wird.', ['should', 'Kollegen', 'jeden Schaden melden', '']],
+    ['de', 'Prüfen Sie den Stecker, bevor Sie das Gerät einschalten.', ['must', '', 'Prüfen Sie den Stecker', 'bevor Sie das Gerät einschalten']],
+    ['de', 'Öffnen Sie das Gehäuse nicht.', ['must not', '', 'Öffnen Sie das Gehäuse nicht', '']],
+    ['de', 'Es ist verboten, Leitern auf Tische zu stellen.', ['must not', '', 'Leitern auf Tische zu stellen', '']],
+    ['de', 'Die Fristen sind einzuhalten.', ['must', 'Die Fristen', 'einzuhalten', '']],
+    ['de', 'Was muss ich tun?', undefined],
+    ['de', 'Die Bibliothek hat 640 Werkzeuge.', undefined],
+    ['fr', 'Le responsable doit vérifier chaque outil avant le prêt.', ['must', 'Le responsable', 'vérifier chaque outil avant le prêt', '']],
+    ['fr', 'Si un outil est mouillé, le bénévole doit le sécher.', ['must', 'le bénévole', 'le sécher', 'Si un outil est mouillé']],
+    ['fr', 'Les visiteurs ne doivent pas entrer seuls.', ['must not', 'Les visiteurs', 'entrer seuls', '']],
+    ['fr', 'Il est interdit de fumer dans l’atelier.', ['must not', '', 'fumer dans l’atelier', '']],
+    ['fr', 'Il faut fermer la porte chaque soir.', ['must', '', 'fermer la porte chaque soir', '']],
+    ['fr', 'Vérifiez la prise avant de brancher l’appareil.', ['must', '', 'Vérifiez la prise', 'avant de brancher l’appareil']],
+    ['fr', 'N’ouvrez jamais le boîtier.', ['must not', '', 'N’ouvrez jamais le boîtier', '']],
+    ['fr', 'Pour les membres, la bibliothèque est ouverte.', undefined],
+    ['es', 'El conductor debe revisar la entrega antes de salir.', ['must', 'El conductor', 'revisar la entrega', 'antes de salir']],
+    ['es', 'Si una herramienta está mojada, el voluntario debe secarla.', ['must', 'el voluntario', 'secarla', 'Si una herramienta está mojada']],
+    ['es', 'Los visitantes no deben entrar solos.', ['must not', 'Los visitantes', 'entrar solos', '']],
+    ['es', 'Hay que cerrar la puerta cada noche.', ['must', '', 'cerrar la puerta cada noche', '']],
+    ['es', 'Compruebe el enchufe cuando conecte el aparato.', ['must', '', 'Compruebe el enchufe', 'cuando conecte el aparato']],
+    ['es', 'No abra nunca la caja.', ['must not', '', 'No abra nunca la caja', '']],
+    ['es', 'No hay nada que hacer.', undefined],
+    ['es', 'El usuario puede elegir otro color.', ['may', 'El usuario', 'elegir otro color', '']],
+  ] as const)('%s: %s', (language, sentence, expected) => expect(rule(language, sentence)).toEqual(expected));
+});
+
+describe('terms, figures and the rest', () => {
+  it.each([
+    ['de', 'Ein Akku ist ein Speicher, der mehrmals geladen werden kann.', 'Akku'],
+    ['de', 'Das Problem ist ein Fehler, der oft vorkommt.', undefined],
+    ['fr', 'Un dépôt est une somme que le membre laisse en garantie.', 'dépôt'],
+    ['fr', 'Il est une heure.', undefined],
+    ['es', 'Un depósito es una suma que el socio deja en garantía.', 'depósito'],
+  ] as const)('%s: %s', (language, sentence, term) => {
+    const { definition } = facts(language, sentence);
+    expect(definition && sentence.slice(definition.term.from, definition.term.to)).toBe(term);
+  });
+  it.each([
+    ['de', 'Die Frist beträgt höchstens 1.500,5 kg.', 1500.5, 'kilogram', '1.500,5 kg'],
+    ['de', 'Melden Sie sich innerhalb von zwei Arbeitstagen.', 2, 'workday', 'zwei Arbeitstagen'],
+    ['fr', 'Rendez l’outil dans les 10 jours ouvrables.', 10, 'workday', '10 jours ouvrables'],
+    ['fr', 'Le dépôt est de 1 200 € au maximum.', 1200, 'EUR', '1 200 €'],
+    ['es', 'Devuelva la llave en un plazo de tres semanas.', 3, 'week', 'tres semanas'],
+  ] as const)('%s: %s', (language, sentence, value, unit, text) => {
+    const { quantities, limits } = facts(language, sentence);
+    expect(limits).toBe(true);
+    expect(quantities[0]).toMatchObject({ value, unit });
+    expect(sentence.slice(quantities[0].from, quantities[0].to)).toBe(text);
+  });
+  it.each([
+    ['de', 'Die Leitung ist verantwortlich für den Schlüssel.', 'role'], ['de', 'Sonst besteht Brandgefahr.', 'warning'], ['de', 'Wir laden nachts, weil der Strom dann billiger ist.', 'reason'], ['de', 'Zum Beispiel kann der Akku heiß werden.', 'example'],
+    ['fr', 'Attention, le câble est chaud.', 'warning'], ['fr', 'Le chef est responsable de la clé.', 'role'], ['fr', 'À la différence d’une pile, une batterie se recharge.', 'comparison'],
+    ['es', 'El jefe está a cargo de la llave.', 'role'], ['es', 'Peligro: el cable está caliente.', 'warning'], ['es', 'Cargamos de noche porque la luz es más barata.', 'reason'],
+  ] as const)('%s: %s', (language, sentence, kind) => expect(facts(language, sentence)[kind]).toBe(true));
+  it.each([
+    ['de', 'Dabei ist Vorsicht geboten und Zeit nötig.', 'points-back'], ['de', 'Siehe Abschnitt 3 für mehr dazu.', 'points-elsewhere'], ['de', 'Außerdem muss der Fahrer unterschreiben.', 'joins-on'], ['de', 'Der Fahrer unterschreibt den Zettel am Ende.', undefined],
+    ['fr', 'Cela prend une heure environ chaque soir.', 'points-back'], ['fr', 'Ce manuel décrit le prêt des outils.', 'about-document'], ['fr', 'Le bénévole signe le papier à la fin.', undefined],
+    ['es', 'Sin embargo, el conductor firma el papel.', 'joins-on'], ['es', 'Esto tarda una hora cada noche más.', 'points-back'], ['es', 'El voluntario firma el papel al final.', undefined],
+  ] as const)('%s: %s stands alone or not', (language, sentence, leaning) => expect(facts(language, sentence).leaning).toBe(leaning));
+});
+
+describe('a document', () => {
+  it('of German gives steps, duties over their lead-in, and no word of another language', async () => {
+    const knowledge = understand(await fromMarkdown('# Ausleihe\n\nGehen Sie so vor:\n\n1. Prüfen Sie den Stecker.\n2. Schreiben Sie die Nummer auf.\n3. Geben Sie das Werkzeug aus.\n\nDer Fahrer muss:\n\n- Papiere mitführen\n- den Wagen abends abschließen\n'), packFor('de'));
+    expect(knowledge.claims.filter((claim) => claim.kind === 'step')).toHaveLength(3);
+    expect(knowledge.claims.filter((claim) => claim.kind === 'rule').map((claim) => claim.text)).toEqual(['Der Fahrer muss Papiere mitführen.', 'Der Fahrer muss den Wagen abends abschließen.']);
+  });
+  it('contradicts another of its language', async () => {
+    const one = understand(await fromMarkdown('Ein reserviertes Werkzeug muss innerhalb von zwei Tagen beim Tresen abgeholt werden.', 'a.md'), packFor('de'));
+    const other = understand(await fromMarkdown('Ein reserviertes Werkzeug muss innerhalb von drei Tagen beim Tresen abgeholt werden.', 'b.md'), packFor('de'));
+    expect(contradictionsIn([one, other])).toHaveLength(1);
+  });
+});
