@@ -45,6 +45,13 @@ export class LinkInput {
   @IsBoolean() below!: boolean;
 }
 
+/** A video that is linked to, with what is said in it. */
+export class VideoInput {
+  @IsString() @Length(8, 2000) address!: string;
+  @IsString() @Length(1, 200) title!: string;
+  @IsString() @Length(1, 2_000_000) transcript!: string;
+}
+
 export class FromShelfInput {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) @IsString({ each: true }) @Matches(ID_PATTERN, { each: true }) sources!: string[];
 }

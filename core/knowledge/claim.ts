@@ -21,6 +21,10 @@ export interface Claim {
     modal?: string;
     action: string;
     condition?: { text: string; word: string; leading: boolean };
+    /** Where it does not hold. */
+    exception?: string;
+    /** By when: the time it names as a limit ("within two days"). */
+    deadline?: string;
   };
   /** Definitions. */
   term?: string;

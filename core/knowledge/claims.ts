@@ -67,9 +67,10 @@ function leaning(facts: SentenceFacts): Pick<Claim, 'leaning'> {
   return reason ? { leaning: reason } : {};
 }
 
-function ruleParts(text: string, { rule }: SentenceFacts): Pick<Claim, 'rule'> {
+function ruleParts(text: string, { rule, quantities }: SentenceFacts): Pick<Claim, 'rule'> {
   if (!rule) return {};
-  const { strength, negative, person, subject, modal, action, condition } = rule;
+  const { strength, negative, person, subject, modal, action, condition, exception } = rule;
+  const deadline = deadlineOf(text, quantities.filter((quantity) => quantity.from >= action.from));
   const cut = (range: { from: number; to: number }) => text.slice(range.from, range.to).trim();
   return {
     rule: {
@@ -77,8 +78,22 @@ function ruleParts(text: string, { rule }: SentenceFacts): Pick<Claim, 'rule'> {
       ...(subject && { subject: cut(subject) }),
       ...(modal && { modal: cut(modal) }),
       ...(condition && { condition: { text: cut(condition), word: condition.word, leading: condition.leading } }),
+      ...(exception && { exception: cut(exception) }),
+      ...(deadline && { deadline }),
     },
   };
+}
+
+/** Words before a time that make it a deadline, in the languages whose rules are found. */
+const BY_WHEN = /\b(?:within|by|before|no later than|at the latest|until|in the next|innerhalb(?: von)?|binnen|spätestens(?: nach| in)?|bis(?: zu)?|dans(?: les| un délai de)?|avant|sous|au plus tard(?: dans| après)?|en un plazo de|antes de|dentro de|a más tardar(?: en)?)\s+(?:the\s+|die\s+|den\s+|les\s+|los\s+|las\s+)?$/iu;
+
+/** The time a rule names as its limit, with the words that make it one. */
+function deadlineOf(text: string, quantities: SentenceFacts['quantities']): string | undefined {
+  for (const { from, to, dimension } of quantities) {
+    const before = /^(?:time|seconds|minutes|hours|days|weeks|months|years)$/.test(dimension) ? BY_WHEN.exec(text.slice(0, from)) : null;
+    if (before) return text.slice(before.index, to);
+  }
+  return undefined;
 }
 
 /**

@@ -34,6 +34,8 @@ export interface RuleFacts {
   /** What to do, from the verb to the end of its clause. */
   action: Range;
   condition?: Range & { word: string; leading: boolean };
+  /** Where it does not hold ("unless …", "except …"). */
+  exception?: Range;
 }
 
 export interface DefinitionFacts {

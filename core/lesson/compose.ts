@@ -2,6 +2,7 @@ import type { Block } from '../course/blocks';
 import { idFrom } from '../course/id';
 import type { RichText } from '../course/rich-text';
 import type { Unit } from '../outline';
+import type { Source } from '../source/source';
 import { cleanTitle } from '../outline/titles';
 import { FROM_PIECE } from './blocks/kinds';
 import { summaryOf } from './blocks/summary';
@@ -58,9 +59,24 @@ export function composePage(lesson: { id: string; title: string }, unit: Unit, p
     ends[section] = blocks.length;
   }
   const used = chosen.flatMap((index) => [...(pieces[index].lead ? [pieces[index].lead!.sentence.passage.id] : []), ...pieces[index].items.map((item) => item.passage.id)]);
+  blocks.push(...talksOf(used, matter, place('talk')));
   const summary = summaryOf(chosen.map((index) => pieces[index]), matter, place('summary'));
   if (summary) blocks.push(summary);
   return { blocks: joinedParagraphs(blocks), ends, passages: [...new Set(used)] };
+}
+
+/** Where the talks that a page is made of can be watched: their titles, as links to the moment they are first used from (W3C Media Fragments). */
+function talksOf(used: readonly string[], matter: Matter, place: string): Block[] {
+  const starts = new Map<Source, number>();
+  for (const id of used) {
+    const { source, passages } = matter.of(id);
+    const { seconds } = passages.get(id)!.locator;
+    if (source.address && seconds !== undefined) starts.set(source, Math.min(starts.get(source) ?? Infinity, Math.floor(seconds)));
+  }
+  return [...starts].map(([source, seconds]): Block => ({
+    id: idFrom('b', place, source.id), kind: 'text',
+    body: { text: [{ type: 'text', text: `${source.title}, ${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`, marks: [{ type: 'connecting' }, { type: 'link', attrs: { href: `${source.address!.split('#')[0]}#t=${seconds}` } }] }] },
+  }));
 }
 
 /** The chosen sentences of a passage right before a place. */

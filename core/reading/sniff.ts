@@ -40,7 +40,7 @@ export function sniff(name: string, bytes: Uint8Array): FileKind {
   if (extension in TEXT_KINDS) {
     if (found !== undefined) fail('name-lies', { extension });
     if ((extension === 'rtf') !== /^[\s\u00ef\u00bb\u00bf]*\{\\rtf/.test(head)) fail('name-lies', { extension });
-    if ((extension === 'txt' || extension === 'text') && (head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT') || isStamped(head.slice(0, head.lastIndexOf('\n'))))) return 'vtt';
+    if ((extension === 'txt' || extension === 'text') && (head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT') || isStamped(bytes.length > head.length ? head.slice(0, head.lastIndexOf('\n')) : head))) return 'vtt';
     return TEXT_KINDS[extension];
   }
   return fail('not-read-here', { extension: extension || '-' });

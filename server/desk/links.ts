@@ -2,7 +2,8 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { tmpdir } from 'node:os';
 import { fail, type Problem } from '../../core/course/problem';
-import type { ReadResult } from '../../core/reading';
+import { readSource, type ReadResult } from '../../core/reading';
+import type { Source } from '../../core/source/source';
 import { addressOf, fetchPage, type Allowed } from '../fetching/fetch';
 import { fetchSite } from '../fetching/site';
 import { readInChild } from '../reading';
@@ -41,17 +42,29 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
       const added = await sources.keepRead(courseId, result.source, result.media, bytes, addressOf(address).href, person);
       return added.ok ? { ...added, ...(left > 0 && { left }) } : added;
     },
+    /** Takes in what is said in a video, with the link to it, which lessons keep. The video itself is not fetched. */
+    async addVideo(courseId: string, { address, title, transcript }: { address: string; title: string; transcript: string }, person: string): Promise<Added> {
+      const { href } = addressOf(address);
+      const bytes = new TextEncoder().encode(transcript);
+      const ending = /^\uFEFF?WEBVTT/.test(transcript) ? 'vtt' : /-->/.test(transcript) ? 'srt' : 'txt';
+      const result = await readSource({ name: `talk.${ending}`, bytes }, freshId('s'));
+      if (!result.ok) return { ok: false, problem: { ...result.problem, place: title } };
+      return sources.keepRead(courseId, { ...result.source, title, address: href }, new Map(), bytes, `${title}.${ending}`, person);
+    },
     /** Fetches a source of a course again; the course uses the newer version from then on. Throws `no-such-source`, `not-a-link`. */
     async again(courseId: string, sourceId: string): Promise<Newer | { problem: Problem }> {
       const held = sources.inCourse(courseId, sourceId) ?? fail('no-such-source', undefined, sourceId);
       const { address } = held.source;
-      if (!address) fail('not-a-link');
+      if (!address || isTalk(held.source)) fail('not-a-link');
       const below = held.source.passages.some((passage) => passage.locator.file !== undefined);
       const { result, bytes } = await read(address, below, sourceId);
       return result.ok ? sources.keepVersion(courseId, held.source, result.source, bytes, address) : { problem: result.problem };
     },
   };
 }
+
+/** The link of a talk leads to where it can be watched; its words were given. */
+const isTalk = ({ kind }: Pick<Source, 'kind'>): boolean => kind === 'vtt' || kind === 'srt';
 
 /** A name for what lies at an address: its last part, or its host. */
 function nameOf(address: string): string {

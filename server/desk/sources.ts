@@ -27,14 +27,14 @@ export type Newer = { same: true } | { same: false; change: VersionChange };
 /** A passage in its place, for the evidence pane. */
 export interface PassageInContext {
   passage: Passage;
-  source: { id: string; title: string; kind: string; language: string };
+  source: { id: string; title: string; kind: string; language: string; address?: string };
   before: Passage[];
   after: Passage[];
   claims: Pick<Claim, 'id' | 'kind' | 'rule' | 'term'>[];
 }
 
-/** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. `onAdded` hears of whatever came in. */
-export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number, onAdded: () => void = () => undefined) {
+/** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. `onAdded` hears of whatever came in; `languageOf` is a course's language, for texts too short to tell theirs. */
+export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number, { onAdded = () => undefined, languageOf = () => 'und' }: { onAdded?: () => void; languageOf?: (courseId: string) => string } = {}) {
   const sources = sourcesIn(db);
   const cache = new Map<string, { source: Source; claims: Claim[] }>();
   const queue: (() => void)[] = [];
@@ -119,7 +119,8 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return keep(courseId, { ...result.source, title }, new Map(), keepFile(bytes), `${title}.md`, person);
   }
 
-  async function keep(courseId: string, source: Source, media: ReadonlyMap<string, Uint8Array>, fileHash: string, fileName: string, person: string): Promise<Added> {
+  async function keep(courseId: string, read: Source, media: ReadonlyMap<string, Uint8Array>, fileHash: string, fileName: string, person: string): Promise<Added> {
+    const source = read.language === 'und' ? { ...read, language: languageOf(courseId) } : read;
     const alike = sources.sameContent(source.version, person);
     if (alike) return attachKnown(courseId, alike, person);
     const { claims } = await drafter.ask('understand', { source });
@@ -171,7 +172,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     const version = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
     const held = read(id, version)!.source;
     const result = await turn(() => readInChild(path, id, undefined, name));
-    return result.ok ? keepVersion(courseId, held, result.source, new Uint8Array(readFileSync(path)), name) : { problem: result.problem };
+    return result.ok ? keepVersion(courseId, held, { ...result.source, ...(held.address && { address: held.address }) }, new Uint8Array(readFileSync(path)), name) : { problem: result.problem };
   }
 
   /** Takes sources from a person's shelf into a course; those they do not have are left out. Gives how many came in. */
@@ -204,7 +205,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
         if (!wanted.has(passage.id)) return [];
         const all = found.source.passages;
         const claims = found.claims.filter((claim) => claim.ranges.some((range) => range.id === passage.id)).map(({ id, kind, rule, term }) => ({ id, kind, ...(rule && { rule }), ...(term && { term }) }));
-        return [{ passage, source: { id: row.id, title: row.title, kind: row.kind, language: row.language }, before: all.slice(Math.max(0, at - around), at), after: all.slice(at + 1, at + 1 + around), claims }];
+        return [{ passage, source: { id: row.id, title: row.title, kind: row.kind, language: row.language, ...(found.source.address && { address: found.source.address }) }, before: all.slice(Math.max(0, at - around), at), after: all.slice(at + 1, at + 1 + around), claims }];
       });
     }).sort((a, b) => ids.indexOf(a.passage.id) - ids.indexOf(b.passage.id));
   }

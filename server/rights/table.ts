@@ -65,6 +65,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right][] 
   ['POST', '/api/courses/:course/answers', 'author'],
   ['GET', '/api/courses/:course/links', 'author'],
   ['POST', '/api/courses/:course/links', 'author'],
+  ['POST', '/api/courses/:course/videos', 'author'],
 ];
 
 const RULES = RIGHTS.map(([method, pattern, right]) => ({ method, right, pattern: new RegExp(`^${pattern.replace(/:(\w+)/g, '(?<$1>[a-z][a-z0-9]{9,15})')}$`) }));

@@ -23,7 +23,7 @@ export function openInstallation(folder: string) {
   const news = newsDesk();
   const courses = courseDesk(db, now, (course, revision) => news.tell(course, { kind: 'course', revision }));
   const search = searchDesk(db, folder);
-  const sources = sourceDesk(db, folder, drafter, now, () => search.fill());
+  const sources = sourceDesk(db, folder, drafter, now, { onAdded: () => search.fill(), languageOf: (course) => courses.load(course).course.language });
   // Hosts in closed networks that may be fetched from all the same: host:port, commas between; the demo's own site is added at its start.
   const allowed = new Set((process.env.UPLIFT_FETCH ?? '').split(',').map((host) => host.trim()).filter(Boolean));
   const releases = releaseDesk(db, courses, now);

@@ -262,3 +262,27 @@ test('the shelf holds the sources of all courses, for search and for use', async
   await page.getByLabel('Search all sources').fill('swollen pack');
   await expect(page.locator('.found li').first()).toContainText('swollen');
 });
+
+test('formatted text keeps its form when pasted, and a talk comes with the link to its video', async ({ page, app }) => {
+  await newCourse(page, app, 'Pasted');
+  await page.getByRole('button', { name: 'Paste or type text' }).click();
+  await page.getByLabel('Title').fill('From a page');
+  await page.getByLabel('Text', { exact: true }).evaluate((box) => {
+    const data = new DataTransfer();
+    data.setData('text/html', '<html><body><h2>Returns</h2><p>A member must <b>wipe</b> every saw.</p><ul><li>Blade first</li></ul><table><tr><th>Tool</th><th>Days</th></tr><tr><td>Saw</td><td>7</td></tr></table><script>window.bad = 1</script></body></html>');
+    box.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByLabel('Text', { exact: true })).toHaveValue(/^## Returns\n\nA member must \*\*wipe\*\* every saw\.\n\n- +Blade first\n\n\| Tool \| Days \|/);
+  await page.getByRole('button', { name: 'Add as a source' }).click();
+  await page.getByRole('link', { name: 'From a page' }).click();
+  await expect(page.locator('.passage')).toHaveCount(3);
+  await page.keyboard.press('Alt+2');
+  await page.keyboard.press('Alt+l');
+  await page.getByRole('tab', { name: /video/ }).click();
+  await page.getByLabel('Address of the video').fill('https://videos.example/desk');
+  await page.getByLabel('Title').fill('At the desk');
+  await page.getByLabel('What is said in it').fill('[0:05] Look at the cable before you look at the tool.\n[1:10] If the tag is missing, do not lend the tool.\n[2:40] Write the number on the slip.');
+  await looksRight(page);
+  await page.getByRole('button', { name: 'Add the talk' }).click();
+  await expect(page.getByRole('row', { name: /At the desk/ })).toContainText('Talk');
+});

@@ -71,6 +71,10 @@ describe('claims', () => {
     expect(all.filter((claim) => claim.kind === 'definition')).toEqual([]);
   });
 
+  it('of rules say by when, and where they do not hold', async () => {
+    const { claims } = await knowing('A reserved tool must be collected within two opening days of the reserved date. Members must not lend tools, except to their own household. If a member has two late returns within six months, the member must ask the desk lead.\n');
+    expect(claims.filter((claim) => claim.rule).map(({ rule }) => [rule!.deadline, rule!.exception])).toEqual([['within two opening days', undefined], [undefined, 'except to their own household'], [undefined, undefined]]);
+  });
   it('are none in languages that are not understood, but for glossaries', async () => {
     const source = await fromMarkdown('Het gereedschap moet meteen betaald worden. Leden mogen niets uitlenen.\n\n**Borg**: het geld dat een lid achterlaat.\n');
     expect(understand(source, packFor('nl')).claims.filter((claim) => claim.kind !== 'definition')).toEqual([]);

@@ -86,7 +86,7 @@ useActions([
       <template v-if="views.length">
         <article v-for="view in views" :key="view.passage.id">
           <p class="where"><NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${view.source.id}#${view.passage.id}`">{{ view.source.title }}</NuxtLink></p>
-          <p class="mono">{{ placeWords(view.passage) }}</p>
+          <p class="mono">{{ placeWords(view.passage) }}<a v-if="view.source.address && view.passage.locator.seconds !== undefined" class="link watch" :href="`${view.source.address.split('#')[0]}#t=${Math.floor(view.passage.locator.seconds)}`" target="_blank" rel="noopener">watch it there</a></p>
           <div :lang="view.source.language">
             <p v-for="near in view.before" :key="near.id" class="near">{{ near.text }}</p>
             <p class="passage"><template v-for="(part, index) in parts(view.passage.text, ranges.get(view.passage.id))" :key="index"><mark v-if="index === 1">{{ part }}</mark><template v-else>{{ part }}</template></template></p>
@@ -132,6 +132,7 @@ useActions([
 .body { overflow-y: auto; padding: 12px 16px 24px; font-size: 14px; }
 .title { font-weight: 700; }
 .title:hover { text-decoration: underline; }
+.watch { margin-left: 10px; font-family: var(--font-sans); }
 .near { color: var(--ink-2); margin: 8px 0; display: -webkit-box; -webkit-line-clamp: 5; -webkit-box-orient: vertical; overflow: hidden; }
 .passage { background: var(--sky-soft); margin: 8px -8px; padding: 6px 8px; border-radius: 2px; overflow-wrap: anywhere; }
 .passage mark { background: none; color: inherit; font-weight: 600; }

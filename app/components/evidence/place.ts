@@ -13,7 +13,7 @@ export function placeWords({ locator }: Pick<Passage, 'locator'>): string {
 /** A passage with what stands around it, as the server gives it. */
 export interface PassageView {
   passage: Passage;
-  source: { id: string; title: string; kind: string; language: string };
+  source: { id: string; title: string; kind: string; language: string; address?: string };
   before: Passage[];
   after: Passage[];
   claims: { id: string; kind: string; rule?: { strength: string; negative: boolean }; term?: string }[];

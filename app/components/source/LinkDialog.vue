@@ -8,6 +8,7 @@ const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ added: [notes: string[]] }>();
 const desk = useCourse();
 const form = reactive({ address: '', below: false });
+const kind = ref<'page' | 'video'>('page');
 const busy = ref(false);
 const trouble = ref('');
 /** In the demo, where links can be tried. */
@@ -20,6 +21,10 @@ watch(open, async (shown) => {
 function example(path: string, below: boolean) {
   form.address = `${site.value}${path}`;
   form.below = below;
+}
+function said(notes: string[]) {
+  open.value = false;
+  emit('added', notes);
 }
 async function send() {
   busy.value = true;
@@ -41,9 +46,11 @@ async function send() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Add a link" description="The page is fetched once, by this server, and kept; what stands around its matter is left out." :ui="{ content: 'max-w-xl' }">
+  <UModal v-model:open="open" title="Add a link" :description="kind === 'page' ? 'The page is fetched once, by this server, and kept; what stands around its matter is left out.' : 'What is said in it becomes the source; its link goes along into the lessons.'" :ui="{ content: 'max-w-xl' }">
     <template #body>
-      <form class="fields" @submit.prevent="send">
+      <div class="kinds" role="tablist"><button type="button" role="tab" :aria-selected="kind === 'page'" @click="kind = 'page'">A page</button><button type="button" role="tab" :aria-selected="kind === 'video'" @click="kind = 'video'">A video with its transcript</button></div>
+      <SourceVideoForm v-if="kind === 'video'" @added="said" />
+      <form v-else class="fields" @submit.prevent="send">
         <label>Address<UInput v-model="form.address" type="url" required maxlength="2000" placeholder="https://" class="w-full" /></label>
         <label class="choice"><input v-model="form.below" type="checkbox"> with the pages below it that it links to, up to 40, as one source</label>
         <p v-if="site" class="small quiet">In this demo, <button type="button" class="link" @click="example('/opening-hours', false)">{{ site }}/opening-hours</button> can be tried; <button type="button" class="link" @click="example('/', true)">{{ site }}/</button> is its contents page.</p>
@@ -55,5 +62,8 @@ async function send() {
 </template>
 
 <style scoped>
+.kinds { display: flex; gap: 18px; margin-bottom: 14px; border-bottom: 1px solid var(--hair); }
+.kinds button { padding-bottom: 6px; color: var(--ink-2); border-bottom: 2px solid transparent; cursor: pointer; }
+.kinds button[aria-selected="true"] { color: var(--ink); font-weight: 700; border-bottom-color: var(--moss); }
 .fields label.choice { display: flex; gap: 8px; font-weight: 400; align-items: baseline; }
 </style>

@@ -9,6 +9,19 @@ const desk = useCourse();
 const form = reactive({ title: '', text: '' });
 const trouble = ref('');
 
+/** What is pasted with its form keeps it: headings, lists, tables and emphasis, as the signs that stand for them. */
+async function paste(event: ClipboardEvent) {
+  const html = event.clipboardData?.getData('text/html') ?? '';
+  if (!/<(?:h[1-6]|li|table|strong|b|blockquote)[\s>]/i.test(html)) return;
+  event.preventDefault();
+  const box = event.target as HTMLTextAreaElement;
+  const [from, to] = [box.selectionStart, box.selectionEnd];
+  const { markdownOf } = await import('~/words/pasted');
+  const words = markdownOf(html);
+  form.text = form.text.slice(0, from) + words + form.text.slice(to);
+  await nextTick();
+  box.setSelectionRange(from + words.length, from + words.length);
+}
 async function send() {
   trouble.value = '';
   try {
@@ -23,11 +36,11 @@ async function send() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Paste or type text" description="It becomes a source like a file. Headings with # and lists with - are understood." :ui="{ content: 'max-w-2xl' }">
+  <UModal v-model:open="open" title="Paste or type text" description="It becomes a source like a file. What you paste from a page or document keeps its headings, lists and tables: # is a heading, - an item." :ui="{ content: 'max-w-2xl' }">
     <template #body>
       <form class="fields" @submit.prevent="send">
         <label>Title<UInput v-model="form.title" required maxlength="200" class="w-full" /></label>
-        <label>Text<UTextarea v-model="form.text" required :rows="12" class="w-full" /></label>
+        <label>Text<UTextarea v-model="form.text" required :rows="12" class="w-full" @paste="paste" /></label>
         <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
         <div><UButton type="submit" :disabled="!form.title.trim() || !form.text.trim()">Add as a source</UButton></div>
       </form>

@@ -13,7 +13,7 @@ const NUMBER = `(?:\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?|\\d+(?:\\.\\d+)?|(?:${WORDED
 
 /** Unit spellings -> one form, its dimension. */
 const UNITS: [RegExp, string, string][] = [
-  [/^(working|business|bank|office) days?\b/, 'workday', 'days'], [/^(calendar )?days?\b/, 'day', 'days'], [/^weeks?\b/, 'week', 'weeks'],
+  [/^(working|business|bank|office|opening|school|trading) days?\b/, 'workday', 'days'], [/^(calendar )?days?\b/, 'day', 'days'], [/^weeks?\b/, 'week', 'weeks'],
   [/^months?\b/, 'month', 'months'], [/^years?\b/, 'year', 'years'], [/^hours?\b|^hrs?\b/, 'hour', 'hours'], [/^minutes?\b|^mins?\b/, 'minute', 'minutes'],
   [/^seconds?\b|^secs?\b/, 'second', 'seconds'], [/^(%|per ?cent\b|percent\b)/, 'percent', 'percent'],
   [/^(pounds?|GBP)\b/, 'GBP', 'GBP'], [/^(euros?|EUR)\b/, 'EUR', 'EUR'], [/^(dollars?|USD)\b/, 'USD', 'USD'], [/^(pence|p)\b/, 'pence', 'pence'], [/^cents?\b/, 'cent', 'cent'],

@@ -118,11 +118,18 @@ function actionEnd(sentence: string, from: number): number {
 }
 
 /** The action without a condition that follows it; a condition before the main clause wins. */
-function actionAndCondition(sentence: string, from: number, tags: readonly TaggedWord[], leading: RuleFacts['condition']): Pick<RuleFacts, 'action' | 'condition'> {
+function actionAndCondition(sentence: string, from: number, tags: readonly TaggedWord[], leading: RuleFacts['condition']): Pick<RuleFacts, 'action' | 'condition' | 'exception'> {
   const end = actionEnd(sentence, from);
   const condition = leading ?? trailingCondition(sentence, from, end, tags);
   const to = condition && !condition.leading ? sentence.slice(0, condition.from).trimEnd().replace(/,$/, '').length : end;
-  return { action: { from, to }, ...(condition && { condition }) };
+  const exception = exceptionIn(sentence, from, end);
+  return { action: { from, to }, ...(condition && { condition }), ...(exception && { exception }) };
+}
+
+/** Where a rule says that it does not hold: "except on Sundays", "unless the desk lead agrees". */
+function exceptionIn(sentence: string, from: number, end: number): Range | undefined {
+  const match = /(?:^|[\s,(])((?:except|unless|apart from|other than|with the exception of|but not)\s.{3,})$/i.exec(sentence.slice(from, end));
+  return match ? { from: from + match.index + match[0].indexOf(match[1]), to: end } : undefined;
 }
 
 function shifted(tags: readonly TaggedWord[], start: number): TaggedWord[] {

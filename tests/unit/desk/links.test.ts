@@ -4,6 +4,10 @@ import { gzipSync } from 'node:zlib';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { blockTexts } from '../../../core/course/blocks';
+import { allLessons } from '../../../core/course/course';
+import { takeOutline } from '../../../core/course/gestures';
+import { validateCourse } from '../../../core/course/validate';
 import { standsOn } from '../../../core/course/standing';
 import { isPublic } from '../../../server/fetching/address';
 import { fetchPage } from '../../../server/fetching/fetch';
@@ -11,7 +15,7 @@ import { fetchSite } from '../../../server/fetching/site';
 import { startSite } from '../../../server/standins/site';
 import { openInstallation } from '../../../server/utils/installation';
 import { aCourse, anId } from '../../builders';
-import { aBriefInput, INES } from '../../data';
+import { aBriefInput, aChange, INES } from '../../data';
 
 const ROUTES: Record<string, RequestListener> = {
   '/page': (_, answer) => answer.setHeader('content-type', 'text/html').end('<h1>Keys</h1><p>A member must hang every key on its hook.</p>'),
@@ -122,5 +126,37 @@ describe('links as sources', () => {
     expect(standsOn(course, (range) => range.id === gone)).toEqual({ sentences: 1, checks: 1, lessons: [anId('First one')] });
     expect(standsOn(course, () => false)).toEqual({ sentences: 0, checks: 0, lessons: [] });
     await expect(desk.links.again(id, 'snothing')).rejects.toMatchObject({ problem: { code: 'no-such-source' } });
+  });
+
+  describe('a video with its transcript', () => {
+    const SAID = '[0:05] Look at the cable before you look at the tool. A cut cable must go into the red box at once, because the next volunteer cannot see the cut.\n[1:10] If the tag is missing, the volunteer must not lend the tool. Write the number on the slip and hang a red tag on the tool.\n[2:40] A volunteer should ask one question more than seems polite, and must write the answer on the slip of the borrower.\n[3:30] Never lend the last charger, because then nobody can charge anything until the next morning comes.';
+    it('is a talk whose words lead to their moment, and whose link stands in the lesson drafted from it', async () => {
+      const id = desk.courses.create('Talks', aBriefInput(), INES);
+      const added = await desk.links.addVideo(id, { address: 'https://videos.example/desk?x=1#old', title: 'At the desk', transcript: SAID }, INES);
+      expect(added.ok).toBe(true);
+      const [row] = desk.sources.ofCourse(id);
+      expect(row).toMatchObject({ title: 'At the desk', kind: 'vtt', holds: { address: 'https://videos.example/desk?x=1' } });
+      const { source } = desk.sources.inCourse(id, row.id)!;
+      expect(source.passages.map((passage) => passage.locator.seconds)).toEqual([5, 70, 160, 210]);
+      expect(desk.sources.passages(id, [source.passages[1].id])[0].source.address).toContain('videos.example');
+      await expect(desk.links.again(id, row.id)).rejects.toMatchObject({ problem: { code: 'not-a-link' } });
+      const { nodes } = await desk.drafter.ask('outline', { course: desk.courses.load(id).course, sources: desk.sources.keys(id) });
+      desk.courses.post(id, takeOutline(desk.courses.load(id).course, nodes).map((operation) => aChange(operation)), 0);
+      const lessons = allLessons(desk.courses.load(id).course);
+      desk.jobs.start(id, lessons.map((lesson) => lesson.id), INES);
+      await desk.jobs.idle();
+      const { course } = desk.courses.load(id);
+      expect(validateCourse(course)).toEqual([]);
+      const links = allLessons(course).flatMap((lesson) => lesson.blocks.flatMap((block) => blockTexts(block).flat())).flatMap((run) => run.marks ?? []).filter((mark) => mark.type === 'link');
+      expect(links.map((mark) => mark.type === 'link' && mark.attrs.href)).toContain('https://videos.example/desk?x=1#t=5');
+    });
+    it('may be given as WebVTT or SRT; what is no address, or says nothing, is refused', async () => {
+      const id = desk.courses.create('Talks', aBriefInput(), INES);
+      const add = (address: string, transcript: string) => desk.links.addVideo(id, { address, title: 'A talk', transcript }, INES);
+      expect(await add('https://videos.example/a', 'WEBVTT\n\n00:01.000 --> 00:04.000\nHang every key on its hook.')).toMatchObject({ ok: true });
+      expect(await add('https://videos.example/b', '1\n00:00:01,000 --> 00:00:04,000\nBring every saw back.\n')).toMatchObject({ ok: true });
+      await expect(add('javascript:alert(1)', SAID)).rejects.toMatchObject({ problem: { code: 'bad-address' } });
+      expect(await add('https://videos.example/c', 'WEBVTT\n\n')).toMatchObject({ ok: false, problem: { code: 'no-cues' } });
+    });
   });
 });
