@@ -80,35 +80,34 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
 
   /**
    * Takes in a file that lies at `path` under a name. The same file, or another with the same content, is not read twice: the
-   * course gets the one on the shelf.
+   * course gets the one on the shelf. `signal` stops it; then nothing of it is kept, and `stopped` is thrown.
    */
-  async function addFile(courseId: string, path: string, name: string, person: string): Promise<Added> {
+  async function addFile(courseId: string, path: string, name: string, person: string, signal?: AbortSignal): Promise<Added> {
     const bytes = new Uint8Array(readFileSync(path));
     const hash = createHash('sha256').update(bytes).digest('hex');
     const same = sources.sameFile(hash, person);
     if (same) return attachKnown(courseId, same, person);
     const id = freshId('s');
-    const result = await turn(() => readInChild(path, id, undefined, name));
+    const result = await turn(() => readInChild(path, id, signal, name));
     if (!result.ok) return result;
-    return keep(courseId, { ...result.source, id }, result.media, keepFile(bytes), name, person);
+    return keep(courseId, { ...result.source, id }, result.media, bytes, name, person, signal);
   }
 
   /** Takes in every file of a zip as a source of its own; what cannot be read is told for each. */
-  async function addZip(courseId: string, path: string, name: string, person: string): Promise<AddedZip> {
+  async function addZip(courseId: string, path: string, name: string, person: string, signal?: AbortSignal): Promise<AddedZip> {
     const done = await withZip(path, name, async (files): Promise<AddedZip> => {
       const all: { name: string; added: Added }[] = [];
-      for (const file of files) all.push({ name: file.name, added: await addUnpacked(courseId, file, person) });
+      for (const file of files) all.push({ name: file.name, added: await addUnpacked(courseId, file, person, signal) });
       return { ok: true, files: all };
-    });
+    }, signal);
     return 'files' in done && done.files.length === 0 ? { ok: false, problem: { code: 'zip-empty', place: name } } : done;
   }
 
-  async function addUnpacked(courseId: string, file: { name: string; path: string }, person: string): Promise<Added> {
-    if (!statSync(file.path).isDirectory()) return addFile(courseId, file.path, file.name, person);
+  async function addUnpacked(courseId: string, file: { name: string; path: string }, person: string, signal?: AbortSignal): Promise<Added> {
+    if (!statSync(file.path).isDirectory()) return addFile(courseId, file.path, file.name, person, signal);
     const id = freshId('s');
-    const result = await turn(() => readInChild(file.path, id, undefined, file.name));
-    // A folder of pages has no bytes of its own: what was read of it is what is kept.
-    return result.ok ? keep(courseId, { ...result.source, id }, result.media, result.source.version, `${file.name}/`, person) : result;
+    const result = await turn(() => readInChild(file.path, id, signal, file.name));
+    return result.ok ? keep(courseId, { ...result.source, id }, result.media, undefined, `${file.name}/`, person, signal) : result;
   }
 
   /** Takes in text that was pasted or typed. */
@@ -116,15 +115,18 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     const bytes = new TextEncoder().encode(text);
     const result = await readSource({ name: 'notes.md', bytes }, freshId('s'));
     if (!result.ok) return { ok: false, problem: { ...result.problem, place: title } };
-    return keep(courseId, { ...result.source, title }, new Map(), keepFile(bytes), `${title}.md`, person);
+    return keep(courseId, { ...result.source, title }, new Map(), bytes, `${title}.md`, person);
   }
 
-  async function keep(courseId: string, read: Source, media: ReadonlyMap<string, Uint8Array>, fileHash: string, fileName: string, person: string): Promise<Added> {
+  /** Keeps what was read. Without bytes of its own (a folder of pages), what was read is what is kept. */
+  async function keep(courseId: string, read: Source, media: ReadonlyMap<string, Uint8Array>, bytes: Uint8Array | undefined, fileName: string, person: string, signal?: AbortSignal): Promise<Added> {
     const source = read.language === 'und' ? { ...read, language: languageOf(courseId) } : read;
     const alike = sources.sameContent(source.version, person);
     if (alike) return attachKnown(courseId, alike, person);
     const { claims } = await drafter.ask('understand', { source });
-    for (const bytes of media.values()) keepFile(bytes);
+    if (signal?.aborted) fail('stopped');
+    for (const picture of media.values()) keepFile(picture);
+    const fileHash = bytes ? keepFile(bytes) : source.version;
     db.transaction(() => {
       sources.add(source, claims, { owner: person, fileHash, fileName, at: now() });
       sources.attach(courseId, source.id, source.version, person, now());
@@ -135,7 +137,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
 
   /** Takes in what was read elsewhere, from an address. */
   function keepRead(courseId: string, source: Source, media: ReadonlyMap<string, Uint8Array>, bytes: Uint8Array | undefined, name: string, person: string): Promise<Added> {
-    return keep(courseId, source, media, bytes ? keepFile(bytes) : source.version, name, person);
+    return keep(courseId, source, media, bytes, name, person);
   }
 
   /** Takes in a newer version of a source, under the same id; its course uses it from then on. */

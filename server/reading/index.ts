@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os';
 import { basename, join, resolve } from 'node:path';
 import { deserialize } from 'node:v8';
+import { ProblemError } from '../../core/course/problem';
 import { idFrom } from '../../core/course/id';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
@@ -15,7 +16,7 @@ const HEAP = 800;
 
 /**
  * Reads a file or folder in a process of its own with limited memory; a file that breaks the reader breaks nothing
- * else. `signal` stops it; `name` is what the file is called where it came from,
+ * else. `signal` stops it, with the problem `stopped` thrown; `name` is what the file is called where it came from,
  * `address` where it was fetched from.
  */
 export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path)), address?: string): Promise<ReadResult> {
@@ -52,7 +53,7 @@ async function answerOf<T>(job: ReadingJob, signal?: AbortSignal): Promise<T | E
   const chunks: Buffer[] = [];
   child.stdout.on('data', (chunk: Buffer) => chunks.push(chunk));
   const ended = await new Promise<{ code: number | null }>((done, failed) => {
-    child.on('error', failed);
+    child.on('error', (error) => failed(signal?.aborted ? new ProblemError({ code: 'stopped', place: job.name }) : error));
     child.on('close', (code) => done({ code }));
   });
   if (ended.code !== 0 || chunks.length === 0) return { ok: false, problem: { code: 'reader-stopped', place: job.name } };

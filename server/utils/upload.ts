@@ -7,15 +7,17 @@ import { ProblemError } from '../../core/course/problem';
 import { installation } from './installation';
 import { refuse } from './request';
 
-/** Takes in a file: its bytes as the body, its name in the address. It lies in a temporary place while it is worked on, never beyond the limit. */
-export async function withUpload<T>(event: H3Event, work: (path: string, name: string) => Promise<T>): Promise<T> {
+/** Takes in a file: its bytes as the body, its name in the address. It lies in a temporary place while it is worked on, never beyond the limit. `signal` tells when whoever sent it went away. */
+export async function withUpload<T>(event: H3Event, work: (path: string, name: string, signal: AbortSignal) => Promise<T>): Promise<T> {
   const name = String(getQuery(event).name ?? '').split(/[\\/]/).pop()!.slice(0, 200);
   if (!name) refuse({ code: 'bad-input', place: 'name' });
   const { sources } = installation();
   const path = sources.temporaryPath();
+  const gone = new AbortController();
+  event.node.res.once('close', () => !event.node.res.writableFinished && gone.abort());
   try {
     await pipeline(event.node.req, limited(name), createWriteStream(path));
-    return await work(path, name);
+    return await work(path, name, gone.signal);
   } finally {
     sources.discard(path);
   }

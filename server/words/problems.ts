@@ -50,6 +50,7 @@ const PROBLEMS: Record<string, Wording> = {
   'no-such-version': () => 'this course has no such version.',
   'no-such-source': () => 'this course does not use that source.',
   'two-sources': () => 'choose two sources of this course.',
+  'stopped': () => 'reading it was stopped; nothing of it was kept.',
   'nothing-answered': () => 'no question is answered yet.',
   'no-right': () => 'you may not do this here. Ask an author of the course.',
   'not-signed-in': () => 'sign in first.',

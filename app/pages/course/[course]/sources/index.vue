@@ -28,6 +28,7 @@ interface Upload {
   share: number;
   state: 'sending' | 'reading' | 'refused';
   message?: string;
+  stop?: () => void;
 }
 
 const desk = useCourse();
@@ -59,11 +60,17 @@ function take(files: FileList | File[]) {
     uploads.value.push({ name: file.name, share: 0, state: 'sending' });
     const upload = uploads.value.at(-1)!;
     const request = new XMLHttpRequest();
+    upload.stop = () => {
+      uploads.value = uploads.value.filter((each) => each !== upload);
+      request.abort();
+      notes.value.push(`${file.name} was stopped; nothing of it was kept.`);
+    };
     request.open('PUT', `${base.value}?name=${encodeURIComponent(file.name)}`);
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.upload.onprogress = (event) => void (upload.share = event.total ? event.loaded / event.total : 0);
     request.upload.onload = () => void (upload.state = 'reading');
     request.onloadend = () => {
+      if (!uploads.value.includes(upload)) return;
       const answer = JSON.parse(request.responseText || '{}') as { ok?: boolean; same?: string; files?: { name: string; same?: string; refused?: string }[]; data?: Trouble };
       if (request.status === 200) {
         uploads.value = uploads.value.filter((each) => each !== upload);
@@ -150,8 +157,8 @@ useActions([
     <ul v-if="uploads.length" class="uploads" aria-label="Files on their way">
       <li v-for="upload in uploads" :key="upload.name" :class="upload.state"><span>{{ upload.name }}</span>
         <span v-if="upload.state === 'refused'" class="decide">{{ upload.message }} <button type="button" class="link" @click="uploads = uploads.filter((each) => each !== upload)">Close</button></span>
-        <span v-else-if="upload.state === 'reading'" class="quiet">being read</span>
-        <span v-else class="quiet"><progress :value="upload.share" max="1" :aria-label="`${upload.name} sent`" /> {{ Math.round(upload.share * 100) }} %</span></li>
+        <span v-else-if="upload.state === 'reading'" class="quiet">being read <button type="button" class="link" :aria-label="`Stop reading ${upload.name}`" @click="upload.stop?.()">stop</button></span>
+        <span v-else class="quiet"><progress :value="upload.share" max="1" :aria-label="`${upload.name} sent`" /> {{ Math.round(upload.share * 100) }} % <button type="button" class="link" :aria-label="`Stop sending ${upload.name}`" @click="upload.stop?.()">stop</button></span></li>
     </ul>
     <SourceFound v-if="typed.trim()" :address="`/api/courses/${desk.course!.id}/search`" :typed="typed" :title="titleOf" :lesson="lessonOf" :to="(found: FoundPassage) => `/course/${desk.course!.id}/sources/${found.sourceId}#${found.id}`" />
     <table v-else-if="rows?.length" class="lines">
