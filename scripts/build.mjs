@@ -5,7 +5,7 @@ import { build } from 'esbuild';
 await build({
   entryPoints: {
     cli: 'cli/main.ts', reader: 'server/reading/child.ts', drafter: 'server/drafting/worker.ts', searcher: 'server/searching/worker.ts', keep: 'server/keep.ts',
-    prepare: 'demo/prepare.ts', remake: 'demo/remake.ts', demo: 'demo/main.ts', eval: 'eval/main.ts', bench: 'eval/bench.ts', 'bench-desk': 'eval/bench-desk.ts', 'bench-learners': 'eval/bench-learners.ts', accept: 'eval/accept.ts', schema: 'scripts/schema.ts',
+    prepare: 'demo/prepare.ts', remake: 'demo/remake.ts', demo: 'demo/main.ts', eval: 'eval/main.ts', 'eval-reading': 'eval/reading.ts', bench: 'eval/bench.ts', 'bench-desk': 'eval/bench-desk.ts', 'bench-learners': 'eval/bench-learners.ts', accept: 'eval/accept.ts', schema: 'scripts/schema.ts',
   },
   outdir: 'dist', outExtension: { '.js': '.mjs' }, bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', sourcemap: true, logLevel: 'warning',
 });

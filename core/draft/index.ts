@@ -24,7 +24,7 @@ export interface Draft {
 /** Fewer usable words than this, and there is no course in it. */
 export const LEAST_WORDS = 120;
 
-const ROUNDS = 4;
+const ROUNDS = 7;
 /** A draft this close to the minutes asked is good enough. */
 const CLOSE = 0.05;
 
@@ -40,12 +40,17 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
   const asked = brief.size.minutes;
   let best: { plan: CoursePlan; course: Course } | undefined;
   // How many questions a lesson will hold is known only when it is drafted: a draft that misses the minutes is planned again.
+  let [low, high]: (number | undefined)[] = [];
   for (let round = 0, aim = asked; round < ROUNDS; round++) {
     const made = draftOnce(brief, title, planCourse(outline, context, aim), context, onLesson);
     const [minutes, before] = [courseMinutes(made.course), best && courseMinutes(best.course)];
     if (asked === undefined || before === undefined || Math.abs(minutes - asked) < Math.abs(before - asked)) best = made;
     if (asked === undefined || Math.abs(minutes - asked) <= asked * CLOSE) break;
-    aim = (aim ?? asked) * Math.min(1.5, Math.max(0.6, asked / Math.max(0.1, minutes)));
+    const tried = aim ?? asked;
+    if (minutes < asked) low = Math.max(low ?? 0, tried);
+    else high = Math.min(high ?? Infinity, tried);
+    // Between an aim that gave too little and one that gave too much; as long as there is only one, by its ratio.
+    aim = low !== undefined && high !== undefined && low < high ? (low + high) / 2 : tried * Math.min(1.5, Math.max(0.6, asked / Math.max(0.1, minutes)));
   }
   const { plan, course } = best!;
   const problems = validateCourse(course);

@@ -45,6 +45,8 @@ type Make = (kind: ClaimKind, ranges: PassageRange[], text: string, more?: Parti
 
 function addByFacts(facts: SentenceFacts, ranges: PassageRange[], text: string, make: Make, pack: LanguagePack, defined = false): void {
   const more = leaning(facts);
+  // What only introduces the words behind it says nothing yet.
+  if (/[:：]$/.test(text)) return;
   if (facts.rule) make('rule', ranges, text, { ...ruleParts(text, facts), ...more });
   if (facts.definition && !defined) {
     const { term, meaning, plural, proper } = facts.definition;

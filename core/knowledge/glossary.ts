@@ -61,6 +61,7 @@ function entry(passage: Passage, term: string, from: number): GlossaryEntryFound
   return { term, meaning: first.replace(/[.!?]$/, ''), range: { id: passage.id, from: start, to: start + first.length } };
 }
 
+/** Words, not the number of a section or version. */
 function isTerm(text: string): boolean {
-  return TERM.test(text) && text.split(' ').length <= 5 && !/\b(?:must|should|is|are)\b/.test(text);
+  return !/^[\d.,-]+[a-z]?$/.test(text) && TERM.test(text) && text.split(' ').length <= 5 && !/\b(?:must|should|is|are)\b/.test(text);
 }

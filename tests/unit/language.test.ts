@@ -162,3 +162,11 @@ describe('languages that are not understood', () => {
     expect(packFor('ja').stemmedWords('最後のまとめ').length).toBeGreaterThan(0);
   });
 });
+
+describe('what only looks like a claim', () => {
+  const facts = (sentence: string) => packFor('en').facts!(sentence, packFor('en').tags!(sentence));
+  it.each(['Access to the /etc/shadow system password file requires root privileges.', 'Finance Operations pays, keeps the records and publishes the rates.', 'Invocation of unregistered services may fail.', 'You should be able to determine where the file lies.'])('is no rule: %s', (sentence) => expect(facts(sentence).rule).toBeUndefined());
+  it.each([['Premium economy may be booked for flights longer than six hours.', 'may'], ['Answer to the person who asked.', 'must'], ['Use an advance for the first trip.', 'must']])('is one: %s', (sentence, strength) => expect(facts(sentence).rule?.strength).toBe(strength));
+  it.each([['Working alone is not dangerous in itself.', false], ['Boxes stand with the hazard label facing the door.', false], ['A stanza must not hold two fields.', false], ['Warning signs.', false], ['Report it, otherwise the insurer will refuse the claim.', true], ['Deliberate false claims are fraud and result in dismissal.', true]])('%s warns: %s', (sentence, warns) => expect(facts(sentence).warning).toBe(warns));
+  it.each([['For meals with guests, add the names and the reason.', false], ['The reason is that surprise starts quarrels.', true]])('%s gives a reason: %s', (sentence, gives) => expect(facts(sentence).reason).toBe(gives));
+});

@@ -77,6 +77,13 @@ const NOT_ORDERS = new Set(['note', 'notice', 'feel', 'talk', 'underscore', 'und
 const ALSO_ADJECTIVES = new Set(['open', 'dry', 'clean', 'empty', 'warm', 'cool', 'free', 'clear', 'help', 'be', 'have', 'do']);
 const OBJECT_START = /^(?:(?:the|a|an|all|any|each|every|both|no|some|your|our|his|her|their|its|my|this|that|these|those|it|them|him|you|yourself|us|me|one|two|three|four|five|only|up|down|out|off|on|in|into|to|for|from|with|at|by|about|around|away|back|over|under|between|through|if|whether|when|how|what|which|who|where|before|after|until|at|as|along|against|and|or|straight|together|again|once|twice|immediately|directly|carefully|then|not|never|always|sure|enough|even|such|several|many|more|most|either|another|other|first|calmly|slowly|gently|early|late)\b|[\d"“‘'`A-Z])/;
 
+/** "Access to the file requires …", "Finance Operations pays …": what looks like a verb begins the subject of another. */
+function isNounPhrase(clause: string, rest: string, tags: readonly TaggedWord[]): boolean {
+  if (!/^(?:to|of|for)\s|^\p{Lu}/u.test(rest)) return false;
+  const at = tags.findIndex((tag, index) => index > 1 && tag.tag === 'VERB' && /[^s]s$/.test(tag.text) && ['NOUN', 'PROPN', 'VERB'].includes(tags[index - 1].tag));
+  return at > 0 && !/\b(?:that|which|who|whom|what|whatever|whoever|if|when|whenever|where|how|why|until|before|after|because|as|so|than|whether|once|unless|while|and|or|but)\b|[,;:]/i.test(clause.slice(0, tags[at].from));
+}
+
 /** Whether a clause tells the reader to do something: "Check …", "Do not …", "Never …", "Please …". */
 export function isImperative(clause: string, tags: readonly TaggedWord[], words: WordList): boolean {
   const bare = clause.replace(/^(?:please|always|never|also|first|simply|just|then|instead|carefully|immediately|do not|don't|do)\s+(?:also\s+|ever\s+)?/i, '');
@@ -90,6 +97,7 @@ export function isImperative(clause: string, tags: readonly TaggedWord[], words:
   if (!words.isVerb(verb) || (NOT_ORDERS.has(verb) && !ALSO_ADJECTIVES.has(verb))) return false;
   if (/(?:ing|ed)$/.test(verb) && !/^(?:bring|sing|ring|swing|spring|string|need|feed|speed|proceed|succeed|exceed|heed|seed|weed|bleed|shed|embed|spread)$/.test(verb)) return false;
   const rest = match[2];
+  if (isNounPhrase(clause, rest, tags)) return false;
   if (rest.startsWith('(') || /^(?:of|is|are|was|were|has|have|had|must|should|may|can|will|would|does|do|did|might|shall|cannot)\b/i.test(rest)) return false;
   if (verb === 'be' || verb === 'have' || verb === 'do') return /^(?:be) (?:sure|careful|aware|ready|prepared|patient|honest|clear|polite|kind|on|able)/i.test(bare) || (verb !== 'be' && OBJECT_START.test(rest) && clause === bare && /^[A-Z]/.test(clause));
   // "Check in with your buddy": a verb with its particle.

@@ -53,6 +53,8 @@ export function ruleOf(sentence: string, tags: readonly TaggedWord[], words: Wor
     const person = isPerson(subjectText, words);
     if (/^can/.test(said) && (!person || /^\s+(?:not|be|have|also be|only be)\b/.test(sentence.slice(at + said.length)))) return undefined;
     const from = at + said.length + /^\s*/.exec(sentence.slice(at + said.length))![0].length;
+    // "You should be able to …" tells what will be; "It may fail" what can happen.
+    if (/^be able\b/.test(sentence.slice(from)) || (/^may(?! not)/.test(said) && !person && !/^(?:also |only )?be (?:\w+ )?\w+(?:ed|en|wn|ld|pt|nt|ght|de|id|t)\b/.test(sentence.slice(from)))) return undefined;
     if (!/^[a-z]/.test(sentence.slice(from)) || /^(?:been|have been)\b/.test(sentence.slice(from))) return undefined;
     if (/^(?:is|are|has|have|needs?)\b/.test(said) && !/ (?:to|from)$/.test(said)) continue;
     return {

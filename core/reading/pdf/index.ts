@@ -16,9 +16,9 @@ const FONT_PAGES = 8;
 
 /**
  * Reads a PDF by the positions of its text. Throws `password`, `broken`, `scanned` (pictures of pages, no text),
- * `too-many-pages`.
+ * `too-many-pages`. `byLooks`: headings by size and weight alone, as in a document without an outline of its own.
  */
-export async function readPdf(bytes: Uint8Array): Promise<ReadDocument> {
+export async function readPdf(bytes: Uint8Array, { byLooks = false } = {}): Promise<ReadDocument> {
   const pdf = await opened(bytes);
   if (pdf.numPages > LIMITS.pages) fail('too-many-pages', { pages: pdf.numPages, limit: LIMITS.pages });
   const fonts = new Map<string, Font>();
@@ -42,7 +42,7 @@ export async function readPdf(bytes: Uint8Array): Promise<ReadDocument> {
   }
   const letters = pages.flat().reduce((sum, line) => sum + line.text.length, 0);
   if (letters === 0 || (pages.length >= 3 && letters < 20 * pages.length)) fail('scanned', { pages: pdf.numPages });
-  const outline = await outlineOf(pdf);
+  const outline = byLooks ? [] : await outlineOf(pdf);
   const about = await aboutOf(pdf);
   const body = bodySize(pages.flat());
   const { pages: flows, footnotes } = splitFootnotes(withoutFurniture(pages));
@@ -84,6 +84,14 @@ async function boldFonts(page: PdfPage, items: readonly TextItem[]): Promise<Set
     if (error instanceof ProblemError) throw error;
   }
   return bold;
+}
+
+/** The outline a PDF carries, in order. */
+export async function pdfOutline(bytes: Uint8Array): Promise<OutlineEntry[]> {
+  const pdf = await opened(bytes);
+  const outline = await outlineOf(pdf);
+  await pdf.destroy?.();
+  return outline;
 }
 
 async function outlineOf(pdf: Pdf): Promise<OutlineEntry[]> {

@@ -58,8 +58,10 @@ export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: s
     return { level: RULE.exec(lines[1])![1] === '=' ? 1 : 2, text: folded(first.replace(/^#+\s*/, '')), rest: lines.slice(2) };
   }
   const text = folded(unwrapped(lines, known));
-  if (text.length > 160 || lines.length > 3) return undefined;
   const number = headingNumber(text);
+  // A numbered question may be long; anything else of that length is a paragraph.
+  const question = number !== undefined && number.depth > 1 && /[?!]$/.test(text);
+  if (text.length > (question ? 260 : 160) || lines.length > (question ? 5 : 3)) return undefined;
   if (number && number.depth < clauses && chunk.indent <= 3 && (!/[.;,:]$/.test(text.replace(/\betc\.$|\?$/, '')) || (number.depth > 1 && text.length <= 80 && text.endsWith('.')))) {
     const following = next && next.lines.length <= 2 ? headingNumber(folded(next.lines.join(' '))) : undefined;
     const goesOn = number.depth === 1 && counted !== undefined && Number(number.number) === counted + 1;
