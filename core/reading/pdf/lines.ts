@@ -17,6 +17,8 @@ export interface Cell {
   text: string;
   from: number;
   to: number;
+  /** Where the pieces it was put together of begin: in the letters, and on the page. */
+  pieces: { at: number; from: number }[];
 }
 
 export interface Line {
@@ -110,11 +112,12 @@ function toLine(segment: Segment, page: number, fonts: ReadonlyMap<string, Font>
     const gap = x - end;
     if (cells.length === 0 || gap > Math.max(size * 1.4, 9)) {
       if (text && !text.endsWith(' ')) text += ' ';
-      cells.push({ text: piece, from: x, to: x + item.width });
+      cells.push({ text: piece, from: x, to: x + item.width, pieces: [{ at: 0, from: x }] });
     } else {
       const cell = cells[cells.length - 1];
       const space = (text.endsWith(' ') || gap > size * 0.18) && !cell.text.endsWith(' ') && !piece.startsWith(' ');
       if (space && !text.endsWith(' ')) text += ' ';
+      cell.pieces.push({ at: cell.text.length + (space ? 1 : 0), from: x });
       cell.text += (space ? ' ' : '') + piece;
       cell.to = x + item.width;
     }
