@@ -1,10 +1,16 @@
 // Times whole stages and prints them as ratios: how drafting compares to reading alone, and how time grows with the text.
-import { existsSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { briefFrom } from '../core/brief/input';
 import { draftCourse } from '../core/draft';
 import { understand } from '../core/knowledge';
+import { matchExpression, searchQuery, searchText } from '../core/language/search';
 import { readSource } from '../core/reading';
+import { openDatabase } from '../server/database/open';
+import { peopleIn } from '../server/database/people';
+import { searchIn } from '../server/database/search';
+import { sourcesIn } from '../server/database/sources';
 import { packFor } from '../server/language/packs';
 import { readInChild } from '../server/reading';
 import { demoFiles, option } from './corpus';
@@ -57,4 +63,34 @@ for (const sections of [100, 200, 400, 800, 1600, 3200]) {
   }, sections < 800 ? RUNS : 1);
   console.log(`  ${(bytes.length / 1048576).toFixed(2)} MB: ${before ? `${(time / before).toFixed(2)} x` : '-'} (${Math.round(time)} ms)`);
   before = time;
+}
+
+console.log('searching 10 MB of text, against looking through all of it for the words');
+{
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-bench-'));
+  const db = openDatabase(folder);
+  const result = await readSource({ name: 'manual.md', bytes: text(3800) }, 'sabcdefghij');
+  if (!result.ok) throw new Error(result.problem.code);
+  const { source } = result;
+  peopleIn(db).add({ id: 'pbenchaaaaaaa', name: 'B', login: 'b', role: 'owner' }, 'x', 0);
+  sourcesIn(db).add(source, [], { owner: 'pbenchaaaaaaa', fileHash: source.version, fileName: 'manual.md', at: 0 });
+  const search = searchIn(db);
+  const key = { id: source.id, version: source.version };
+  const pack = packFor('en');
+  const filling = await median(() => db.transaction(() => {
+    search.clear(key);
+    search.add(key, source.passages.map(({ id, kind, text: words, locator }, position) => ({ id, kind, text: words, locator, position, ...searchText(words, pack), headings: searchText(locator.path.at(-1) ?? '', pack).stems })));
+    search.finish(key);
+  })(), 1);
+  const bytes = source.passages.reduce((sum, passage) => sum + passage.text.length, 0);
+  console.log(`  ${(bytes / 1048576).toFixed(1)} MB, ${source.passages.length} passages made searchable in ${(filling / 1000).toFixed(1)} s`);
+  for (const typed of ['ladder charger', 'battery within 37', 'hing', 'the borrower of a deposit 4108', 'zeppelin']) {
+    const query = searchQuery(typed, [pack])!;
+    const time = await median(() => search.find(matchExpression(query, 'all'), [key], 60), 5);
+    const words = typed.split(' ');
+    const scan = await median(() => source.passages.filter((passage) => words.every((word) => passage.text.includes(word))).length, 5);
+    console.log(`  “${typed}”: ${time.toFixed(1)} ms, ${(time / scan).toFixed(2)} x`);
+  }
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
 }

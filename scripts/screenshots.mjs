@@ -29,6 +29,11 @@ try {
   await page.getByRole('button', { name: 'Ines Marlow' }).click();
   await page.getByRole('link', { name: 'Lending tools safely' }).waitFor();
   await shot('home');
+  await page.getByRole('link', { name: 'Source shelf' }).click();
+  await page.getByLabel('Search all sources').fill('late fee');
+  await page.locator('.found li').first().waitFor();
+  await shot('shelf');
+  await page.goto(url);
   await page.getByRole('link', { name: 'Lending tools safely' }).click();
   await page.locator('.unused article').first().waitFor();
   await shot('outline');
@@ -47,7 +52,22 @@ try {
   }
   await page.keyboard.press('Alt+2');
   await page.getByRole('table').getByRole('link', { name: 'Lending Policy' }).click();
+  await page.locator('.passage').nth(9).click();
   await shot('source');
+  await page.getByRole('link', { name: 'What I know' }).click();
+  await page.getByLabel('Which rules of thumb do you work by?').fill('If somebody apologises twice, something is broken.\nNever lend the last charger.');
+  await page.getByRole('button', { name: 'Put into the sources' }).click();
+  await page.getByText('The sources hold your answers.').waitFor();
+  await shot('interview');
+  await page.getByRole('link', { name: 'Topics' }).click();
+  await page.locator('tbody tr').first().waitFor();
+  await shot('topics');
+  await page.getByRole('link', { name: 'Side by side' }).click();
+  await page.getByText('said differently').waitFor();
+  await page.getByLabel('Second source').click();
+  await page.getByRole('option', { name: 'Questions people ask at the desk' }).click();
+  await page.getByText('2 said differently').waitFor();
+  await shot('compare');
   await page.keyboard.press('Alt+3');
   await page.getByRole('button', { name: 'Draft again' }).click();
   await page.getByRole('complementary', { name: 'Drafted outline' }).waitFor();

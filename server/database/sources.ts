@@ -44,7 +44,7 @@ export function sourcesIn(db: Db) {
   const detach = db.prepare('delete from course_source where course_id = ? and source_id = ?');
   const uses = db.prepare<[string, string], { version: string }>('select version from course_source where course_id = ? and source_id = ?');
   const use = db.prepare('update course_source set version = ? where course_id = ? and source_id = ?');
-  const known = db.prepare<[string], { id: string }>('select id from source where id = ?');
+  const owner = db.prepare<[string], { owner_id: string }>('select owner_id from source where id = ?');
   const rename = db.prepare('update source set title = ? where id = ?');
   const newest = '(select version from source_version as other where other.source_id = source.id order by read_at desc, version limit 1)';
   const reachable = `(owner_id = @person or exists (select 1 from course_source join course on course.id = course_source.course_id and removed_at is null
@@ -85,7 +85,7 @@ export function sourcesIn(db: Db) {
       const found = document.get(id, version);
       return found && { source: JSON.parse(found.document) as Source, claims: JSON.parse(found.claims) as Claim[] };
     },
-    isKnown: (id: string) => known.get(id) !== undefined,
+    ownerOf: (id: string) => owner.get(id)?.owner_id,
     sameFile: (hash: string, owner: string) => sameFile.get(hash, owner),
     sameContent: (version: string, owner: string) => sameContent.get(version, owner),
     /** Makes a course use a version; false when it does already. */

@@ -161,7 +161,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     db.transaction(() => {
       const about = { owner: person, fileHash: source.version, fileName: source.title, at: now() };
       // Taken off the course before, it lies on the shelf still.
-      if (sources.isKnown(source.id)) sources.addVersion(source, claims, about);
+      if (sources.ownerOf(source.id)) sources.addVersion(source, claims, about);
       else sources.add(source, claims, about);
       sources.attach(courseId, source.id, source.version, person, now());
     })();
@@ -188,10 +188,18 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return { ok: true, source: inCourse(courseId, same.source_id), same: same.title };
   }
 
-  /** Takes in sources that came with an archive. */
+  /**
+   * Takes in sources that came with an archive. One that is here in another version gets that version too, when it is the
+   * person's own; of somebody else's it becomes a source of its own.
+   */
   function adopt(courseId: string, given: readonly { source: Source; claims: readonly Claim[] }[], person: string): void {
-    for (const { source, claims } of given) {
-      if (!sources.read(source.id, source.version)) sources.add(source, claims, { owner: person, fileHash: source.version, fileName: source.title, at: now() });
+    for (const { source: came, claims } of given) {
+      const owner = sources.ownerOf(came.id);
+      const held = sources.read(came.id, came.version) !== undefined;
+      const source = held || !owner || owner === person ? came : { ...came, id: freshId('s') };
+      const about = { owner: person, fileHash: source.version, fileName: source.title, at: now() };
+      if (!held && owner === person) sources.addVersion(source, claims, about);
+      else if (!held) sources.add(source, claims, about);
       sources.attach(courseId, source.id, source.version, person, now());
     }
     onAdded();

@@ -117,7 +117,9 @@ test('people are added by the owner, and given a part in a course by its author'
   await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
   await page.keyboard.press('Alt+9');
   await page.getByLabel('Part of Priya Holt').click();
+  const given = page.waitForResponse((answer) => answer.url().endsWith('/members') && answer.request().method() === 'PUT');
   await page.getByRole('option', { name: 'reviews' }).click();
+  await given;
   await hers.goto(address);
   await expect(hers.getByRole('heading', { name: 'Outline' })).toBeVisible();
   expect(await hers.evaluate(async () => (await fetch('/api/people')).status)).toBe(403);

@@ -237,8 +237,8 @@ test('two sources stand side by side, and what differs becomes a lesson', async 
     return path;
   };
   await page.getByLabel('Files to add').setInputFiles([file('old.md', '£2'), file('new.md', '£3')]);
-  await expect(page.getByRole('link', { name: 'new', exact: true })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'old', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'new', exact: true }).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'old', exact: true }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Side by side' }).click();
   await expect(page.getByText('1 sentence is the same')).toBeVisible();
   await looksRight(page);
@@ -277,6 +277,7 @@ test('formatted text keeps its form when pasted, and a talk comes with the link 
   await page.getByRole('link', { name: 'From a page' }).click();
   await expect(page.locator('.passage')).toHaveCount(3);
   await page.keyboard.press('Alt+2');
+  await expect(page.getByRole('heading', { name: 'Sources', exact: true })).toBeVisible();
   await page.keyboard.press('Alt+l');
   await page.getByRole('tab', { name: /video/ }).click();
   await page.getByLabel('Address of the video').fill('https://videos.example/desk');

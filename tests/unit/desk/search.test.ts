@@ -90,4 +90,16 @@ describe('the shelf', () => {
     desk.sources.putAway(row.id, INES, false);
     expect(desk.sources.shelf(INES).every((each) => each.put_away_at === null)).toBe(true);
   });
+  it('takes in sources of an archive beside what is there, and never over somebody else\'s', () => {
+    const [row] = desk.sources.ofCourse(courses[0]);
+    const { source, claims } = desk.sources.read(row.id, row.version)!;
+    const newer = { ...source, version: 'f'.repeat(64), title: 'Lending Policy, revised' };
+    const mine = desk.courses.create('From an archive', aBriefInput(), INES);
+    desk.sources.adopt(mine, [{ source: newer, claims }], INES);
+    expect(desk.sources.ofCourse(mine)).toMatchObject([{ id: row.id, version: newer.version }]);
+    expect(desk.sources.ofCourse(courses[0])[0].version).toBe(row.version);
+    const his = desk.courses.create('Of an archive', aBriefInput(), TOM);
+    desk.sources.adopt(his, [{ source: { ...newer, version: 'e'.repeat(64) }, claims }], TOM);
+    expect(desk.sources.ofCourse(his)[0].id).not.toBe(row.id);
+  });
 });
