@@ -5,6 +5,8 @@ import { wordsFor } from '../words';
 import type { PatternRules } from './rules';
 
 const LONGEST_SUBJECT = 12;
+/** In characters. */
+const LONGEST_UNIT = 24;
 const NUMBER = '\\d{1,3}(?:[. \\u00a0\\u202f]\\d{3})+(?:,\\d+)?|\\d+(?:[.,]\\d+)?';
 
 /**
@@ -179,9 +181,10 @@ function quantitiesOf(sentence: string, figures: readonly Figure[], rules: Patte
   return figures.flatMap(({ value, number, worded, currency }): Quantity[] => {
     const behind = sentence.slice(number.to);
     const gap = /^[\s\u00a0\u202f-]*/.exec(behind)![0].length;
-    const unit = rules.units.find(([pattern]) => pattern.test(behind.slice(gap)));
+    const word = behind.slice(gap, gap + LONGEST_UNIT);
+    const unit = rules.units.find(([pattern]) => pattern.test(word));
     if (currency && !unit) return [{ from: number.from - 1, to: number.to, value, unit: 'EUR', dimension: 'EUR', number, worded }];
     if (!unit) return [];
-    return [{ from: number.from, to: number.to + gap + unit[0].exec(behind.slice(gap))![0].length, value, unit: unit[1], dimension: unit[2], number, worded }];
+    return [{ from: number.from, to: number.to + gap + unit[0].exec(word)![0].length, value, unit: unit[1], dimension: unit[2], number, worded }];
   });
 }
