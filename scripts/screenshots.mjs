@@ -63,7 +63,7 @@ try {
   await page.locator('tbody tr').first().waitFor();
   await shot('topics');
   await page.getByRole('link', { name: 'Side by side' }).click();
-  await page.getByText('said differently').waitFor();
+  await page.getByText('said differently').first().waitFor();
   await page.getByLabel('Second source').click();
   await page.getByRole('option', { name: 'Questions people ask at the desk' }).click();
   await page.getByText('2 said differently').waitFor();
