@@ -1,13 +1,14 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { onTestFinished } from 'vitest';
+import { afterAll, beforeAll, onTestFinished } from 'vitest';
 import { briefFrom } from '../core/brief/input';
 import type { Course } from '../core/course/course';
 import type { Change, Operation } from '../core/course/operations';
 import { openDatabase } from '../server/database/open';
 import { peopleIn } from '../server/database/people';
 import { courseDesk, freshId, OPERATION_VERSION } from '../server/desk/courses';
+import { openInstallation } from '../server/utils/installation';
 import { aCourse } from './builders';
 
 export const INES = 'pinesmarlowa';
@@ -42,3 +43,17 @@ export function aChange(operation: Operation, person = INES, group = freshId('g'
 }
 
 export const aBriefInput = () => briefFrom({}, 'en');
+
+/** A whole installation for the tests of a file, with one person; closed and gone after the last of them. */
+export function anInstallation() {
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-installation-'));
+  const desk = openInstallation(folder);
+  beforeAll(() => desk.people.add({ id: INES, name: 'Ines', login: 'ines', role: 'owner' }, 'x.y', 1));
+  afterAll(async () => {
+    await desk.search.close();
+    await desk.drafter.stop();
+    desk.db.close();
+    rmSync(folder, { recursive: true, force: true });
+  });
+  return { folder, desk };
+}

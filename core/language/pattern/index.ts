@@ -1,7 +1,5 @@
-import { labelsFor } from '../labels';
 import type { DefinitionFacts, LanguagePack, Leaning, Quantity, Range, RuleFacts, SentenceFacts } from '../pack';
-import { segmentSentences } from '../segment';
-import { wordsFor } from '../words';
+import { plainPack } from '../plain';
 import type { PatternRules } from './rules';
 
 const LONGEST_SUBJECT = 12;
@@ -17,15 +15,10 @@ export function patternPack(language: string, given: PatternRules): LanguagePack
   const rules = withLetters(given);
   const numbers = numberFinder(rules);
   return {
-    code: language,
-    understands: false,
-    sentences: (text) => segmentSentences(text, language),
-    ...wordsFor(language),
-    commonness: () => undefined,
+    ...plainPack(language),
     facts: (sentence) => factsOf(sentence, rules, numbers),
     numbers: (sentence) => numbers(sentence).map(({ value, number }) => ({ value, ...number })),
     leadIns: { ...rules.leadIns, lowersItems: rules.lowersItems },
-    labels: labelsFor(language),
   };
 }
 

@@ -1,23 +1,11 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { beginPlan } from '../../../core/brief/plans';
 import { allLessons } from '../../../core/course/course';
 import type { Operation } from '../../../core/course/operations';
-import { openInstallation } from '../../../server/utils/installation';
-import { aBriefInput, aChange, INES } from '../../data';
+import { aBriefInput, aChange, anInstallation, INES } from '../../data';
 import { anId } from '../../builders';
 
-const folder = mkdtempSync(join(tmpdir(), 'uplift-interview-'));
-const desk = openInstallation(folder);
-beforeAll(() => desk.people.add({ id: INES, name: 'Ines', login: 'ines', role: 'owner' }, 'x.y', 1));
-afterAll(async () => {
-  await desk.search.close();
-  await desk.drafter.stop();
-  desk.db.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+const { desk } = anInstallation();
 const make = (id: string, operations: readonly Operation[]) => {
   const posted = desk.courses.post(id, operations.map((operation) => aChange(operation)), 0);
   expect(posted.refused).toEqual([]);

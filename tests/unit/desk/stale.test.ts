@@ -1,25 +1,15 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { allLessons } from '../../../core/course/course';
 import { takeOutline } from '../../../core/course/gestures';
 import { evidencedSentences, replay, sentenceHash } from '../../../core/course/rich-text';
 import { blockTexts } from '../../../core/course/blocks';
 import { validateCourse } from '../../../core/course/validate';
-import { openInstallation } from '../../../server/utils/installation';
 import { meaningFor } from '../../../server/words/newer';
-import { aBriefInput, aChange, INES } from '../../data';
+import { aBriefInput, aChange, anInstallation, INES } from '../../data';
 
-const folder = mkdtempSync(join(tmpdir(), 'uplift-stale-'));
-const desk = openInstallation(folder);
-beforeAll(() => desk.people.add({ id: INES, name: 'Ines', login: 'ines', role: 'owner' }, 'x.y', 1));
-afterAll(async () => {
-  await desk.search.close();
-  await desk.drafter.stop();
-  desk.db.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+const { folder, desk } = anInstallation();
 const TEXT = `# Returns
 
 ## Checking

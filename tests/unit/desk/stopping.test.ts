@@ -1,20 +1,10 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { openInstallation } from '../../../server/utils/installation';
-import { aBriefInput, aChange, INES } from '../../data';
+import { describe, expect, it } from 'vitest';
+import { aBriefInput, aChange, anInstallation, INES } from '../../data';
 import { anId } from '../../builders';
 
-const folder = mkdtempSync(join(tmpdir(), 'uplift-stopping-'));
-const desk = openInstallation(folder);
-beforeAll(() => desk.people.add({ id: INES, name: 'Ines', login: 'ines', role: 'owner' }, 'x.y', 1));
-afterAll(async () => {
-  await desk.search.close();
-  await desk.drafter.stop();
-  desk.db.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+const { folder, desk } = anInstallation();
 const aFile = (name: string, sections: number) => {
   const path = join(folder, name);
   writeFileSync(path, Array.from({ length: sections }, (_, at) => `# Part ${name} ${at}\n\nA volunteer must check tool ${at} of ${name} before it goes to the shelf.\n`).join('\n'));

@@ -64,7 +64,7 @@ useActions([{ id: 't-up', label: 'One step broader', key: 'Alt+Backspace', area:
     <ShellTroubleLine v-model="trouble" />
     <div class="line">
       <nav class="trail" aria-label="Narrowed to"><NuxtLink :to="to([])" :class="{ here: field.length === 0 }">everything</NuxtLink><template v-for="(step, at) in field" :key="at"><span aria-hidden="true">›</span><NuxtLink :to="to(field.slice(0, at + 1))" :class="{ here: at === field.length - 1 }">{{ step }}</NuxtLink></template></nav>
-      <form class="narrow" @submit.prevent="narrow"><UInput v-model="typed" size="sm" maxlength="200" placeholder="Narrow to a field of your own" aria-label="Narrow to" /><UButton type="submit" size="sm" color="neutral" variant="outline" :disabled="!typed.trim()">Narrow</UButton></form>
+      <form class="narrow" @submit.prevent="narrow"><UInput v-model="typed" size="sm" maxlength="200" placeholder="Narrow to a field of your own" aria-label="Narrow to" class="w-64" /><UButton type="submit" size="sm" color="neutral" variant="outline" :disabled="!typed.trim()">Narrow</UButton></form>
     </div>
     <div v-if="view" class="body" :aria-busy="busy">
       <p v-if="view.passages.length === 0 && field.length === 0" class="nothing">There is nothing to go on yet. <NuxtLink class="link" :to="`/course/${desk.course!.id}/sources`">Add sources</NuxtLink> or <NuxtLink class="link" :to="`/course/${desk.course!.id}/sources/interview`">answer some questions</NuxtLink>, and topics are found in them.</p>
