@@ -179,7 +179,8 @@ function wholePassage(passage: Passage, sentences: readonly Sentence[], count: n
   const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
   const isLead = /[:：]$/.test(passage.text);
   // A paragraph of which a part stands elsewhere already is not taken apart here.
-  if (sentences.length < count || words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
+  // What begins small in letters that have capitals is the end of something.
+  if (/^\p{Ll}/u.test(passage.text) || sentences.length < count || words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
   return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) + worth(sentences, matter) }];
 }
 

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { allLessons } from '../../core/course/course';
+import { textOf } from '../../core/course/rich-text';
+import { draftCourse } from '../../core/draft';
 import { understand } from '../../core/knowledge';
 import { contradictionsIn } from '../../core/knowledge/contradictions';
 import { packFor } from '../../server/language/packs';
-import { fromMarkdown } from '../builders';
+import { aBrief, fromMarkdown } from '../builders';
 
 const facts = (language: string, sentence: string) => packFor(language).facts!(sentence, []);
 /** A rule in short: strength, who, what, when. */
@@ -91,5 +94,16 @@ describe('a document', () => {
     const one = understand(await fromMarkdown('Ein reserviertes Werkzeug muss innerhalb von zwei Tagen beim Tresen abgeholt werden.', 'a.md'), packFor('de'));
     const other = understand(await fromMarkdown('Ein reserviertes Werkzeug muss innerhalb von drei Tagen beim Tresen abgeholt werden.', 'b.md'), packFor('de'));
     expect(contradictionsIn([one, other])).toHaveLength(1);
+  });
+  it('is drafted by whole paragraphs, without points of what may lean on others, nor ends of sentences', async () => {
+    const NOUNS = ['Bohrer', 'Hobel', 'Leitern', 'Akkus', 'Sägen', 'Lampen', 'Hammer', 'Kabel', 'Pumpen'];
+    const part = (noun: string) => `Der Fahrer muss alle ${noun} vor der Abfahrt prüfen und den Zettel der ${noun} unterschreiben. Wer die ${noun} nicht prüft, darf nicht fahren, weil sonst niemand weiß, ob ${noun} im Wagen liegen und wem sie gehören.\n\nsind dann bei den ${noun} im Lager zu finden, und dort bleiben sie bis zum nächsten Morgen.\n`;
+    const text = [0, 3, 6].map((at) => `## ${NOUNS[at]} und mehr\n\n${NOUNS.slice(at, at + 3).map(part).join('\n')}`).join('\n');
+    const knowledge = understand(await fromMarkdown(`# Fahren\n\n${text}`), packFor('de'));
+    const { course } = draftCourse(aBrief({ language: 'de' }), [knowledge], 'Fahren');
+    const blocks = allLessons(course).flatMap((lesson) => lesson.blocks);
+    expect(blocks.filter((block) => block.kind === 'text').length).toBeGreaterThan(3);
+    expect(blocks.some((block) => block.kind === 'summary')).toBe(false);
+    expect(blocks.filter((block) => block.kind === 'text').some((block) => /^\p{Ll}/u.test(textOf(block.body.text)))).toBe(false);
   });
 });

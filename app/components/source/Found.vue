@@ -17,16 +17,20 @@ const props = defineProps<{ address: string; typed: string; title: (id: string) 
 const result = shallowRef<{ found: FoundPassage[]; more: boolean; unready: number } | null>(null);
 const failed = ref(false);
 let asked = 0;
-watch(() => [props.address, props.typed], async () => {
+watch(() => [props.address, props.typed], () => void ask(120), { immediate: true });
+onBeforeUnmount(() => void asked++);
+/** Asks after some milliseconds: typing is faster than asking, and the last word counts. */
+async function ask(after: number): Promise<void> {
   const mine = ++asked;
-  // Typing is faster than asking: the last word counts.
-  await new Promise((go) => setTimeout(go, 120));
+  await new Promise((go) => setTimeout(go, after));
   if (mine !== asked) return;
   const found = await $fetch<NonNullable<typeof result.value>>(props.address, { query: { typed: props.typed } }).catch(() => null);
   if (mine !== asked) return;
   failed.value = found === null;
   result.value = found ?? result.value;
-}, { immediate: true });
+  // More will be found once everything can be searched.
+  if (found?.unready) void ask(2000);
+}
 /** A text cut where its hits begin and end; every second piece is a hit. */
 function pieces({ text, hits }: FoundPassage): string[] {
   const cuts = hits.flatMap((hit) => [hit.from, hit.to]);

@@ -8,7 +8,10 @@ const LEAST_WORDS = 260;
 const LONGEST_POINT = 28;
 const WORTH = { definition: 3, rule: 2.5, warning: 2.5, figure: 2 } as const;
 
-/** Two to four sentences worth taking along from a longer lesson: its strongest rules, definitions and figures that stand alone. None for short lessons. */
+/**
+ * Two to four sentences worth taking along from a longer lesson: its strongest rules, definitions and figures that stand alone. None for short lessons, nor where it cannot be
+ * told surely what stands alone.
+ */
 export function summaryOf(pieces: readonly Piece[], matter: Matter, place: string): Block | undefined {
   const words = pieces.reduce((sum, piece) => sum + piece.words, 0);
   if (words < LEAST_WORDS) return undefined;
@@ -26,7 +29,7 @@ export function summaryOf(pieces: readonly Piece[], matter: Matter, place: strin
 function worthOf(used: UsedSentence, matter: Matter): number {
   const { sentence } = used;
   const { facts } = sentence;
-  if (!facts || facts.leaning || facts.pointsWithin || facts.words > LONGEST_POINT || facts.words < 6 || /[?:]$|[[\]`{}<>]|https?:|\bmore information\b/i.test(edited(used))) return 0;
+  if (!facts || !matter.of(sentence.passage.id).pack.understands || facts.leaning || facts.pointsWithin || facts.words > LONGEST_POINT || facts.words < 6 || /[?:]$|[[\]`{}<>]|https?:|\bmore information\b/i.test(edited(used))) return 0;
   const kinds = (matter.claims.get(sentence.passage.id) ?? [])
     .filter((claim) => claim.ranges.some((range) => range.from >= sentence.from && range.to <= sentence.to))
     .map((claim) => WORTH[claim.kind as keyof typeof WORTH] ?? 0);
