@@ -115,7 +115,7 @@ export function prepareCourse(course: Course, knowledge: readonly Knowledge[]): 
   const proposal = proposalOf(course, knowledge);
   const used = new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
   const context = contextFor(draftContext(course.brief, knowledge), used);
-  return { plan: planCourse(proposal, context), context };
+  return { plan: planCourse(proposal, context, { settled: true }), context };
 }
 
 /**

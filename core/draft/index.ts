@@ -42,7 +42,7 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
   // How many questions a lesson will hold is known only when it is drafted: a draft that misses the minutes is planned again.
   let [low, high]: (number | undefined)[] = [];
   for (let round = 0, aim = asked; round < ROUNDS; round++) {
-    const made = draftOnce(brief, title, planCourse(outline, context, aim), context, onLesson);
+    const made = draftOnce(brief, title, planCourse(outline, context, { aim }), context, onLesson);
     const [minutes, before] = [courseMinutes(made.course), best && courseMinutes(best.course)];
     if (asked === undefined || before === undefined || Math.abs(minutes - asked) < Math.abs(before - asked)) best = made;
     if (asked === undefined || Math.abs(minutes - asked) <= asked * CLOSE) break;

@@ -42,9 +42,10 @@ const SHORTEST_LESSON = 1.5;
 /**
  * Allots the sources' words: the size asked decides how much of each unit its lesson gets, by the weight of what it
  * says. Without a size, three fifths of each. `aim` is the minutes to plan for, when a first draft came out longer or
- * shorter than asked.
+ * shorter than asked. `settled`: the lessons are the author's already, and none is left out for being small.
  */
-export function planCourse(proposal: OutlineProposal, context: DraftContext, aim = context.brief.size.minutes): CoursePlan {
+export function planCourse(proposal: OutlineProposal, context: DraftContext, { aim = context.brief.size.minutes, settled = false }: { aim?: number; settled?: boolean } = {}): CoursePlan {
+  const least = settled ? 1 : LEAST_WORDS;
   const { minutes } = context.brief.size;
   const questions = context.brief.size.questionsPerLesson;
   const open = proposal.modules.map((module) => ({
@@ -55,12 +56,13 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext, aim
       return { lesson, pieces, usable, likelyQuestions: Math.min(questions, expectedQuestions(lesson, context)) };
     }),
   }));
-  const all = roomFor(open.flatMap((module) => module.lessons), aim);
+  const lessons = open.flatMap((module) => module.lessons);
+  const all = settled ? lessons : roomFor(lessons, aim);
   const usableWords = all.reduce((sum, entry) => sum + entry.usable, 0);
   const choose = (share: number) => new Map(all.map((entry) => [entry, selectPieces(entry.pieces, budget(entry.pieces, entry.usable, share * emphasis(entry.pieces), aim === undefined))]));
   const words = (entry: (typeof all)[number], chosen: readonly number[]) => chosen.reduce((sum, index) => sum + entry.pieces[index].words, 0);
   const minutesOf = (chosen: ReadonlyMap<(typeof all)[number], number[]>) =>
-    [...chosen].reduce((sum, [entry, indexes]) => sum + (words(entry, indexes) < LEAST_WORDS ? 0 : minutesFor(words(entry, indexes), entry.likelyQuestions)), 0);
+    [...chosen].reduce((sum, [entry, indexes]) => sum + (words(entry, indexes) < least ? 0 : minutesFor(words(entry, indexes), entry.likelyQuestions)), 0);
   let chosen = choose(SHARE);
   if (aim !== undefined) {
     let low = 0.02;
@@ -78,7 +80,7 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext, aim
     lessons: module.lessons.flatMap((entry): LessonPlan[] => {
       const indexes = chosen.get(entry) ?? [];
       const taken = words(entry, indexes);
-      if (taken < LEAST_WORDS) {
+      if (taken < least) {
         empty.push({ title: entry.lesson.title, words: entry.usable, sourceId: entry.lesson.unit.sourceId });
         return [];
       }

@@ -36,6 +36,7 @@ export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence
       else addByFacts(sentence.facts, [range], sentence.text, make, pack, entry !== undefined);
       if (passage.callout === 'warning' && !sentence.facts.warning && index === 0) make('warning', [range], sentence.text, leaning(sentence.facts));
       if (passage.callout === 'tip' && index === 0) make('tip', [range], sentence.text, leaning(sentence.facts));
+      if (passage.callout === 'experience' && index === 0 && !sentence.facts.example) make('example', [range], sentence.text, leaning(sentence.facts));
     });
   }
   return claims;
@@ -65,7 +66,8 @@ function addByFacts(facts: SentenceFacts, ranges: PassageRange[], text: string, 
 }
 
 function leaning(facts: SentenceFacts): Pick<Claim, 'leaning'> {
-  const reason = facts.leaning ?? (facts.pointsWithin ? 'points-within' : undefined);
+  // What speakers say of themselves is nothing to ask others about.
+  const reason = facts.leaning ?? (facts.firstPerson ? 'first-person' : facts.pointsWithin ? 'points-within' : undefined);
   return reason ? { leaning: reason } : {};
 }
 
@@ -126,7 +128,11 @@ export function stepListsOf(source: Source, sentences: ReadonlyMap<string, Sente
   }
   return new Set(
     [...lists].filter(([, items]) => {
-      const acting = items.filter((item) => sentences.get(item.id)?.[0]?.facts?.imperative).length;
+      // "If the light is red, stop." tells to act as well.
+      const acting = items.filter((item) => {
+        const facts = sentences.get(item.id)?.[0]?.facts;
+        return facts?.imperative || (facts?.rule?.condition && !facts.rule.subject && !facts.rule.modal);
+      }).length;
       const leadIn = items[0].leadIn ? byId.get(items[0].leadIn)?.text ?? '' : '';
       const ordered = items[0].list!.ordered;
       // "Line managers must:" heads duties, which have no order.

@@ -80,6 +80,8 @@ export interface SentenceFacts {
   role: boolean;
   /** Begins with a verb that tells the reader to act. */
   imperative: boolean;
+  /** Who says it speaks of themselves ("I check …"), other than in a quotation. */
+  firstPerson: boolean;
 }
 
 export interface TaggedWord extends Range {
@@ -115,6 +117,8 @@ export interface LanguagePack {
   namesKnown?(sentence: string): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */
   aboutPerson?(clause: string): boolean;
+  /** Whether a sentence begins with a word for persons named before ("They"). */
+  pointsAtPersons?(sentence: string): boolean;
   /** The topic that a speaker's sentence announces ("The third thing is returns."). */
   signpost?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */

@@ -21,6 +21,8 @@ export interface Piece {
   weight: number;
   /** The author put some of it in focus. */
   focus?: boolean;
+  /** Begins with what the heading over it says. */
+  headed?: boolean;
   /** Index of the piece without which this one cannot be followed; -1: something that is not to be had. */
   needs?: number;
 }

@@ -20,9 +20,10 @@ const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step:
 const FOCUS = 6;
 const LONGEST_TABLE = 30;
 const LONGEST_CODE = 25;
+/** A paragraph of an answer up to this many words is taken whole. */
+const LONGEST_ANSWER = 120;
 /** What speakers say to their hall and not to a learner. */
 const SMALL_TALK = /^(?:good (?:morning|afternoon|evening)|hello|hi\b|welcome|thank you|thanks|(?:the|a|one) (?:first|second|third|fourth|last|next|final|other|more) thing|one more thing|another thing|let me|so,|ok\b|okay|all right|right,|as i said|next slide)/i;
-const FIRST_PERSON = /\b(?:I|I'm|I've|I'd|I'll|me|my|mine|myself)\b/;
 
 /** Cuts a unit's passages into pieces, in order. What cannot be taught from (technical, pointing elsewhere) is not among them. */
 export function piecesOf(unit: Unit, matter: Matter): Piece[] {
@@ -32,7 +33,7 @@ export function piecesOf(unit: Unit, matter: Matter): Piece[] {
     let last = -1;
     for (let index = 0; index < passages.length;) {
       const group = groupFrom(passages, index);
-      const made = piecesOfGroup(group, passages[index - 1], at, matter, pieces, last);
+      const made = piecesOfGroup(group, passages[index - 1], at, matter, pieces, last, answering(group[0], section.title, index === 0));
       for (const piece of made) {
         const inFocus = piece.items.some(({ passage }) => matter.of(passage.id).focus?.has(passage.id));
         pieces.push(inFocus ? { ...piece, weight: piece.weight + FOCUS, focus: true } : piece);
@@ -58,7 +59,7 @@ function groupFrom(passages: readonly Passage[], start: number): Passage[] {
   return passages.slice(start, end);
 }
 
-function piecesOfGroup(group: Passage[], before: Passage | undefined, section: number, matter: Matter, pieces: readonly Piece[], last: number): Piece[] {
+function piecesOfGroup(group: Passage[], before: Passage | undefined, section: number, matter: Matter, pieces: readonly Piece[], last: number, over: Answering | undefined): Piece[] {
   const [first] = group;
   const knowledge = matter.of(first.id);
   if (first.kind === 'footnote' || first.kind === 'caption') return [];
@@ -72,7 +73,23 @@ function piecesOfGroup(group: Passage[], before: Passage | undefined, section: n
     const piece = groupPiece(group, before, section, matter, last);
     return piece ? [piece] : [];
   }
-  return sentencePieces(first, section, matter, pieces, last);
+  return sentencePieces(first, section, matter, pieces, last, over);
+}
+
+/** The heading over an answer, and whether it is the first thing under it. */
+interface Answering {
+  heading: string;
+  first: boolean;
+}
+
+function answering({ locator }: Passage, heading: string, first: boolean): Answering | undefined {
+  return locator.question === undefined ? undefined : { heading, first };
+}
+
+/** An answer may begin with what its heading says: "No, never." under a question, "They …" under a heading about somebody. */
+function leansOnHeading(sentence: Sentence, { heading, first }: Answering, { pack }: Knowledge): boolean {
+  if (!sentence.facts?.leaning) return false;
+  return (first && /[?？]$/.test(heading)) || ((pack.pointsAtPersons?.(sentence.text) ?? false) && (pack.aboutPerson?.(heading) ?? false));
 }
 
 function groupPiece(group: Passage[], before: Passage | undefined, section: number, matter: Matter, last: number): Piece | undefined {
@@ -132,22 +149,31 @@ function itemSentences(passage: Passage, knowledge: Knowledge): UsedSentence[] {
   });
 }
 
-function sentencePieces(passage: Passage, section: number, matter: Matter, pieces: readonly Piece[], last: number): Piece[] {
+function sentencePieces(passage: Passage, section: number, matter: Matter, pieces: readonly Piece[], last: number, over?: Answering): Piece[] {
   const knowledge = matter.of(passage.id);
   const sentences = knowledge.sentences.get(passage.id) ?? [];
-  if (!knowledge.pack.understands || !knowledge.pack.facts) return wholePassage(passage, sentences.filter((sentence) => !matter.said.has(`${passage.id}/${sentence.index}`)), sentences.length, section, last, matter);
+  const fresh = sentences.filter((sentence) => !matter.said.has(`${passage.id}/${sentence.index}`));
+  if (!knowledge.pack.understands || !knowledge.pack.facts) return wholePassage(passage, fresh, sentences.length, section, last, matter);
   const made: Piece[] = [];
   // The index of the piece right before the sentence at hand; -1 when that was not usable.
   let previous = last;
   let passedOver = false;
   const asks = sentences.length > 1 && /[?？]$/.test(sentences[0].text);
+  const headed = over !== undefined && sentences.length > 0 && leansOnHeading(sentences[0], over, knowledge);
+  if (over && isAnsweredWhole(passage, sentences)) {
+    const leans = !headed && /^(?:points-back|joins-on)$/.test(sentences[0]?.facts?.leaning ?? '') && passage.callout !== 'experience';
+    const whole = wholePassage(passage, fresh, sentences.length, section, last, matter);
+    // What leans on nothing at hand is taken sentence by sentence.
+    if (whole.length > 0 && !(leans && last < 0)) return whole.map((piece) => ({ ...piece, ...(headed && { headed }), ...(leans && { needs: last }) }));
+  }
   for (const sentence of sentences) {
     const isLead = sentence === sentences.at(-1) && /[:：]$/.test(sentence.text);
     if (isLead) break;
     const question = asks && sentence.index === 0;
-    const used = usable(sentence, knowledge, sentences.length > 1) ?? (asks && sentence.index === 1 ? shortAnswer(sentence) : undefined);
+    const onHeading = headed && sentence.index === 0;
+    const used = usable(sentence, knowledge, sentences.length > 1) ?? ((asks && sentence.index === 1) || onHeading ? shortAnswer(sentence) : undefined);
     const spoken = passage.kind === 'utterance' || passage.kind === 'note';
-    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && isFirstPerson(sentence.text)) || definesKnown(sentence, matter, knowledge)) {
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && sentence.facts?.firstPerson && !over) || definesKnown(sentence, matter, knowledge)) {
       // A question needs its answer, and the answer its question: a lost "No." would turn the rest round.
       if (question || (asks && sentence.index === 1)) return [];
       // What sends the reader elsewhere can be passed over, unless the next leans on it; anything else leaves a gap.
@@ -156,16 +182,22 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
       continue;
     }
     const facts = used.edits.length > 0 ? knowledge.pack.facts(edited(used), []) : sentence.facts!;
-    const leansBack = facts.leaning === 'points-back' || facts.leaning === 'joins-on' || (facts.pointsWithin && sentence.index > 0);
+    const leansBack = !onHeading && (facts.leaning === 'points-back' || facts.leaning === 'joins-on' || (facts.pointsWithin && sentence.index > 0));
     // A paragraph is cut at its end, not in its middle: a sentence keeps those before it, even if it could be read alone.
     const leans = leansBack || (sentence.index > 0 && (previous >= 0 ? made.length > 0 : asks || (knowledge.pack.namesKnown?.(sentence.text) ?? false)));
     const opening = sentence.index === 0 && (pieces.at(-1)?.section ?? -1) !== section && made.length === 0 ? 0.9 : sentence.index === 0 ? 0.4 : 0;
     const weight = 0.6 + opening + (facts.leaning === 'too-short' ? -0.4 : 0) + worth([sentence], matter) - (sentence.words > 40 ? 0.6 : 0) - (spoken && worth([sentence], matter) === 0 ? 0.8 : 0);
-    made.push({ kind: 'sentence', section, items: [{ passage, sentences: [used] }], words: wordsOf(used), weight, ...(leans && { needs: leansBack && passedOver ? -1 : previous }) });
+    made.push({ kind: 'sentence', section, items: [{ passage, sentences: [used] }], words: wordsOf(used), weight, ...(onHeading && { headed: true }), ...(leans && { needs: leansBack && passedOver ? -1 : previous }) });
     passedOver = false;
     previous = pieces.length + made.length - 1;
   }
   return asks && made.length === 1 ? [] : made;
+}
+
+/** What was written down for this course is not cut, unless it is a talk or long: a story is told to its end. */
+function isAnsweredWhole({ kind, callout }: Passage, sentences: readonly Sentence[]): boolean {
+  const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
+  return kind === 'paragraph' && (callout === 'experience' || words <= LONGEST_ANSWER);
 }
 
 /** "Only in the cab, never in the load area.": no sentence, but an answer. */
@@ -180,7 +212,7 @@ function wholePassage(passage: Passage, sentences: readonly Sentence[], count: n
   const isLead = /[:：]$/.test(passage.text);
   // A paragraph of which a part stands elsewhere already is not taken apart here.
   // What begins small in letters that have capitals is the end of something.
-  if (/^\p{Ll}/u.test(passage.text) || sentences.length < count || words < 6 || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
+  if (/^\p{Ll}/u.test(passage.text) || sentences.length < count || words < (passage.locator.question === undefined ? 6 : 2) || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
   return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) + worth(sentences, matter) }];
 }
 
@@ -216,10 +248,6 @@ function isEnded(sentence: Sentence): boolean {
 
 function hasVerb(sentence: Sentence): boolean {
   return sentence.tags.some((word) => word.tag === 'AUX' || word.tag === 'VERB');
-}
-
-function isFirstPerson(text: string): boolean {
-  return FIRST_PERSON.test(text.replace(/[“"][^”"]*[”"]/g, ''));
 }
 
 function isPointer({ facts }: Sentence): boolean {

@@ -3,13 +3,15 @@ import type { Knowledge } from '../knowledge';
 import type { OutlineProposal } from './proposal';
 import { canJoin, joinTitles } from './titles';
 import type { Dropped } from './unit';
-import { joinUnits, type UnitGroup } from './units';
+import { joinSmall, joinUnits, type UnitGroup } from './units';
 
 /** A module has at least this much matter, in words of the source, when there is more than one. */
 const SMALL_MODULE = 330;
 /** A document of short top sections only is one module up to this many words. */
 const FLAT_COURSE = 5000;
 const FLAT_LESSONS = 14;
+/** With less matter, in words of the source, a lesson would hold too little to be one. */
+const TINY_LESSON = 60;
 /** More lessons than this and neighbours are joined while they are small. */
 const MANY_LESSONS = 9;
 
@@ -27,7 +29,7 @@ export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, kn
   const lessons = groups.reduce((sum, group) => sum + group.units.length, 0);
   const single = groups.filter((group) => group.units.length === 1 || words(group) < SMALL_MODULE).length;
   const flat = groups.length > 3 && single >= groups.length * 0.75 && lessons <= FLAT_LESSONS;
-  if (flat && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) return [{ title: courseTitle, units: groups.flatMap((group) => group.units) }];
+  if (flat && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) return [withoutTiny({ title: courseTitle, units: groups.flatMap((group) => group.units) }, knowledge)];
   const joined = [...groups];
   for (;;) {
     const at = joined.reduce((least, group, index) => (words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least), -1);
@@ -35,7 +37,7 @@ export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, kn
     const other = at === 0 ? 0 : at === joined.length - 1 || words(joined[at - 1]) <= words(joined[at + 1]) ? at - 1 : at;
     joined.splice(other, 2, joinGroups(joined[other], joined[other + 1], knowledge));
   }
-  return joined.map((group) => fewerLessons(group, Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, 1700));
+  return joined.map((group) => fewerLessons(withoutTiny(group, knowledge), Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, 1700));
 }
 
 /** As many modules, and lessons in each, as the brief asks: neighbours are joined; where far too many, the lightest go. */
@@ -70,6 +72,11 @@ export function fitCounts(groups: readonly UnitGroup[], size: Brief['size'], kno
     if (fewest < lessonsPerModule) notices.push({ code: 'fewer-lessons', parameters: { asked: lessonsPerModule, got: fewest } });
   }
   return fitted;
+}
+
+/** Lessons too short to be one, joined to a neighbour of their module. */
+function withoutTiny(group: UnitGroup, knowledge: Knowledge): UnitGroup {
+  return { ...group, units: joinSmall(group.units, { most: Infinity, least: TINY_LESSON }, (a, b) => joinUnits(a, b, undefined, knowledge)) };
 }
 
 function joinGroups(a: UnitGroup, b: UnitGroup, knowledge: Knowledge): UnitGroup {

@@ -112,7 +112,8 @@ export function unitsOf(knowledge: Knowledge, size: UnitSize, courseTitle: strin
     const kept = keep(section, top === root ? [root.title] : [root.title, top.title]);
     const units = divide(section, kept).filter((unit) => unit.words > 0);
     const total = units.reduce((sum, unit) => sum + unit.words, 0);
-    if (total > 0 && total < NOTHING && top.sections.length > 1) drop(section.title, 'empty', kept.flatMap((each) => each.passages));
+    // What somebody took the time to answer is matter, however short.
+    if (total > 0 && total < NOTHING && top.sections.length > 1 && source.kind !== 'interview') drop(section.title, 'empty', kept.flatMap((each) => each.passages));
     else if (units.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), units });
   }
   return { groups, dropped };

@@ -44,7 +44,7 @@ export interface Passage {
   term?: string;
   speaker?: string;
   /** The source set it apart as a note, tip or warning. */
-  callout?: 'note' | 'tip' | 'warning';
+  callout?: 'note' | 'tip' | 'warning' | 'experience';
 }
 
 export interface Section {

@@ -12,7 +12,7 @@ export const de: Words = {
   stillHere: 'Hier fehlt noch: {left}. Drücken Sie noch einmal, um trotzdem weiterzugehen.',
   endTitle: 'Ende des Weges', endDone: 'Sie haben diesen Kurs abgeschlossen.', endLeft: 'Es ist noch nicht alles erledigt.', score: '{right} von {of} Fragen richtig ({share} %)', notPassed: '{share} % sind nötig.', stillOpen: 'Noch offen',
   elsewhere: 'Anderswo weitermachen', elsewhereWhy: 'Öffnen Sie diese Adresse auf einem anderen Gerät, um dort weiterzumachen. Behalten Sie sie für sich: Sie ist Ihr Platz im Kurs.', copied: 'Kopiert',
-  callout: { note: 'Hinweis', tip: 'Tipp', warning: 'Warnung', example: 'Beispiel' }, summary: 'Zum Mitnehmen',
+  callout: { note: 'Hinweis', tip: 'Tipp', warning: 'Warnung', example: 'Beispiel', experience: 'Aus Erfahrung' }, summary: 'Zum Mitnehmen',
   ruleLesson: { read: 'Eine Lektion ist erledigt, wenn Sie sie gelesen haben.', answered: 'Eine Lektion ist erledigt, wenn Sie sie gelesen und ihre Fragen beantwortet haben.', passed: 'Eine Lektion ist erledigt, wenn Sie sie gelesen haben und {share} % ihrer Fragen richtig sind.' },
   ruleCourse: { lessons: 'Der Kurs ist abgeschlossen, wenn alle Lektionen erledigt sind.', passed: 'Der Kurs ist abgeschlossen, wenn alle Lektionen erledigt und {share} % aller Fragen richtig sind.' },
   ruleForced: 'Die Lektionen öffnen sich eine nach der anderen.', ruleTries: 'Versuche je Frage: {tries}.', size: 'Umfang', rules: 'Wie gezählt wird', trouble: 'Etwas ist schiefgegangen. Nichts ist verloren; laden Sie die Seite neu.', oneMinute: '1 Min.',

@@ -12,7 +12,7 @@ export const en: Words = {
   stillHere: 'Still to do here: {left}. Press again to go on all the same.',
   endTitle: 'The end of the path', endDone: 'You have completed this course.', endLeft: 'Not everything is done yet.', score: '{right} of {of} checks right ({share} %)', notPassed: '{share} % are needed.', stillOpen: 'Still open',
   elsewhere: 'Go on elsewhere', elsewhereWhy: 'Open this address on another device to go on there. Keep it to yourself: it is your place in the course.', copied: 'Copied',
-  callout: { note: 'Note', tip: 'Tip', warning: 'Warning', example: 'Example' }, summary: 'To take along',
+  callout: { note: 'Note', tip: 'Tip', warning: 'Warning', example: 'Example', experience: 'From experience' }, summary: 'To take along',
   ruleLesson: { read: 'A lesson is done when you have read it.', answered: 'A lesson is done when you have read it and answered its checks.', passed: 'A lesson is done when you have read it and {share} % of its checks are right.' },
   ruleCourse: { lessons: 'The course is completed when all lessons are done.', passed: 'The course is completed when all lessons are done and {share} % of all checks are right.' },
   ruleForced: 'Lessons open one after another.', ruleTries: 'Tries at each check: {tries}.', size: 'Size', rules: 'How it counts', trouble: 'Something went wrong. Nothing you did is lost; load the page again.', oneMinute: '1 min',

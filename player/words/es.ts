@@ -12,7 +12,7 @@ export const es: Words = {
   stillHere: 'Falta aquí: {left}. Pulse otra vez para continuar de todos modos.',
   endTitle: 'Fin del camino', endDone: 'Ha completado este curso.', endLeft: 'Todavía no está todo hecho.', score: '{right} de {of} preguntas correctas ({share} %)', notPassed: 'Hace falta el {share} %.', stillOpen: 'Pendiente',
   elsewhere: 'Continuar en otro lugar', elsewhereWhy: 'Abra esta dirección en otro dispositivo para continuar allí. Guárdela para usted: es su lugar en el curso.', copied: 'Copiado',
-  callout: { note: 'Nota', tip: 'Consejo', warning: 'Atención', example: 'Ejemplo' }, summary: 'Para recordar',
+  callout: { note: 'Nota', tip: 'Consejo', warning: 'Atención', example: 'Ejemplo', experience: 'De la experiencia' }, summary: 'Para recordar',
   ruleLesson: { read: 'Una lección está hecha cuando la ha leído.', answered: 'Una lección está hecha cuando la ha leído y ha respondido a sus preguntas.', passed: 'Una lección está hecha cuando la ha leído y el {share} % de sus preguntas es correcto.' },
   ruleCourse: { lessons: 'El curso está completo cuando todas las lecciones están hechas.', passed: 'El curso está completo cuando todas las lecciones están hechas y el {share} % de todas las preguntas es correcto.' },
   ruleForced: 'Las lecciones se abren una tras otra.', ruleTries: 'Intentos por pregunta: {tries}.', size: 'Extensión', rules: 'Cómo cuenta', trouble: 'Algo salió mal. No se ha perdido nada; vuelva a cargar la página.', oneMinute: '1 min',

@@ -12,7 +12,7 @@ export const fr: Words = {
   stillHere: 'Reste à faire ici : {left}. Appuyez de nouveau pour continuer malgré tout.',
   endTitle: 'Fin du parcours', endDone: 'Vous avez terminé ce cours.', endLeft: 'Tout n’est pas encore fait.', score: '{right} questions justes sur {of} ({share} %)', notPassed: '{share} % sont requis.', stillOpen: 'À faire encore',
   elsewhere: 'Continuer ailleurs', elsewhereWhy: 'Ouvrez cette adresse sur un autre appareil pour y continuer. Gardez-la pour vous : c’est votre place dans le cours.', copied: 'Copié',
-  callout: { note: 'Remarque', tip: 'Conseil', warning: 'Attention', example: 'Exemple' }, summary: 'À retenir',
+  callout: { note: 'Remarque', tip: 'Conseil', warning: 'Attention', example: 'Exemple', experience: 'D’expérience' }, summary: 'À retenir',
   ruleLesson: { read: 'Une leçon est terminée quand vous l’avez lue.', answered: 'Une leçon est terminée quand vous l’avez lue et avez répondu à ses questions.', passed: 'Une leçon est terminée quand vous l’avez lue et que {share} % de ses questions sont justes.' },
   ruleCourse: { lessons: 'Le cours est terminé quand toutes les leçons le sont.', passed: 'Le cours est terminé quand toutes les leçons le sont et que {share} % de toutes les questions sont justes.' },
   ruleForced: 'Les leçons s’ouvrent l’une après l’autre.', ruleTries: 'Essais par question : {tries}.', size: 'Étendue', rules: 'Ce qui compte', trouble: 'Un problème est survenu. Rien n’est perdu ; rechargez la page.', oneMinute: '1 min',

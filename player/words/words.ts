@@ -1,4 +1,5 @@
 import type { Feedback } from '../../core/check/marking';
+import type { CalloutTone } from '../../core/course/blocks/callout';
 import type { Rules } from '../../core/learning/rules';
 
 /** Everything the learner's side says, in one language; `{name}` stands for a value. */
@@ -50,7 +51,7 @@ export interface Words {
   elsewhere: string;
   elsewhereWhy: string;
   copied: string;
-  callout: Record<'note' | 'tip' | 'warning' | 'example', string>;
+  callout: Record<CalloutTone, string>;
   summary: string;
   ruleLesson: Record<Rules['lesson']['kind'], string>;
   ruleCourse: Record<Rules['course']['kind'], string>;

@@ -1,4 +1,4 @@
-import { experienceTitle } from '../../core/brief/interview';
+import { experienceTitle, readingOf } from '../../core/brief/interview';
 import { sameData } from '../../core/course/canonical';
 import { allLessons, type Course } from '../../core/course/course';
 import { idFrom } from '../../core/course/id';
@@ -20,7 +20,7 @@ export interface AnswersView {
 /** What authors answer, made into a source of their course. */
 export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
   const sourceId = (courseId: string) => idFrom('s', courseId, 'interview');
-  const made = (course: Course) => readAnswers(course.answers ?? [], { id: sourceId(course.id), title: experienceTitle(course.language), language: course.language });
+  const made = (course: Course) => readAnswers(course.answers ?? [], { id: sourceId(course.id), title: experienceTitle(course.language), language: course.language }, (question) => readingOf(question, course.language));
 
   function view(courseId: string): AnswersView {
     const { course } = courses.load(courseId);

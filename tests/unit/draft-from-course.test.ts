@@ -37,6 +37,15 @@ function outlined(knowledge: Knowledge[]): Course {
 const bare = (lesson: ReturnType<typeof allLessons>[number]) => lesson.blocks;
 
 describe('a course drafted lesson by lesson', () => {
+  it('drafts every lesson that its author keeps, however small it is and however short the course is to be', () => {
+    const course = outlined([policy]);
+    const brief = { ...course.brief, size: { ...course.brief.size, minutes: 3 } };
+    const short = { ...course, brief, modules: course.modules.map((module, at) => ({ ...module, lessons: module.lessons.map((lesson, index) => (at + index === 0 ? { ...lesson, plannedPassages: lesson.plannedPassages.slice(0, 1) } : lesson)) })) };
+    const prepared = prepareCourse(short, [policy]);
+    expect(allLessons(short).length).toBeGreaterThan(3);
+    for (const { id } of allLessons(short)) expect(draftLessonOf(short, id, prepared).lesson.blocks.length).toBeGreaterThan(0);
+  });
+
   it('gets the pages that the whole run gives, whatever the order of the lessons', () => {
     const knowledge = [policy, faq];
     const whole = allLessons(draftCourse(aBrief(), knowledge, TITLE).course);

@@ -1,16 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { experienceTitle, INTERVIEW, topicTitle } from '../../core/brief/interview';
+import { experienceTitle, INTERVIEW, readingOf, topicTitle } from '../../core/brief/interview';
 import { beginPlan, planFor, PLANS, type PlanKey } from '../../core/brief/plans';
 import { allLessons, emptyCourse, type Answer, type Course } from '../../core/course/course';
 import { apply, applyAll } from '../../core/course/operations';
 import { operationsTo } from '../../core/course/return';
 import { validateCourse } from '../../core/course/validate';
 import { readAnswers } from '../../core/reading/answers';
+import { typedText } from '../../core/reading/answers/typed';
 import { allSections } from '../../core/source/source';
 import { aBrief, aCourse, anId } from '../builders';
 
 const answer = (question: string, text: string, topic = 'Rules of thumb'): Answer => ({ id: anId(question), topic, question, text });
-const read = (...answers: Answer[]) => readAnswers(answers, { id: anId('answers'), title: 'From experience', language: 'en' });
+const read = (...answers: Answer[]) => readAnswers(answers, { id: anId('answers'), title: 'From experience', language: 'en' }, (question) => readingOf(question, 'en'));
+const asked = (key: string) => INTERVIEW.find((each) => each.key === key)!.question;
 const empty = emptyCourse(anId('empty'), 'Ladders', aBrief());
 const done = (course: Course, operations: Parameters<typeof applyAll>[1]) => {
   const applied = applyAll(course, operations);
@@ -26,6 +28,10 @@ describe('the interview', () => {
     for (const { topic } of INTERVIEW) expect(new Set(['en', 'de', 'fr', 'es'].map((language) => topicTitle(topic, language))).size).toBe(4);
     expect(topicTitle('thumb', 'ja')).toBe(topicTitle('thumb', 'en'));
     expect(experienceTitle('de-AT')).toBe('Aus Erfahrung');
+    for (const { over } of INTERVIEW) if (over) expect(new Set(Object.values(over)).size).toBe(4);
+    expect(readingOf(asked('thumb-rules'), 'fr')).toEqual({ over: 'À quoi se fier', reads: 'tip' });
+    expect(readingOf(asked('asked-most'), 'en')).toEqual({});
+    expect(readingOf('Which words are needed? One a line: word, colon, meaning.', 'en')).toEqual({ over: 'Which words are needed?' });
   });
 });
 
@@ -33,7 +39,7 @@ describe('answers as a source', () => {
   it('stand under their topic, whatever their order, and each passage keeps its question', () => {
     const source = read(answer('First?', 'Check the foot of every ladder. Then the rungs.\nNever lean it on glass.'), answer('Stages?', '1. Open it.\n2. Lock it.', 'The stages of the work'), answer('Second?', 'If it sways, come down.'), answer('Third?', '  '))!;
     expect(source.kind).toBe('interview');
-    expect(allSections(source.root).slice(1).map((section) => [section.title, section.passages.length])).toEqual([['Rules of thumb', 3], ['The stages of the work', 2]]);
+    expect(allSections(source.root).slice(1).map((section) => [section.title, section.passages.length])).toEqual([['Rules of thumb', 0], ['First?', 2], ['Second?', 1], ['The stages of the work', 0], ['Stages?', 2]]);
     expect(source.passages.map((passage) => [passage.kind, passage.text, passage.locator.question])).toEqual([
       ['paragraph', 'Check the foot of every ladder. Then the rungs.', 'First?'], ['paragraph', 'Never lean it on glass.', 'First?'], ['paragraph', 'If it sways, come down.', 'Second?'],
       ['item', 'Open it.', 'Stages?'], ['item', 'Lock it.', 'Stages?'],
@@ -54,6 +60,27 @@ describe('answers as a source', () => {
   });
   it('are told in the language they are written in', () => {
     expect(read(answer('Was?', 'Die Leiter muss immer auf festem Boden stehen. Wer allein arbeitet, darf nicht höher als drei Meter steigen, und jemand muss den Fuß der Leiter halten.'))!.language).toBe('de');
+  });
+});
+
+describe('typed text', () => {
+  it('is a paragraph a line, unless lines were broken to a width', () => {
+    expect(typedText('hold the foot of the ladder\nlook up before you climb', false)).toBe('Hold the foot of the ladder.\n\nLook up before you climb.');
+    expect(typedText('Hold the foot of the ladder with both of your\nhands, and look up before you climb, because a\nbroken rung is seen from below', false)).toBe('Hold the foot of the ladder with both of your hands, and look up before you climb, because a broken rung is seen from below.');
+  });
+  it('keeps its lists, headings and lead-ins as they are', () => {
+    const marked = 'Before you climb:\n- look up\n- hold on\n\n## Later\n| a | b |';
+    expect(typedText(marked, false)).toBe(marked);
+  });
+  it('gets no capital for a name of its own spelling, and no full stop where its script has none', () => {
+    expect(typedText('iPhones stay in the locker', false)).toBe('iPhones stay in the locker.');
+    expect(typedText('はしごの足元を確かめます', false)).toBe('はしごの足元を確かめます');
+    expect(typedText('red card!', false)).toBe('Red card!');
+  });
+  it('is steps where it is the work in its order, unless a line is too long for one', () => {
+    expect(typedText('open it\n\nlock both sides of it', true)).toBe('1. Open it\n\n2. Lock both sides of it.');
+    expect(typedText(`Open it.\n${'word '.repeat(40)}end.`, true)).not.toContain('1.');
+    expect(typedText('- open it\n- lock it', true)).toBe('- open it\n- lock it');
   });
 });
 

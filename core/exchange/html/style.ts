@@ -25,7 +25,7 @@ article p,article li,article dd{font:1.02rem/1.6 Georgia,'Times New Roman',serif
 .from.changed{text-decoration-style:dotted;text-decoration-color:var(--sky)}
 .connecting{color:var(--ink-2);font-style:italic}
 .callout{border-inline-start:3px solid var(--moss);padding:.1rem 1rem;margin:.8rem 0;background:var(--moss-faint)}
-.callout.warning{border-color:var(--rust)}.callout.example{border-color:var(--sky);background:none}
+.callout.warning{border-color:var(--rust)}.callout.example{border-color:var(--sky);background:none}.callout.experience{border-color:var(--ink-2);background:none}
 .summary{border-top:1px solid var(--hair);margin-top:1.2rem}
 .steps{counter-reset:step;list-style:none;padding:0}.steps>li{counter-increment:step;padding-inline-start:2.2rem;position:relative;margin:.35rem 0}.steps>li::before{content:counter(step);position:absolute;inset-inline-start:0;font:600 .9rem/1.7 ui-sans-serif,system-ui,sans-serif;color:var(--moss)}
 .wide{overflow-x:auto}table{border-collapse:collapse}article td,article th{border:1px solid var(--hair);padding:.3rem .6rem;text-align:start;vertical-align:top;font-size:.92rem}

@@ -38,6 +38,7 @@ export const german: PatternRules = {
   tip: /^(?:Tipp|Hinweis|Am besten|Es (?:hilft|lohnt sich|empfiehlt sich|ist (?:sinnvoll|ratsam|hilfreich|am besten|eine gute Idee)))\b/iu,
   comparison: /,\s+während\s|\b(?:im Gegensatz zu|im Unterschied zu|dagegen|hingegen|verglichen mit|im Vergleich zu|anders als|unterscheide[nt]|statt dessen|anstelle von)\b/iu,
   role: /\b(?:ist|sind) (?:verantwortlich|zuständig) für\b|\b(?:verantwortlich|zuständig) (?:ist|sind)\b|\bverantwortet\b/iu,
+  firstPerson: /\b(?:ich|mir|mich|mein(?:e[mnrs]?)?)\b/iu,
   pointsBack: /^(?:dies(?:e[rsmn]?)?|jene[rsmn]?|solche[rsmn]?|er|sie(?!\s+(?:müssen|dürfen|sollten|können|haben|sind|finden|brauchen)\b)|es(?! (?:ist|wird|gibt|sei|empfiehlt|lohnt|hilft|genügt|reicht|kann|dürfen|muss|war|sollte))|dabei|dadurch|damit|dafür|darin|darauf|daraus|davon|dazu|danach|dort|hierbei|hierfür|hierzu|hier|letztere[rsn]?|erstere[rsn]?|beide|deren|dessen|seine?[rnms]?|ihre?[rnms]?)\b/iu,
   joinsOn: /^(?:aber|und|oder|jedoch|also|außerdem|zudem|ferner|weiterhin|deshalb|deswegen|daher|darum|folglich|somit|trotzdem|dennoch|allerdings|stattdessen|andernfalls|sonst|schließlich|ebenso|auch|zum Beispiel|beispielsweise|in diesem Fall|dann|nun|denn|doch|dagegen|hingegen|nämlich|insbesondere|sodass)\b/iu,
   elsewhere: /\b(?:siehe|vgl\.|vergleiche)\s|\b(?:Abschnitt|Kapitel|Anhang|Abbildung|Tabelle|Seite|Fußnote)\s+[\dA-Z„]|\b(?:folgende[rsmn]?|nachfolgende[rsmn]?|obige[rsmn]?|vorige[rsmn]?|nächste[rsmn]? (?:Abschnitt|Kapitel))\b|\b(?:oben|unten) (?:genannt|beschrieben|gezeigt|aufgeführt|erwähnt)/iu,

@@ -1,5 +1,6 @@
 import { labelsFor } from '../labels';
 import type { LanguagePack, SentenceFacts, TaggedWord } from '../pack';
+import { isFirstPerson } from '../speaker';
 import { segmentSentences } from '../segment';
 import { wordsFor } from '../words';
 import { isImperative } from './clauses';
@@ -19,6 +20,7 @@ const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso th
 const EXAMPLE = /^(?:for example|for instance|as an example|example:|in one (?:case|\w+)|a (?:typical|recent|good|simple) example|last (?:year|month|week|winter|summer|spring|autumn))\b|^(?:\S+ ){1,3}?(?:for example|for instance),/i;
 const TIP = /^(?:tip|hint)\b|^it (?:helps|is (?:a good idea|best|useful|worth|wise|helpful|easier))\b|^(?:a good way|the easiest way|the best way|a simple way|try to)\b/i;
 const COMPARISON = /\b(?:whereas|in contrast|by contrast|unlike|compared (?:with|to)|on the other hand|as opposed to|rather than|in comparison|differs? from|the difference between)\b|,\s+while\b/i;
+const FIRST_PERSON = /\b(?:I|I['’](?:m|ve|d|ll)|me|my|mine|myself)\b/;
 const ROLE = /\b(?:is|are) (?:responsible|accountable|answerable) for\b|\b(?:is|are) in charge of\b|\b(?:looks?|look) after\b|\bis the (?:person|one|contact) (?:who|for)\b|\b(?:answers?|decides?) for\b|\bhas the (?:final|last) (?:say|word)\b/i;
 const LEAD_INS = {
   steps: /\b(?:steps?|procedure|as follows|do the following|in this order|proceed|follow(?:ing)? (?:these|the|this))\b|^(?:to|in order to|when|if|before|after)\b.*:$/i,
@@ -58,6 +60,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
         tip: TIP.test(sentence),
         comparison: COMPARISON.test(sentence),
         role: ROLE.test(sentence),
+        firstPerson: isFirstPerson(sentence, FIRST_PERSON),
         imperative,
       };
     },
@@ -68,6 +71,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     namesKnown: namesKnownThing,
     signpost,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
+    pointsAtPersons: (sentence) => /^(?:they|he|she)\b/i.test(sentence),
     grade: fleschKincaid,
     objectives: englishObjectives(words),
     questions: englishQuestions(words),

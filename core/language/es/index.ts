@@ -39,6 +39,7 @@ export const spanish: PatternRules = {
   tip: /^(?:Consejo|Sugerencia)\b|^Es (?:útil|buena idea|más fácil|mejor|práctico)|^Lo mejor es/iu,
   comparison: /\b(?:a diferencia de|en cambio|mientras que|por el contrario|en comparación con|en contraste con|en lugar de|en vez de)(?!\p{L})/iu,
   role: /\b(?:es|son|está|están) (?:responsables? de|a cargo de|encargad[oa]s? de)|\bse encargan? de/iu,
+  firstPerson: /\b(?:yo|mí|mis?|me|conmigo)\b/iu,
   pointsBack: /^(?:est[eao]s?|es[eao]s?|ell[oa]s?|él|ella|dich[oa]s?|tales?|su\s|sus\s|aquí|allí|así|ambos|ambas|el primero|el segundo|el último|lo anterior|lo mismo)(?!\p{L})/iu,
   joinsOn: /^(?:pero|y|e|o|u|sin embargo|no obstante|además|también|por (?:lo )?tanto|por eso|por consiguiente|así que|entonces|luego|después|finalmente|por último|por ejemplo|en este caso|en ese caso|en cambio|de lo contrario|asimismo|igualmente|en particular|de hecho|aunque|pues)(?!\p{L})/iu,
   elsewhere: /(?:^|[\s(¿«])(?:véase|vea|consulte|ver|lea)\s|\b(?:sección|capítulo|apéndice|figura|tabla|cuadro|página|apartado)\s+[\dA-Z«“"]|\b(?:siguientes?|anterior(?:es)?|arriba|abajo|a continuación)(?!\p{L})/iu,

@@ -40,6 +40,7 @@ export const french: PatternRules = {
   tip: /^(?:Astuce|Conseil)\b|^Il est (?:utile|pratique|judicieux|plus simple|préférable)|^Le plus simple/iu,
   comparison: /\b(?:contrairement à|à la différence d[eu'’]|tandis que|alors que|en revanche|par rapport à|par opposition à|plutôt que|au lieu d[eu])/iu,
   role: /\b(?:est|sont) (?:responsables? d[eu'’]|chargée?s? d[eu'’])|\bs['’]occupe(?:nt)? d[eu'’]/iu,
+  firstPerson: /\b(?:je|moi|mon|ma|mes)\b|\b[jm]['’]/iu,
   pointsBack: /^(?:ce(?:ci|la|tte|s|t)?\b(?! (?:qui|que))|c['’]|ils?\b(?! (?:faut|est|existe|y a|suffit|convient|peut|n['’]|ne))|elles?\b|celui-ci|celle-ci|ceux-ci|celles-ci|ces derni|ses?\s|son\s|sa\s|leurs?\s|y\s|en\s(?:effet|fait)|ainsi|là|ici|les deux|le premier|le second|ce dernier|cette dernière)/iu,
   joinsOn: /^(?:mais|et|ou|or|donc|car|cependant|toutefois|néanmoins|pourtant|ensuite|puis|alors|ainsi|de plus|en outre|par ailleurs|par conséquent|c['’]est pourquoi|sinon|enfin|également|aussi|par exemple|dans ce cas|en revanche|au contraire|autrement|d['’]autre part|de même|en particulier|notamment|en effet)\b/iu,
   elsewhere: /\b(?:voir|consultez|reportez-vous|cf\.)\s|\b(?:section|chapitre|annexe|figure|tableau|page|paragraphe)\s+[\dA-Z«]|\b(?:ci-dessus|ci-dessous|ci-après|suivante?s?|précédente?s?)\b/iu,

@@ -1,5 +1,6 @@
 import type { DefinitionFacts, LanguagePack, Leaning, Quantity, Range, RuleFacts, SentenceFacts } from '../pack';
 import { plainPack } from '../plain';
+import { isFirstPerson } from '../speaker';
 import type { PatternRules } from './rules';
 
 const LONGEST_SUBJECT = 12;
@@ -45,7 +46,7 @@ function factsOf(sentence: string, rules: PatternRules, numbers: (sentence: stri
     ...(rule && { rule }), ...(definition && { definition }), quantities,
     limits: quantities.length > 0 && (rules.limit.test(sentence) || rule !== undefined),
     warning: rules.warning.test(sentence), reason: rules.reason.test(sentence), example: rules.example.test(sentence), tip: rules.tip.test(sentence),
-    comparison: rules.comparison.test(sentence), role: rules.role.test(sentence), imperative: order !== undefined,
+    comparison: rules.comparison.test(sentence), role: rules.role.test(sentence), firstPerson: isFirstPerson(sentence, rules.firstPerson), imperative: order !== undefined,
   };
 }
 

@@ -33,6 +33,8 @@ export interface PatternRules {
   tip: RegExp;
   comparison: RegExp;
   role: RegExp;
+  /** Words for "I". */
+  firstPerson: RegExp;
   pointsBack: RegExp;
   joinsOn: RegExp;
   elsewhere: RegExp;

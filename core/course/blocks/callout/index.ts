@@ -2,14 +2,19 @@ import { richText, type RichText } from '../../rich-text';
 import { list, object, oneOf } from '../../shape';
 import type { BlockKind } from '../kind';
 
+/** What a callout is for; `experience` is told by somebody who does the work, in their own words. */
+export const CALLOUT_TONES = ['note', 'tip', 'warning', 'example', 'experience'] as const;
+
+export type CalloutTone = (typeof CALLOUT_TONES)[number];
+
 /** A few sentences set apart. */
 export interface CalloutBody {
-  tone: 'note' | 'tip' | 'warning' | 'example';
+  tone: CalloutTone;
   paragraphs: RichText[];
 }
 
 export const callout: BlockKind<CalloutBody> = {
-  body: object({ tone: oneOf('note', 'tip', 'warning', 'example'), paragraphs: list(richText, { min: 1 }) }),
+  body: object({ tone: oneOf(...CALLOUT_TONES), paragraphs: list(richText, { min: 1 }) }),
   texts: (body) => body.paragraphs,
   mapTexts: (body, change) => ({ ...body, paragraphs: body.paragraphs.map(change) }),
 };

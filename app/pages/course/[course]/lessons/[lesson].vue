@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BLOCK_KINDS, type Block, type BlockKindName } from '~~/core/course/blocks';
+import { CALLOUT_TONES, type CalloutTone } from '~~/core/course/blocks/callout';
 import { TURNABLE, type TurnableKind } from '~~/core/course/blocks/turn';
 import type { LessonState } from '~~/core/course/course';
 import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/course/rich-text';
@@ -24,6 +25,7 @@ const drafting = useDrafting();
 const looking = useState('looking', () => false);
 const going = computed(() => (lesson.value ? drafting.waiting.get(lesson.value.id) : undefined));
 const KINDS: Record<BlockKindName, string> = { text: 'Paragraph', heading: 'Heading', list: 'List', steps: 'Steps', callout: 'Note, tip or warning', summary: 'Points to take along', terms: 'Terms', table: 'Table', code: 'Code', check: 'Check' };
+const TONES: Record<CalloutTone, string> = { note: 'Note', tip: 'Tip', warning: 'Warning', example: 'Example', experience: 'From experience' };
 const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
 const objectives = computed(() => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? []);
 const changed = computed(() => {
@@ -37,7 +39,7 @@ function state(value: LessonState) {
   if (lesson.value && lesson.value.state !== value) desk.change(`state of “${lesson.value.title}”`, [{ type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state }]);
 }
 const own = (words: string) => [{ type: 'text' as const, text: words }];
-function fresh(kind: Exclude<BlockKindName, 'check'>, tone: 'note' | 'tip' | 'warning' | 'example' = 'note'): Block {
+function fresh(kind: Exclude<BlockKindName, 'check'>, tone: CalloutTone = 'note'): Block {
   const bodies: { [Kind in Exclude<BlockKindName, 'check'>]: unknown } = {
     text: { text: [] }, heading: { level: 2, text: [] }, list: { ordered: false, items: [{ depth: 0, text: [] }] }, steps: { steps: [{ text: [] }] }, callout: { tone, paragraphs: [[]] }, summary: { points: [[]] },
     terms: { terms: [{ term: 'Term', text: [] }] }, table: { header: [own('Case'), own('What to do')], rows: [[[], []], [[], []]] }, code: { code: ' ' },
@@ -47,7 +49,7 @@ function fresh(kind: Exclude<BlockKindName, 'check'>, tone: 'note' | 'tip' | 'wa
 const kinds = Object.keys(BLOCK_KINDS).filter((kind): kind is Exclude<BlockKindName, 'check'> => kind !== 'check' && kind !== 'callout');
 const addItems = computed(() => [[
   ...kinds.map((kind) => ({ label: KINDS[kind], onSelect: () => editor.value?.insert([fresh(kind)]) })),
-  ...(['note', 'tip', 'warning', 'example'] as const).map((tone) => ({ label: `${tone[0]!.toUpperCase()}${tone.slice(1)}`, onSelect: () => editor.value?.insert([fresh('callout', tone)]) })),
+  ...CALLOUT_TONES.map((tone) => ({ label: TONES[tone], onSelect: () => editor.value?.insert([fresh('callout', tone)]) })),
 ], [{ label: 'Check: a question of your own', onSelect: ownQuestion }]]);
 const turnItems = [TURNABLE.map((kind) => ({ label: KINDS[kind], onSelect: () => editor.value?.turn(kind) }))];
 const stateItems = [STATES.map(({ state: value, label }) => ({ label, onSelect: () => state(value) }))];

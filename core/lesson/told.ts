@@ -1,0 +1,31 @@
+import type { Piece } from './piece';
+
+/** An author's own answers, and what in them is told by the author: what says "I", and rules of thumb. */
+
+const isAnswer = ({ items: [{ passage }] }: Piece): boolean => passage.locator.question !== undefined;
+
+function speaks(piece: Piece): boolean {
+  return piece.items.some(({ passage, sentences }) => passage.callout === 'tip' || sentences.some(({ sentence: { facts, text } }) => facts?.firstPerson && !/[?？]$/.test(text)));
+}
+
+/** Points at what stands before it in its answer. */
+function leans({ needs, headed, items: [{ sentences }] }: Piece): boolean {
+  return needs !== undefined || (!headed && sentences[0]?.sentence.facts?.pointsWithin === true);
+}
+
+/**
+ * Indexes of chosen pieces that a page shows as told: those in which the author speaks of themselves or by rules of thumb, with
+ * what leans on them and what they lean on, in the same answer.
+ */
+export function toldPieces(pieces: readonly Piece[], chosen: readonly number[]): Set<number> {
+  const told = new Set(chosen.filter((index) => isAnswer(pieces[index]) && (pieces[index].kind === 'sentence' || pieces[index].kind === 'list') && speaks(pieces[index])));
+  const joined = chosen.flatMap((index, at): [number, number][] => {
+    const before = chosen[at - 1];
+    if (before === undefined || !leans(pieces[index]) || pieces[before].kind !== 'sentence') return [];
+    const question = ({ items: [{ passage }] }: Piece) => passage.locator.question;
+    return isAnswer(pieces[index]) && question(pieces[index]) === question(pieces[before]) ? [[before, index]] : [];
+  });
+  for (const [before, after] of joined) if (told.has(before) && pieces[after].kind === 'sentence') told.add(after);
+  for (const [before, after] of joined.reverse()) if (told.has(after)) told.add(before);
+  return told;
+}
