@@ -2,7 +2,9 @@ import type { Objective } from '../course/course';
 import { idFrom } from '../course/id';
 import type { PassageRange } from '../course/rich-text';
 import type { Claim, Knowledge } from '../knowledge';
+import { isGenericTitle } from '../language/boilerplate';
 import type { ObjectiveWords } from '../language/pack';
+import { cleanTitle } from './titles';
 
 const MOST = 3;
 
@@ -19,8 +21,12 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
   const rules = of('rule');
   const candidates: { words: ObjectiveWords | undefined; claims: Claim[] }[] = [];
   if (steps.length >= 2) {
-    const leadIn = knowledge.passages.get(knowledge.passages.get(steps[0].ranges[0].id)?.leadIn ?? '');
-    const words = (leadIn && wording.fromStepsLeadIn(knowledge.pack.sentences(leadIn.text).map((range) => leadIn.text.slice(range.from, range.to)).pop() ?? '')) ?? wording.fromTitle(title, 'steps');
+    const first = knowledge.passages.get(steps[0].ranges[0].id);
+    const leadIn = knowledge.passages.get(first?.leadIn ?? '');
+    // The heading right over the steps says more nearly what they are for than the title of all that the lesson joins.
+    const heading = first?.locator.path.at(-1);
+    const over = heading && !isGenericTitle(heading) ? cleanTitle(heading, [], '') : title;
+    const words = (leadIn && wording.fromStepsLeadIn(knowledge.pack.sentences(leadIn.text).map((range) => leadIn.text.slice(range.from, range.to)).pop() ?? '')) ?? wording.fromTitle(over, 'steps') ?? wording.fromTitle(title, 'steps');
     candidates.push({ words, claims: steps });
   }
   const conditional = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning);

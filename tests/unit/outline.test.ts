@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { draftContext } from '../../core/draft';
 import type { Knowledge } from '../../core/knowledge';
 import { draftOutline } from '../../core/outline';
+import { lessonObjectives } from '../../core/outline/objectives';
 import { canJoin, cleanTitle, lowerFirst } from '../../core/outline/titles';
 import type { Brief } from '../../core/course/course';
 import { aBrief, english, knowing } from '../builders';
@@ -15,6 +16,18 @@ describe('outlines', () => {
     const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Lending\n\n### Looking\n\n${words(260)}\n\n### Signing\n\n${words(250, 'slip')}\n\n### Paying\n\n${words(60, 'fee')}\n\n## Returns\n\n${words(400, 'saw')}\n`)]);
     expect(titles(drafted)).toEqual([['Lending', 'Looking', 'Signing'], ['Returns', expect.any(String), expect.any(String)]].map((each) => expect.arrayContaining(each.slice(0, 2))));
     expect(drafted.modules[0].lessons[1].unit.sections.map((section) => section.title)).toEqual(['Signing', 'Paying']);
+  });
+
+  it('join what is too short for a lesson to its neighbour, so that nothing of it is lost', async () => {
+    const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Lending\n\n${words(100)}\n\n## Ladders\n\n${words(40, 'ladder')}\n\n## Returns\n\n${words(120, 'saw')}\n\n## Paying\n\n${words(110, 'fee')}\n`)]);
+    expect(titles(drafted)).toEqual([['Course', expect.any(String), 'Returns', 'Paying']]);
+    expect(drafted.modules[0].lessons[0].unit.sections.map((section) => section.title)).toEqual(['Lending', 'Ladders']);
+  });
+
+  it('say what steps are for by the heading over them', async () => {
+    const knowledge = await knowing('# Guide\n\n## The desk\n\nThe desk is open all day.\n\n### Close the desk\n\n1. Lock both of the drawers.\n2. Switch off the scanner.\n3. Hang the key up.\n');
+    const steps = knowledge.claims.filter((claim) => claim.kind === 'step');
+    expect(lessonObjectives('l1', 'The desk', steps, knowledge).map((objective) => objective.text)).toEqual(['Close the desk']);
   });
 
   it('leave out boilerplate, and name it', async () => {

@@ -111,7 +111,7 @@ function upper(text: string): string {
 
 function lower(text: string): string {
   const first = /^\S+/.exec(text)?.[0] ?? '';
-  if (!/^\p{Lu}[\p{Ll}-]+[,']?$/u.test(first) || /^\S+\s+\p{Lu}\p{Ll}+/u.test(text)) return text;
+  if (!/^(?:A|\p{Lu}[\p{Ll}-]+)[,']?$/u.test(first) || /^\S+\s+\p{Lu}\p{Ll}+/u.test(text)) return text;
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 

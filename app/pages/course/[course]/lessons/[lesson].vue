@@ -11,7 +11,7 @@ import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useDrafting } from '~/stores/drafting';
 import { useFigures } from '~/stores/figures';
-import { STATES, stateLabel } from '~/words/states';
+import { counted, STATES, stateLabel } from '~/words/states';
 
 const LessonEditor = defineAsyncComponent(() => import('~/components/lesson/Editor.vue'));
 const route = useRoute();
@@ -77,7 +77,7 @@ useActions([
   <div v-if="lesson" class="lesson">
     <div class="middle">
       <div class="head">
-        <div class="names"><h1>{{ lesson.title }}</h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ figure?.checks }} checks<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
+        <div class="names"><h1>{{ lesson.title }}</h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ counted(figure?.checks ?? 0, ['check', 'checks']) }}<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
         <div class="end"><UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking">As a learner</UButton><template v-if="desk.mayEdit">
           <UDropdownMenu :items="addItems"><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu>
           <UDropdownMenu :items="turnItems"><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu>
@@ -91,7 +91,7 @@ useActions([
           <p class="after">Afterwards you can</p>
           <ul v-if="objectives.length" class="can"><li v-for="objective in objectives" :key="objective.id">{{ objective.text }}</li></ul>
           <p v-else class="small quiet can">not said yet <button v-if="desk.mayEdit" type="button" class="link" @click="desk.change('what it is for', wordObjective(desk.course!, lesson, 'Do what this lesson is about', freshId('o')))">say it</button></p>
-          <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${lesson.plannedPassages.length} passages` : 'what the sources say on its title' }}, or write.</p>
+          <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${counted(lesson.plannedPassages.length, ['passage', 'passages'])}` : 'what the sources say on its title' }}, or write.</p>
           <LessonSlots v-if="lesson.blocks.length === 0" :lesson="lesson" />
           <LessonEditor :key="lesson.id" ref="editor" :lesson="lesson" @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)" />
         </article>

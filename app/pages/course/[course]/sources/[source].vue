@@ -85,7 +85,7 @@ useActions([
 
 <template>
   <div class="source">
-    <div class="head"><h1>{{ held?.source.title ?? 'Source' }}</h1><span v-if="held" class="small quiet">{{ held.source.words.toLocaleString('en') }} words, {{ held.source.passages.length }} passages, {{ used.size }} used</span>
+    <div class="head"><h1>{{ held?.source.title ?? 'Source' }}</h1><span v-if="held" class="small quiet">{{ held.source.words.toLocaleString('en') }} words, {{ counted(held.source.passages.length, ['passage', 'passages']) }}, {{ used.size }} used</span>
       <div class="end"><button v-if="corrections.own.value.length" type="button" class="link small" :aria-pressed="listed" @click="listed = !listed">{{ counted(corrections.own.value.length, ['correction', 'corrections']) }}</button><NuxtLink class="link small" :to="`/course/${desk.course!.id}/sources`">all sources</NuxtLink></div></div>
     <ShellTroubleLine v-model="trouble" />
     <ul v-if="listed && held" class="corrections small" aria-label="Corrections of this source">

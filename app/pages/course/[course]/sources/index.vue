@@ -170,7 +170,7 @@ useActions([
           <td><button v-if="desk.mayEdit" type="button" class="standing" :aria-label="`${row.title} is ${supports(row.id) ? 'supporting' : 'leading'}; make it ${supports(row.id) ? 'leading' : 'supporting'}`" @click="stand(row)">{{ supports(row.id) ? 'supporting' : 'leading' }}</button><template v-else>{{ supports(row.id) ? 'supporting' : 'leading' }}</template></td>
           <td class="number">{{ row.words.toLocaleString('en') }}</td>
           <td class="small">{{ holdsWords(row.holds) }}</td>
-          <td class="small use"><SourceStrip :strip="row.strip" /><span class="quiet">{{ row.used }} of {{ row.holds.passages }} passages</span></td>
+          <td class="small use"><SourceStrip :strip="row.strip" /><span class="quiet">{{ row.used }} of {{ counted(row.holds.passages, ['passage', 'passages']) }}</span></td>
           <td class="number do"><button v-if="desk.mayEdit && row.holds.address && row.kind !== 'vtt' && row.kind !== 'srt'" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="renew(row)">fetch again</button><button v-else-if="desk.mayEdit" type="button" class="link small" :aria-label="`A newer version of ${row.title}`" @click="pickNewer(row)">newer version</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
         </tr>
       </tbody>
