@@ -10,6 +10,9 @@ const ABBREVIATIONS: Record<string, string> = {
 /** Abbreviations only before a figure: "No." alone is an answer, "fig." mostly the end of one. */
 const COUNTING = new Set(['no', 'nos', 'fig', 'figs', 'vol', 'ch', 'sec', 'eq', 'min', 'max', 'nr', 'abs', 'art', 'cap', 'núm']);
 
+/** German writes "am 3. Tag", "ab dem 1. März": behind such a word a figure with its stop goes on. */
+const ORDINAL = /(?:^|\s)(?:der|die|das|dem|den|des|am|vom|zum|zur|im|beim|ab|bis|jede[rnms]?|seit)\s\d{1,2}\.$/iu;
+
 const segmenters = new Map<string, Intl.Segmenter>();
 
 function segmenter(language: string): Intl.Segmenter {
@@ -25,14 +28,16 @@ function segmenter(language: string): Intl.Segmenter {
  * segmentation, then pieces joined again that an abbreviation, an initial, a number or an open bracket has split.
  */
 export function segmentSentences(text: string, language: string): Range[] {
-  const known = new Set((ABBREVIATIONS[language.split('-')[0]] ?? '').split(' '));
+  const base = language.split('-')[0];
+  const known = new Set((ABBREVIATIONS[base] ?? '').split(' '));
   const pieces: Range[] = [];
   for (const { segment, index } of segmenter(language).segment(text)) {
     const from = index + (segment.length - segment.trimStart().length);
     const to = index + segment.trimEnd().length;
     if (to <= from) continue;
     const last = pieces[pieces.length - 1];
-    if (last && belongsTo(text.slice(last.from, last.to), text.slice(from, to), known)) last.to = to;
+    const before = last && text.slice(last.from, last.to);
+    if (before !== undefined && (belongsTo(before, text.slice(from, to), known) || (base === 'de' && ORDINAL.test(before)))) last.to = to;
     else pieces.push({ from, to });
   }
   return pieces.flatMap((piece) => splitMissed(text, piece));

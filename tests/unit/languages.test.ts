@@ -30,6 +30,30 @@ describe('rules', () => {
     ['de', 'Die Fristen sind einzuhalten.', ['must', 'Die Fristen', 'einzuhalten', '']],
     ['de', 'Was muss ich tun?', undefined],
     ['de', 'Die Bibliothek hat 640 Werkzeuge.', undefined],
+    ['de', 'Für jeden Schlüssel ist eine Kaution zu hinterlegen.', ['must', 'eine Kaution', 'zu hinterlegen', 'Für jeden Schlüssel']],
+    ['de', 'Bei Ratenkauf soll die Buchhaltung vorher informiert werden.', ['should', 'die Buchhaltung', 'vorher informiert werden', 'Bei Ratenkauf']],
+    ['de', 'Wer zuletzt geht, muss die Alarmanlage scharf schalten.', ['must', 'Wer zuletzt geht', 'die Alarmanlage scharf schalten', '']],
+    ['de', 'Wurde der Schlüssel gestohlen, muss außerdem Anzeige erstattet werden.', ['must', '', 'außerdem Anzeige erstattet werden', 'Wurde der Schlüssel gestohlen']],
+    ['de', 'Ist der Kunde laut, bitten Sie ihn in das Zimmer.', ['must', '', 'bitten Sie ihn in das Zimmer', 'Ist der Kunde laut']],
+    ['de', 'Die Prüfung darf höchstens drei Tage dauern.', ['must', 'Die Prüfung', 'höchstens drei Tage dauern', '']],
+    ['de', 'Schlüssel dürfen nur an die Leitung, die Pfarrerin und den Vorstand gehen.', ['must', 'Schlüssel', 'nur an die Leitung, die Pfarrerin und den Vorstand gehen', '']],
+    ['de', 'Schlüssel niemals mit einem Namen versehen.', ['must not', '', 'Schlüssel niemals mit einem Namen versehen', '']],
+    ['de', 'Niemand darf die Tür offen lassen.', ['must not', 'Niemand', 'die Tür offen lassen', '']],
+    ['de', 'Niemand muss sich beleidigen lassen.', undefined],
+    ['de', 'Wenn die Anlage piept, haben Sie 30 Sekunden Zeit.', undefined],
+    ['de', 'Wie Sie die Nummer erhalten.', undefined],
+    ['de', 'Am Telefon nennen Sie zuerst Ihren Namen.', ['must', '', 'Am Telefon nennen Sie zuerst Ihren Namen', '']],
+    ['fr', 'Après trois absences, le secrétariat doit écrire au patient.', ['must', 'le secrétariat', 'écrire au patient', 'Après trois absences']],
+    ['fr', 'Passé ce délai, proposez un rappel.', ['must', '', 'proposez un rappel', 'Passé ce délai']],
+    ['fr', 'Ne donnez aucun résultat par téléphone.', ['must not', '', 'Ne donnez aucun résultat par téléphone', '']],
+    ['fr', 'Dites le nom du centre.', ['must', '', 'Dites le nom du centre', '']],
+    ['fr', 'Les enfants ne peuvent venir qu’avec un adulte.', ['must', 'Les enfants', 'venir qu’avec un adulte', '']],
+    ['fr', 'Personne ne doit utiliser la meuleuse.', ['must not', 'Personne ne', 'utiliser la meuleuse', '']],
+    ['fr', 'Il vaut mieux arrondir les prix.', ['should', '', 'arrondir les prix', '']],
+    ['fr', 'Le carnet donne la liste des pièces qui doivent être changées.', undefined],
+    ['fr', 'Afficher toutes les options : outil --aide.', undefined],
+    ['fr', 'Veuillez noter que la porte reste ouverte.', undefined],
+    ['fr', 'Parfois il peut être difficile de trouver la clé.', undefined],
     ['fr', 'Le responsable doit vérifier chaque outil avant le prêt.', ['must', 'Le responsable', 'vérifier chaque outil avant le prêt', '']],
     ['fr', 'Si un outil est mouillé, le bénévole doit le sécher.', ['must', 'le bénévole', 'le sécher', 'Si un outil est mouillé']],
     ['fr', 'Les visiteurs ne doivent pas entrer seuls.', ['must not', 'Les visiteurs', 'entrer seuls', '']],
@@ -44,6 +68,17 @@ describe('rules', () => {
     ['es', 'Hay que cerrar la puerta cada noche.', ['must', '', 'cerrar la puerta cada noche', '']],
     ['es', 'Compruebe el enchufe cuando conecte el aparato.', ['must', '', 'Compruebe el enchufe', 'cuando conecte el aparato']],
     ['es', 'No abra nunca la caja.', ['must not', '', 'No abra nunca la caja', '']],
+    ['es', 'Nadie puede entrar solo en la cámara.', ['must not', 'Nadie', 'entrar solo en la cámara', '']],
+    ['es', 'Los libros antiguos solo pueden consultarse en la sala.', ['must', 'Los libros antiguos', 'consultarse en la sala', '']],
+    ['es', 'Ante una amenaza, no discuta y llame a la policía.', ['must not', '', 'no discuta y llame a la policía', 'Ante una amenaza']],
+    ['es', 'Pasado ese plazo, ofrézcalo a otra persona.', ['must', '', 'ofrézcalo a otra persona', 'Pasado ese plazo']],
+    ['es', 'Por favor, compruebe la puerta.', ['must', '', 'compruebe la puerta', '']],
+    ['es', 'Tampoco está permitido dejar la sesión abierta.', ['must not', '', 'dejar la sesión abierta', '']],
+    ['es', 'No existen directorios para eso.', undefined],
+    ['es', 'No es necesario firmar el papel.', undefined],
+    ['es', 'Tenga en cuenta que la puerta pesa mucho.', undefined],
+    ['es', 'Verificar la información es la mejor cura.', undefined],
+    ['es', 'Vehículos ligeros entran por la izquierda.', undefined],
     ['es', 'No hay nada que hacer.', undefined],
     ['es', 'El usuario puede elegir otro color.', ['may', 'El usuario', 'elegir otro color', '']],
   ] as const)('%s: %s', (language, sentence, expected) => expect(rule(language, sentence)).toEqual(expected));
@@ -56,6 +91,10 @@ describe('terms, figures and the rest', () => {
     ['fr', 'Un dépôt est une somme que le membre laisse en garantie.', 'dépôt'],
     ['fr', 'Il est une heure.', undefined],
     ['es', 'Un depósito es una suma que el socio deja en garantía.', 'depósito'],
+    ['de', 'Kulanz nennen wir eine Leistung, auf die kein Anspruch besteht.', 'Kulanz'],
+    ['fr', 'Le rappel est un appel que nous passons à un patient.', 'rappel'],
+    ['fr', 'Le serveur est une chose étrange et chère.', undefined],
+    ['es', 'El carné es una tarjeta que permite llevarse libros.', 'carné'],
   ] as const)('%s: %s', (language, sentence, term) => {
     const { definition } = facts(language, sentence);
     expect(definition && sentence.slice(definition.term.from, definition.term.to)).toBe(term);
@@ -73,10 +112,14 @@ describe('terms, figures and the rest', () => {
     expect(sentence.slice(quantities[0].from, quantities[0].to)).toBe(text);
   });
   it.each([
-    ['de', 'Die Leitung ist verantwortlich für den Schlüssel.', 'role'], ['de', 'Sonst besteht Brandgefahr.', 'warning'], ['de', 'Wir laden nachts, weil der Strom dann billiger ist.', 'reason'], ['de', 'Zum Beispiel kann der Akku heiß werden.', 'example'],
+    ['de', 'Die Leitung ist verantwortlich für den Schlüssel.', 'role'], ['de', 'Die Leitung ist für die Auswertung zuständig.', 'role'], ['es', 'El vigilante se encarga de cerrar.', 'role'], ['de', 'Sonst besteht Brandgefahr.', 'warning'], ['de', 'Wir laden nachts, weil der Strom dann billiger ist.', 'reason'], ['de', 'Zum Beispiel kann der Akku heiß werden.', 'example'],
     ['fr', 'Attention, le câble est chaud.', 'warning'], ['fr', 'Le chef est responsable de la clé.', 'role'], ['fr', 'À la différence d’une pile, une batterie se recharge.', 'comparison'],
     ['es', 'El jefe está a cargo de la llave.', 'role'], ['es', 'Peligro: el cable está caliente.', 'warning'], ['es', 'Cargamos de noche porque la luz es más barata.', 'reason'],
   ] as const)('%s: %s', (language, sentence, kind) => expect(facts(language, sentence)[kind]).toBe(true));
+  it.each([['es', 'El programa se encarga de la descarga.', 'role'], ['fr', 'Le carnet est rangé ici.', 'reason'], ['es', 'La tabla tiene 20 páginas.', 'limits'], ['de', 'Der Laden hat 20 Seiten Papier.', 'limits']] as const)('%s: %s is none', (language, sentence, kind) => expect(facts(language, sentence)[kind]).toBe(false));
+  it('keep German dates and ordinals whole', () => {
+    expect(packFor('de').sentences('Ab dem 1. März gilt das. Am 3. Tag nicht mehr.')).toHaveLength(2);
+  });
   it.each([
     ['de', 'Dabei ist Vorsicht geboten und Zeit nötig.', 'points-back'], ['de', 'Siehe Abschnitt 3 für mehr dazu.', 'points-elsewhere'], ['de', 'Außerdem muss der Fahrer unterschreiben.', 'joins-on'], ['de', 'Der Fahrer unterschreibt den Zettel am Ende.', undefined],
     ['fr', 'Cela prend une heure environ chaque soir.', 'points-back'], ['fr', 'Ce manuel décrit le prêt des outils.', 'about-document'], ['fr', 'Le bénévole signe le papier à la fin.', undefined],

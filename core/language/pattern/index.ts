@@ -6,6 +6,7 @@ import type { PatternRules } from './rules';
 const LONGEST_SUBJECT = 12;
 /** In characters. */
 const LONGEST_UNIT = 24;
+const BESIDE = 28;
 const NUMBER = '\\d{1,3}(?:[. \\u00a0\\u202f]\\d{3})+(?:,\\d+)?|\\d+(?:[.,]\\d+)?';
 
 /**
@@ -44,9 +45,9 @@ function factsOf(sentence: string, rules: PatternRules, numbers: (sentence: stri
   return {
     words, ...(leaning && { leaning }), pointsWithin: rules.pointsWithin.test(sentence.replace(/^\S+\s/, '')),
     ...(rule && { rule }), ...(definition && { definition }), quantities,
-    limits: quantities.length > 0 && (rules.limit.test(sentence) || rule !== undefined),
+    limits: quantities.some(({ from }) => rule !== undefined || rules.limit.test(sentence.slice(Math.max(0, from - BESIDE), from)) || rules.limitAnywhere.test(sentence)),
     warning: rules.warning.test(sentence), reason: rules.reason.test(sentence), example: rules.example.test(sentence), tip: rules.tip.test(sentence),
-    comparison: rules.comparison.test(sentence), role: rules.role.test(sentence), firstPerson: isFirstPerson(sentence, rules.firstPerson), imperative: order !== undefined,
+    comparison: rules.comparison.test(sentence), role: rules.role.test(sentence) && rules.persons.test(sentence), firstPerson: isFirstPerson(sentence, rules.firstPerson), imperative: order !== undefined,
   };
 }
 
@@ -61,14 +62,17 @@ function leaningOf(sentence: string, words: number, rules: PatternRules): Leanin
   return /[.!?…]["'”“»)\]]*$/.test(sentence) && /^["'“„«(¿¡[]*[\p{Lu}\p{N}]/u.test(sentence) ? undefined : 'not-a-sentence';
 }
 
+const PLEASE = /^(?:por favor|s['’]il vous plaît),?\s+/iu;
+
 /** The clause that tells the reader to act, as a place; behind a leading condition too. */
 function orderOf(sentence: string, rules: PatternRules): { from: number; negative: boolean } | undefined {
-  const start = leadingCondition(sentence, rules)?.rest ?? 0;
+  const main = leadingCondition(sentence, rules)?.rest ?? 0;
+  const start = main + (PLEASE.exec(sentence.slice(main))?.[0].length ?? 0);
   const clause = sentence.slice(start);
   // Behind a condition the clause begins small; otherwise what begins small is no sentence.
   const capital = start > 0 ? clause.charAt(0).toUpperCase() + clause.slice(1) : clause;
   if (rules.orderNot.test(capital)) return { from: start, negative: true };
-  return rules.order.test(capital) ? { from: start, negative: false } : undefined;
+  return rules.order.test(capital) ? { from: start, negative: rules.orderTurned?.test(clause.split(',')[0]) ?? false } : undefined;
 }
 
 /** The rule a sentence states; undefined when it states none that these patterns can take apart. */
@@ -88,21 +92,43 @@ function ruleOf(sentence: string, rules: PatternRules): RuleFacts | undefined {
     const strength = turned ? rules.negated.for[said] : said;
     if (!strength) return undefined;
     let from = to + behind;
-    let subject = impersonal ? undefined : subjectBefore(sentence, start, at, rules);
-    if (!subject && !impersonal && leading && rules.inverted) {
-      const after = rules.inverted.exec(sentence.slice(to + behind));
-      if (after) {
-        subject = { from: to + behind, to: to + behind + after[0].length };
-        from = subject.to + /^\s*/.exec(sentence.slice(subject.to))![0].length;
-      }
-    }
-    if (!subject && !impersonal) return undefined;
-    // "This can be …" states a fact: only persons are permitted.
-    if (strength === 'may' && !(subject && rules.persons.test(sentence.slice(subject.from, subject.to)))) return undefined;
+    const actor = actorOf(sentence, { start, at, behind: from }, leading, rules);
+    if (actor === undefined && !impersonal) return undefined;
+    const { subject, condition } = actor ?? {};
+    if (subject && subject.from >= from) from = subject.to + /^\s*/.exec(sentence.slice(subject.to))![0].length;
     const name = subject ? sentence.slice(subject.from, subject.to) : '';
-    return { strength, negative: negative || turned !== null && turned !== undefined, ...(subject && { subject }), person: impersonal || rules.persons.test(name), modal: { from: at, to: to }, ...actionFrom(sentence, from, leading, rules) };
+    const person = (impersonal && !subject) || rules.persons.test(name) || rules.nobody.pattern.test(name);
+    const when = actor ? condition : leading;
+    const parts = { ...(subject && { subject }), person, modal: { from: at, to }, ...actionFrom(sentence, from, when, rules) };
+    if (rules.nobody.pattern.test(name)) {
+      const nobodys = negative || turned ? undefined : rules.nobody.for[said];
+      return nobodys && { strength: nobodys, negative: true, ...parts };
+    }
+    if (said === 'may' && !turned && !negative && rules.only?.test(sentence.slice(to + behind))) return { strength: 'must', negative: false, ...parts };
+    // "This can be …" states a fact: only persons are permitted.
+    if (strength === 'may' && !(subject && rules.persons.test(name))) return undefined;
+    return { strength, negative: negative || (turned !== null && turned !== undefined), ...parts };
   }
   return undefined;
+}
+
+type Opening = { from: number; to: number; word: string };
+
+/**
+ * Who a modal is for, and when: in front of it, a clause in that place, or behind it where something else stands in front.
+ * Undefined where nobody can be made out. `behind`: where the words after the modal begin.
+ */
+function actorOf(sentence: string, { start, at, behind }: { start: number; at: number; behind: number }, leading: Opening | undefined, rules: PatternRules): { subject?: Range; condition?: Opening } | undefined {
+  const when = leading && { condition: leading };
+  if (leading && rules.whoever?.test(sentence)) return { subject: { from: leading.from, to: leading.to } };
+  const subject = subjectBefore(sentence, start, at, rules);
+  if (subject) return { subject, ...when };
+  const phrase = sentence.slice(start, at).trimEnd();
+  const isFronted = phrase !== '' && !/[,;:?]/.test(phrase) && phrase.split(/\s+/).length <= LONGEST_SUBJECT && rules.fronted?.test(phrase);
+  if (!rules.inverted || !((leading && phrase === '') || isFronted)) return undefined;
+  const after = rules.inverted.exec(sentence.slice(behind));
+  const condition = leading ?? { from: start, to: start + phrase.length, word: phrase.split(/\s+/)[0].toLowerCase() };
+  return { ...(after && { subject: { from: behind, to: behind + after[0].length } }), condition };
 }
 
 function subjectBefore(sentence: string, start: number, at: number, rules: PatternRules): Range | undefined {
@@ -113,7 +139,8 @@ function subjectBefore(sentence: string, start: number, at: number, rules: Patte
 }
 
 /** From a place to the end of the clause, without a condition that follows it. */
-function actionFrom(sentence: string, from: number, leading: { from: number; to: number; word: string } | undefined, rules: PatternRules): Pick<RuleFacts, 'action' | 'condition'> {
+function actionFrom(sentence: string, from: number, leading: Opening | undefined, rules: PatternRules): Pick<RuleFacts, 'action' | 'condition'> {
+  from += /^[,\s]*/.exec(sentence.slice(from))![0].length;
   const rest = sentence.slice(from);
   const cut = rules.actionEnd.exec(rest);
   let to = from + (cut ? cut.index : rest.replace(/[.!]+["'”“»)]*$/, '').length);
@@ -127,8 +154,9 @@ function actionFrom(sentence: string, from: number, leading: { from: number; to:
 }
 
 /** A condition at the beginning of a sentence, up to the comma behind it; `rest`: where the main clause begins. */
-function leadingCondition(sentence: string, rules: PatternRules): { from: number; to: number; word: string; rest: number } | undefined {
-  const opening = new RegExp(rules.conditions.source, 'iu').exec(sentence);
+function leadingCondition(sentence: string, rules: PatternRules): (Opening & { rest: number }) | undefined {
+  const subordinate = new RegExp(rules.conditions.source, 'iu').exec(sentence);
+  const opening = subordinate ?? (rules.joinsOn.test(sentence) ? null : rules.circumstance.exec(sentence) ?? rules.whoever?.exec(sentence) ?? null);
   if (!opening || opening.index > 0) return undefined;
   // The last comma before a modal or an order ends it: a list may stand within.
   const commas = [...sentence.matchAll(/,\s+(?:dann\s+|so\s+|alors\s+|entonces\s+)?/g)].filter((comma) => comma.index > opening[0].length + 2);
@@ -136,7 +164,7 @@ function leadingCondition(sentence: string, rules: PatternRules): { from: number
     const clause = sentence.slice(comma.index + comma[0].length);
     const capital = clause.charAt(0).toUpperCase() + clause.slice(1);
     return rules.order.test(capital) || rules.orderNot.test(capital) || rules.modals.some(({ pattern }) => { const found = pattern.exec(` ${clause}`); return found !== null && !/,/.test(clause.slice(0, found.index)); });
-  }) ?? commas[0];
+  }) ?? (subordinate ? commas[0] : undefined);
   return end && { from: 0, to: end.index, word: opening[0].trim().toLowerCase(), rest: end.index + end[0].length };
 }
 

@@ -6,13 +6,24 @@ export interface PatternRules {
   modals: readonly { pattern: RegExp; strength: Strength; negative?: boolean; impersonal?: boolean }[];
   /** Right behind a modal, what turns it round, and into what; `undefined` strength: no rule at all ("muss nicht"). */
   negated: { pattern: RegExp; for: Partial<Record<Strength, Strength>> };
+  /** Who nobody is, as a subject ("Niemand darf …"): what that turns a strength into. */
+  nobody: { pattern: RegExp; for: Partial<Record<Strength, Strength>> };
+  /** Right behind a permission, what makes a duty of it ("dürfen nur …"). */
+  only?: RegExp;
   /** Subordinators that begin a condition, at the beginning of a sentence and behind a comma. */
   conditions: RegExp;
-  /** Behind a leading condition the modal stands before its subject (German). */
+  /** What else says when a rule holds, in front of it and up to a comma ("Après deux absences, …", "Wird er gestohlen, …"). */
+  circumstance: RegExp;
+  /** A clause in the place of the subject ("Wer zuletzt geht, muss …"). */
+  whoever?: RegExp;
+  /** Behind a leading condition, or such a phrase as `fronted`, the modal stands before its subject (German). */
   inverted?: RegExp;
+  fronted?: RegExp;
   /** A clause that tells the reader to act; and one that tells not to. */
   order: RegExp;
   orderNot: RegExp;
+  /** Anywhere in an order up to its first comma, what turns it round. */
+  orderTurned?: RegExp;
   /** Where an action ends before the sentence does. */
   actionEnd: RegExp;
   /** Persons and groups, as heads of a subject. */
@@ -25,13 +36,15 @@ export interface PatternRules {
   vague: RegExp;
   units: readonly [pattern: RegExp, unit: string, dimension: string][];
   numberWords: Readonly<Record<string, number>>;
-  /** Figures limit something beside these words. */
+  /** Figures limit something right behind these words, or anywhere in a sentence with those. */
   limit: RegExp;
+  limitAnywhere: RegExp;
   warning: RegExp;
   reason: RegExp;
   example: RegExp;
   tip: RegExp;
   comparison: RegExp;
+  /** Who answers for what, where the sentence names a person too. */
   role: RegExp;
   /** Words for "I". */
   firstPerson: RegExp;
