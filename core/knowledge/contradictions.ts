@@ -1,8 +1,8 @@
 import { idFrom } from '../course/id';
 import type { PassageRange } from '../course/rich-text';
-import { byStem, overlap, stemWeights, weighed } from '../language/similarity';
-import type { Claim } from './claim';
+import { byStem, contained, stemWeights, weighed } from '../language/similarity';
 import type { Knowledge } from './index';
+import { statementsIn, type Statement } from './statements';
 
 /** One side of a contradiction: what is said, and where. */
 export interface Side {
@@ -21,39 +21,33 @@ export interface Contradiction {
   likeness: number;
 }
 
-/** How alike two sentences must be, beside their figures: across sources, and within one, which seldom contradicts itself. */
+/** How alike two statements must be, beside their figures: across sources, and within one, which seldom contradicts itself. */
 const LIKE = { across: 0.62, within: 0.8 };
-/** A word that stands on one side only and is this telling (its weight against the sentence's) speaks of another case. */
-const OWN_SHARE = 0.3;
-/** Stems in more claims than this find no partner. */
+/** Of so few words nearly all must be the same, and only another source is believed to contradict. */
+const FEW = 3;
+const LIKE_OF_FEW = 0.85;
+/** Words that stand on one side only and are this telling (their weight against the statement's), on both sides, speak of another case. */
+const OWN_SHARE = 0.15;
+/** Stems in more statements than this find no partner. */
 const COMMON = 80;
-
-interface Candidate {
-  at: number;
-  claim: Claim;
-  stems: Set<string>;
-  /** Values by the stem of the word behind the number. */
-  numbers: Map<string, number>;
-  weight: number;
-}
+/** Times closer than this are the same: a month and thirty days. */
+const SAME_TIME = 0.05;
 
 /**
  * Contradictions within and between sources of one language: rules and figures that are alike in all but a number of the same
- * thing, and rules for the same person, action and condition of which one forbids. They are found to be looked at: whether two
- * cases differ in a way no word tells, only the author knows. Surest first.
+ * thing, and what one place asks or allows and another forbids, or asks and leaves free. They are found to be looked at: whether
+ * two cases differ in a way no word tells, only the author knows. Surest first.
  */
 export function contradictionsIn(knowledge: readonly Knowledge[]): Contradiction[] {
   const found: Contradiction[] = [];
   for (const code of new Set(knowledge.map((each) => each.pack.code))) {
-    const same = knowledge.filter((each) => each.pack.code === code && each.pack.numbers);
-    const candidates = candidatesOf(same);
-    const weights = stemWeights(candidates);
-    for (const candidate of candidates) candidate.weight = weighed(candidate.stems, weights);
-    const sharing = byStem(candidates);
-    for (const candidate of candidates) {
-      const partners = new Set([...candidate.stems].flatMap((stem) => (sharing.get(stem)!.length <= COMMON ? sharing.get(stem)! : [])).filter((other) => other.at > candidate.at));
+    const statements = statementsIn(knowledge.filter((each) => each.pack.code === code && each.pack.numbers));
+    const weights = stemWeights(statements);
+    const sharing = byStem(statements);
+    for (const one of statements) {
+      const partners = new Set([...one.stems].flatMap((stem) => (sharing.get(stem)!.length <= COMMON ? sharing.get(stem)! : [])).filter((other) => other.at > one.at));
       for (const other of partners) {
-        const contradiction = compared(candidate, other, weights);
+        const contradiction = compared(one, other, weights);
         if (contradiction) found.push(contradiction);
       }
     }
@@ -61,42 +55,44 @@ export function contradictionsIn(knowledge: readonly Knowledge[]): Contradiction
   return found.sort((a, b) => b.likeness - a.likeness || (a.id < b.id ? -1 : 1));
 }
 
-/** Sentences that claim a rule or a figure and can be understood alone, each once. */
-function candidatesOf(knowledge: readonly Knowledge[]): Candidate[] {
-  const seen = new Set<string>();
-  return knowledge.flatMap(({ claims, pack }) => claims.flatMap((claim) => {
-    const place = JSON.stringify(claim.ranges);
-    if ((claim.kind !== 'rule' && claim.kind !== 'figure') || claim.leaning || seen.has(place)) return [];
-    seen.add(place);
-    const found = pack.numbers!(claim.text);
-    const bare = found.reduceRight((text, { from, to }) => `${text.slice(0, from)} ${text.slice(to)}`, claim.text);
-    const numbers = new Map(found.map(({ value, to }) => [pack.stems(claim.text.slice(to).split(/[.,;:]/)[0])[0] ?? '', value] as const).filter(([unit]) => unit));
-    // How strongly it is said is compared apart.
-    return [{ claim, stems: new Set(pack.stems(claim.rule?.modal ? bare.replace(claim.rule.modal, ' ') : bare)), numbers }];
-  })).map((candidate, at) => ({ ...candidate, at, weight: 0 })).filter((candidate) => candidate.stems.size >= 4);
-}
-
-function compared(a: Candidate, b: Candidate, weights: ReadonlyMap<string, number>): Contradiction | undefined {
+function compared(a: Statement, b: Statement, weights: ReadonlyMap<string, number>): Contradiction | undefined {
+  const opposed = isOpposed(a, b);
+  if ((!opposed && !numberDiffers(a, b)) || !sameActor(a, b)) return undefined;
+  // "A driver who has an accident must …", "After an accident, drivers must …": who acts may say what the other's words do.
+  const own = [ownOf(a, b), ownOf(b, a)].map((stems) => weighed(stems, weights));
   const shared = weighed([...a.stems].filter((stem) => b.stems.has(stem)), weights);
-  const likeness = shared / (a.weight + b.weight - shared);
-  const polarity = polarityDiffers(a.claim, b.claim);
-  if (likeness < (a.claim.sourceId === b.claim.sourceId ? LIKE.within : LIKE.across) || (!polarity && !numberDiffers(a, b))) return undefined;
-  // "Hand tools" against "power tools": a word of weight on each side that the other has not tells two cases apart.
-  if ([[a, b], [b, a]].every(([one, other]) => weighed([...one.stems].filter((stem) => !other.stems.has(stem)), weights) > OWN_SHARE * one.weight * 0.5)) return undefined;
-  const sides = [a.claim, b.claim].map(({ sourceId, ranges, text }): Side => ({ sourceId, ranges, text })) as [Side, Side];
-  return { id: idFrom('d', ...sides.flatMap((side) => side.ranges.map((range) => `${range.id}/${range.from}`))), kind: polarity ? 'polarity' : 'figure', sides, likeness: Math.round(likeness * 100) / 100 };
+  const likeness = shared / (shared + own[0] + own[1]);
+  const within = a.sourceId === b.sourceId;
+  const few = Math.min(a.stems.size, b.stems.size) <= FEW;
+  if (likeness < (within ? LIKE.within : few ? LIKE_OF_FEW : LIKE.across) || (few && within)) return undefined;
+  // "Hand tools" against "power tools": words of weight on each side that the other has not tell two cases apart.
+  if (own.every((weight) => weight > OWN_SHARE * (shared + weight))) return undefined;
+  // One of them holds in a case that the other does not name.
+  if (opposed && (contained(a.when, new Set([...b.when, ...b.stems])) < 0.6 || contained(b.when, new Set([...a.when, ...a.stems])) < 0.6) && a.when.size + b.when.size > 0) return undefined;
+  const sides = [a, b].map(({ sourceId, ranges, text }): Side => ({ sourceId, ranges, text })) as [Side, Side];
+  return { id: idFrom('d', ...sides.flatMap((side) => side.ranges.map((range) => `${range.id}/${range.from}`))), kind: opposed ? 'polarity' : 'figure', sides, likeness: Math.round(likeness * 100) / 100 };
 }
 
-/** A number of the same thing with another value; and no number that tells the two apart otherwise. */
-function numberDiffers(a: Candidate, b: Candidate): boolean {
-  const units = [...a.numbers.keys()].filter((unit) => b.numbers.has(unit));
-  return units.some((unit) => a.numbers.get(unit) !== b.numbers.get(unit));
+const ownOf = (one: Statement, other: Statement): string[] => [...one.stems].filter((stem) => !other.stems.has(stem) && !other.actor?.has(stem));
+
+/** Where both name who acts, it is the same: of the shorter name every word, or all but one of several. */
+function sameActor({ actor: a }: Statement, { actor: b }: Statement): boolean {
+  if (!a || !b) return true;
+  const [less, more] = a.size <= b.size ? [a, b] : [b, a];
+  return contained(less, more) >= (less.size > 2 ? 0.6 : 1);
 }
 
-/** Rules alike in actor, action and condition, of which one forbids what the other asks or allows. */
-function polarityDiffers(a: Claim, b: Claim): boolean {
-  if (!a.rule || !b.rule || a.rule.negative === b.rule.negative) return false;
-  const words = (text: string | undefined) => (text ?? '').toLowerCase().split(/[^\p{L}\p{N}]+/u).filter(Boolean);
-  const alike = (x: string | undefined, y: string | undefined, least: number) => (!x && !y) || (x !== undefined && y !== undefined && overlap(words(x), words(y)) >= least);
-  return alike(a.rule.action, b.rule.action, 0.75) && alike(a.rule.condition?.text, b.rule.condition?.text, 0.6) && alike(a.rule.subject, b.rule.subject, 0.5);
+/** A number of the same thing with another value. */
+function numberDiffers(a: Statement, b: Statement): boolean {
+  const same = (x: number, y: number) => Math.abs(x - y) <= SAME_TIME * Math.max(Math.abs(x), Math.abs(y)) * (Number.isInteger(x) && Number.isInteger(y) && x < 24 ? 0 : 1);
+  return [...a.numbers].some(([unit, values]) => {
+    const others = b.numbers.get(unit);
+    return others !== undefined && ![...values].some((value) => [...others].some((other) => (unit.startsWith('#') ? same(value, other) : value === other)));
+  });
+}
+
+/** One asks or allows what the other forbids, or asks what the other leaves free. */
+function isOpposed({ stance: a }: Statement, { stance: b }: Statement): boolean {
+  const either = (x: typeof a, y: typeof a) => (a === x && b === y) || (a === y && b === x);
+  return either('forbids', 'asks') || either('forbids', 'allows') || either('asks', 'frees');
 }

@@ -6,6 +6,9 @@ export interface Range {
   to: number;
 }
 
+/** What a sentence does with an action. */
+export type Stance = 'asks' | 'allows' | 'forbids' | 'frees';
+
 export type Strength = 'must' | 'should' | 'may';
 
 /** A number with its unit, as a sentence says it. */
@@ -107,6 +110,14 @@ export interface LanguagePack {
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
   /** Lead-ins of lists that tell steps, and of those that tell duties; whether an item begins small behind the latter. */
   leadIns?: { steps: RegExp; duties: RegExp; lowersItems: boolean };
+  /** Whether a sentence that is no rule allows, forbids or frees of something ("Smoking is not allowed", "need not"). */
+  stance?(sentence: string): Stance | undefined;
+  /** Whether a subject is the reader or anybody ("you", "everyone"). */
+  isReader?(subject: string): boolean;
+  /** A text with its irregular forms made regular and its counts made numbers, for comparing. */
+  regular?(text: string): string;
+  /** Words that only bound a figure ("at least", "within"). */
+  bounds?: RegExp;
   /** Every number of a sentence, in digits or words. */
   numbers?(sentence: string): (Range & { value: number })[];
   /** Stretches of a sentence that only send the reader elsewhere and can go. */

@@ -138,6 +138,14 @@ describe('a document', () => {
     const other = understand(await fromMarkdown('Ein reserviertes Werkzeug muss innerhalb von drei Tagen beim Tresen abgeholt werden.', 'b.md'), packFor('de'));
     expect(contradictionsIn([one, other])).toHaveLength(1);
   });
+  it.each([
+    ['de', 'Ein Verlust muss innerhalb einer Woche im Büro gemeldet werden. Hunde sind im Büro erlaubt.', 'Ein Verlust muss innerhalb von 14 Tagen im Büro gemeldet werden. Hunde sind im Büro verboten.'],
+    ['fr', 'Le mot doit être rendu au bureau dans les deux jours. Les chiens sont permis dans le bureau.', 'Le mot doit être rendu au bureau dans les quatre jours. Les chiens sont interdits dans le bureau.'],
+    ['es', 'La llave debe devolverse a la oficina en dos días. Los perros están permitidos en la oficina.', 'La llave debe devolverse a la oficina en cuatro días. Los perros están prohibidos en la oficina.'],
+  ])('contradicts in figures and in what it allows: %s', async (language, a, b) => {
+    const [one, other] = await Promise.all([a, b].map(async (text, at) => understand(await fromMarkdown(text, `${at}.md`), packFor(language))));
+    expect(contradictionsIn([one, other]).map(({ kind }) => kind).sort()).toEqual(language === 'de' ? ['polarity'] : ['figure', 'polarity']);
+  });
   it('is drafted by whole paragraphs, without points of what may lean on others, nor ends of sentences', async () => {
     const NOUNS = ['Bohrer', 'Hobel', 'Leitern', 'Akkus', 'Sägen', 'Lampen', 'Hammer', 'Kabel', 'Pumpen'];
     const part = (noun: string) => `Der Fahrer muss alle ${noun} vor der Abfahrt prüfen und den Zettel der ${noun} unterschreiben. Wer die ${noun} nicht prüft, darf nicht fahren, weil sonst niemand weiß, ob ${noun} im Wagen liegen und wem sie gehören.\n\nsind dann bei den ${noun} im Lager zu finden, und dort bleiben sie bis zum nächsten Morgen.\n`;

@@ -30,6 +30,13 @@ export const german: PatternRules = {
   noSubject: /(?:^|\s)(?:ist|sind|wird|werden|hat|haben|kann|können|war|waren|wurde|wurden|gibt|dass|weil|da|obwohl|während|um|ob|damit|was|wie|wo|wer|wann|warum|sowie)(?:\s|$)|^(?:es|hier|dort|dabei|dann|dazu|dafür|damit|darin|so|auch|in|im|bei|beim|mit|für|zur|zum|auf|an|am|von|vor|nach|unter|über|durch|wenn|falls|je|bis|seit|ab|aus|zu|um|ohne|wegen|trotz|während|zwischen|gegen|pro|innerhalb|außerhalb|einmal|zweimal|spätestens|frühestens|grundsätzlich|anschließend|außerdem)\s/iu,
   definition: /^(?:Eine?\s+|Unter\s+|Als\s+|)(?!(?:Der|Die|Das|Den|Dem|Ein|Eine|Nach|Vor|In|Im|Bei|Mit|Auf|An|Am|Für|Zu|Zum|Zur|Von|Vom|Aus|Über|Jede[rs]?|Alle|Eine[rs]|Beide|Kein|Keine)\s)(?<term>[„“"»]?(?:\p{Ll}+\s+)?\p{Lu}[\p{L}\p{N}-]*[“”"«]?)\s+(?:ist|sind|bezeichnet|bedeutet|steht für|versteht man|heißt|nennt man|nennen wir)\s+(?<meaning>(?:eine?[nrms]?)\s(?!(?:gute?[rs]?|einfache?[rs]?|wichtige?[rs]?|große?[rs]?|weitere?[rs]?|schöne?[rs]?|beliebte?[rs]?|andere?[rs]?|Möglichkeit|Voraussetzung|Problem|Idee|Beispiel|Grund|Frage|Fehler)\s).+)$/u,
   vague: /^(?:Derzeit|Heute|Dabei|Wenn|Falls|Problem|Grund|Ergebnis|Ziel|Zweck|Unterschied|Beispiel|Ausnahme|Vorteil|Nachteil|Frage|Antwort|Hinweis|Folge|Sache|Fall|Weg|Art|Dies|Diese[rs]?|Das|Es|Hier|Wichtig|Folgende[rs]?|Erste[rs]?|Zweite[rs]?|Nächste[rs]?|Letzte[rs]?|Andere[rs]?|Standard|Lösung|Möglichkeit|Voraussetzung)(?:\s|$)/iu,
+  stances: [
+    [/\b(?:muss|müssen|brauch(?:t|en)) (?:\p{L}+ ){0,3}nicht\b|\b(?:ist|sind) nicht (?:nötig|erforderlich|notwendig|vorgeschrieben)\b/iu, 'frees'],
+    [/\b(?:ist|sind) (?:\p{L}+ ){0,6}?(?:nicht (?:erlaubt|gestattet|zulässig)|verboten|untersagt)\b/iu, 'forbids'],
+    [/\b(?:ist|sind) (?:\p{L}+ ){0,6}?(?:erlaubt|gestattet|zulässig)\b/iu, 'allows'],
+  ],
+  stanceWords: /\b(?:erlaubt|gestattet|zulässig|verboten|untersagt|nötig|erforderlich|notwendig|vorgeschrieben|muss|müssen|brauch(?:t|en)|nicht|nur|immer|stets)\b/iu,
+  reader: /^(?:Sie|man|wir|ihr|jede[rn]?|alle|niemand)$/iu,
   units: [
     [/^(?:Arbeits|Werk)tage?[ns]?\b/u, 'workday', 'time'], [/^Sekunden?\b/u, 'second', 'time'], [/^Minuten?\b|^Min\.?\b/u, 'minute', 'time'], [/^Stunden?\b/u, 'hour', 'time'], [/^Tag(?:e[ns]?)?\b/u, 'day', 'time'], [/^Wochen?\b/u, 'week', 'time'], [/^Monat(?:e[ns]?|s)?\b/u, 'month', 'time'], [/^Jahre?[ns]?\b/u, 'year', 'time'],
     [/^(?:€|Euro\b|EUR\b)/u, 'EUR', 'EUR'], [/^(?:%|Prozent\b)/u, 'percent', 'percent'], [/^(?:°\s?C|Grad\b)/u, 'degree', 'degree'], [/^(?:km|Kilometer[ns]?)\b/u, 'kilometre', 'length'], [/^(?:cm|Zentimeter[ns]?)\b/u, 'centimetre', 'length'], [/^(?:mm|Millimeter[ns]?)\b/u, 'millimetre', 'length'], [/^(?:m|Meter[ns]?)\b/u, 'metre', 'length'],

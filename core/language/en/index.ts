@@ -1,5 +1,5 @@
 import { labelsFor } from '../labels';
-import type { LanguagePack, SentenceFacts, TaggedWord } from '../pack';
+import type { LanguagePack, SentenceFacts, Stance, TaggedWord } from '../pack';
 import { isFirstPerson } from '../speaker';
 import { segmentSentences } from '../segment';
 import { wordsFor } from '../words';
@@ -12,6 +12,7 @@ import { englishObjectives } from './objectives';
 import { englishQuestions } from './questions';
 import { numbersOf, quantitiesOf } from './quantities';
 import { bracketedReferences, sendsToSection } from './references';
+import { regular } from './regular';
 import { ruleOf } from './rules';
 import { signpost } from './signposts';
 
@@ -26,7 +27,15 @@ const LEAD_INS = {
   steps: /\b(?:steps?|procedure|as follows|do the following|in this order|proceed|follow(?:ing)? (?:these|the|this))\b|^(?:to|in order to|when|if|before|after)\b.*:$/i,
   duties: /\b(?:must|must not|shall|should|should not|may|may not|can|have to|need to|never|always)\s*:$/i, lowersItems: true,
 };
-const LIMIT = /\b(?:at least|at most|up to|no more than|not more than|no less than|not exceed|exceeds?|within|less than|more than|fewer than|longer than|shorter than|earlier than|later than|maximum|minimum|limit(?:ed)?|until|every|per|each|exactly|above|below|under|over|after|for|by)\b/i;
+const STANCES: readonly [RegExp, Stance][] = [
+  [/\b(?:need not|needn't|(?:do|does) not (?:need|have) to|(?:don|doesn)['’]t (?:need|have) to|(?:is|are) not (?:required|necessary|needed)|no need to)\b/i, 'frees'],
+  [/\b(?:is|are) (?:not (?:allowed|permitted)|forbidden|prohibited|banned)\b/i, 'forbids'],
+  [/\b(?:is|are) (?:allowed|permitted)\b/i, 'allows'],
+];
+/** The same without who is meant: all, or the reader. */
+const READER = /^(?:you|we|everyone|everybody|anyone|anybody|nobody|no one|all of you|people)$/i;
+const BOUNDS = /\b(?:at (?:least|most|the latest|the earliest|a time|once)|up to|(?:no|not) (?:more|less|fewer|longer|later|earlier) than|(?:more|less|fewer|longer|shorter|earlier|later) than|not exceed|exceeds?|within|maximum|minimum|exactly|allowed|permitted|forbid(?:den)?|prohibited|banned|required|necessary|needed|need(?:n't|s)?|have to|always|never|please|every|each|any|all|own|not)\b/i;
+const LIMIT = /\b(?:at least|at most|up to|no more than|not more than|no less than|not exceed|exceeds?|within|less than|more than|fewer than|longer than|shorter than|earlier than|later than|maximum|minimum|limit(?:ed)?|until|every|per|each|exactly|above|below|under|over|after|for|by|(?:minutes?|hours?|days?|weeks?|months?) (?:before|in advance|ahead))\b/i;
 
 /** The English pack. `lexicon` is the word list that ships with the app, `tags` a part-of-speech tagger. */
 export function englishPack(language: string, lexicon: Lexicon, tags: (text: string) => TaggedWord[]): LanguagePack {
@@ -66,6 +75,10 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     },
     leadIns: LEAD_INS,
     numbers: numbersOf,
+    stance: (sentence) => STANCES.find(([pattern]) => pattern.test(sentence))?.[1],
+    isReader: (subject) => READER.test(subject),
+    bounds: BOUNDS,
+    regular,
     references: bracketedReferences,
     sendsTo: sendsToSection,
     namesKnown: namesKnownThing,

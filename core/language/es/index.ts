@@ -28,6 +28,13 @@ export const spanish: PatternRules = {
   noSubject: /(?:^|\s)(?:se|que|quien|no)$|(?:^|\s)(?:es|son|está|están|era|será|serán|puede|pueden|porque|como|donde|cuyo|cuya|por qué|cómo|lo que)(?:\s|$)|^(?:esto|eso|ello|aquí|allí|en|para|con|sin|sobre|bajo|por|a|al|desde|durante|antes|después|según|si|cuando|así|también|además)\s/iu,
   definition: /^(?:Una?\s+|(?:El|La)\s+(?=.{2,60}?\s(?:es|designa)\s+una?\s+(?:[\p{L}-]+\s+){1,3}(?:que|donde|cuy[oa]|con|de|por|para|en)\s)|(?=[\p{Lu}«]))(?!(?:El|La|Los|Las|Una?|Lo)\s)(?<term>[«“"]?\s?[\p{L}][\p{L}\p{N}-]*(?:\s+[\p{L}\p{N}-]+){0,3}?\s?[»”"]?)\s+(?:es|significa|designa|se refiere a|se denomina|se llama)\s+(?<meaning>(?:una?)\s(?!(?:buena?|buen|simple|importante|otr[oa]|solución|ejemplo|problema|cuestión|forma|manera)\s).+)$/u,
   vague: /\sno$|^(?:ya que|aunque|si|cuando|como|porque|problema|razón|motivo|resultado|objetivo|diferencia|ejemplo|excepción|ventaja|desventaja|pregunta|respuesta|caso|forma|manera|modo|idea|esto|eso|ello|este|esta|estos|estas|ese|esa|aquí|primer|primera|segund[oa]|últim[oa]|siguiente|otr[oa]|mism[oa]|únic[oa]|solución|método|lo|él|ella|uno|una|no|sólo|solo)(?:\s|$)/iu,
+  stances: [
+    [/\bno (?:es|son) (?:necesari[oa]s?|obligatori[oa]s?)|\bno hace falta\b|\bno (?:tiene|tienen) por qué\b/iu, 'frees'],
+    [/\b(?:está|están) prohibid[oa]s?|\bno (?:está|están) permitid[oa]s?|\bno se permiten?\b/iu, 'forbids'],
+    [/\b(?:está|están) permitid[oa]s?|\bse permiten?\b/iu, 'allows'],
+  ],
+  stanceWords: /\b(?:está|están|permitid[oa]s?|prohibid[oa]s?|permiten?|necesari[oa]s?|obligatori[oa]s?|siempre|nunca|no)\b/iu,
+  reader: /^(?:usted(?:es)?|nosotros|uno|todos|nadie|cada uno)$/iu,
   units: [
     [/^días (?:laborables|hábiles)/iu, 'workday', 'time'], [/^segundos?\b/iu, 'second', 'time'], [/^minutos?\b/iu, 'minute', 'time'], [/^horas?\b/iu, 'hour', 'time'], [/^días?(?!\p{L})/iu, 'day', 'time'], [/^semanas?\b/iu, 'week', 'time'], [/^mes(?:es)?\b/iu, 'month', 'time'], [/^años?\b/iu, 'year', 'time'],
     [/^(?:€|euros?\b|EUR\b)/iu, 'EUR', 'EUR'], [/^(?:%|por ciento)/iu, 'percent', 'percent'], [/^(?:°\s?C|grados?)/iu, 'degree', 'degree'], [/^(?:km|kilómetros?)\b/iu, 'kilometre', 'length'], [/^(?:cm|centímetros?)\b/iu, 'centimetre', 'length'], [/^(?:mm|milímetros?)\b/iu, 'millimetre', 'length'], [/^(?:m|metros?)\b/u, 'metre', 'length'],

@@ -31,6 +31,13 @@ export const french: PatternRules = {
   noSubject: /(?:^|\s)qui$|(?:^|\s)(?:est|sont|était|sera|seront|peut|peuvent|quand|lorsque|si|que|qu['’]\S*|parce|puisque|comme|où|dont|pourquoi|comment|ce qui|ce que)(?:\s|$)|^(?:il|cela|ceci|ici|dans|pour|avec|sans|sur|sous|par|en|à|au|aux|chez|selon|depuis|pendant|avant|après|si|lorsque|quand)\s/iu,
   definition: /^(?:Une?\s+|(?:Le\s|La\s|L['’])(?=.{2,60}?\s(?:est|désigne)\s+une?\s+(?:[\p{L}-]+\s+){1,3}(?:qui|que|qu['’]|où|dont|pour|permettant|destinée?|servant))|(?=[\p{Lu}«]))(?!(?:Les?|La|L['’]|Une?|Des|Du)[\s'’])(?<term>[«“"]?\s?[\p{L}][\p{L}\p{N}'’-]*(?:\s+[\p{L}\p{N}'’-]+){0,3}?\s?[»”"]?)\s+(?:est|désigne|signifie)\s+(?<meaning>(?:une?)\s(?!(?:bonne?|simple|important|autre|bon|solution|exemple|problème|question|moyen|façon)\s).+)$/u,
   vague: /^(?:problème|raison|résultat|but|objectif|différence|exemple|exception|avantage|inconvénient|question|réponse|cas|moyen|façon|manière|idée|il|elle|ce|c|cela|ceci|cette?|ces|ici|voici|première?|deuxième|seconde?|dernière?|suivante?s?|autre|même|seule?|solution|méthode|plus)(?:\s|['’]|$)/iu,
+  stances: [
+    [/\bn['’](?:est|sont) pas (?:nécessaires?|obligatoires?)|\bn['’](?:avez|a|ont) pas besoin|\bpas la peine\b/iu, 'frees'],
+    [/\b(?:est|sont) (?:interdite?s?|défendue?s?)|\bn['’](?:est|sont) pas (?:permise?s?|autorisée?s?|admise?s?)/iu, 'forbids'],
+    [/\b(?:est|sont) (?:permise?s?|autorisée?s?|admise?s?)(?! à)/iu, 'allows'],
+  ],
+  stanceWords: /\b(?:interdite?s?|défendue?s?|permise?s?|autorisée?s?|admise?s?|nécessaires?|obligatoires?|toujours|jamais|pas)\b/iu,
+  reader: /^(?:vous|nous|on|chacun|tous|personne(?: ne)?|nul(?: ne)?)$/iu,
   units: [
     [/^jours? (?:ouvrables?|ouvrés?)/iu, 'workday', 'time'], [/^secondes?\b/iu, 'second', 'time'], [/^minutes?\b/iu, 'minute', 'time'], [/^heures?\b/iu, 'hour', 'time'], [/^jours?\b/iu, 'day', 'time'], [/^semaines?\b/iu, 'week', 'time'], [/^mois\b/iu, 'month', 'time'], [/^(?:ans?|années?)\b/iu, 'year', 'time'],
     [/^(?:€|euros?\b|EUR\b)/iu, 'EUR', 'EUR'], [/^(?:%|pour cent)/iu, 'percent', 'percent'], [/^(?:°\s?C|degrés?)/iu, 'degree', 'degree'], [/^(?:km|kilomètres?)\b/iu, 'kilometre', 'length'], [/^(?:cm|centimètres?)\b/iu, 'centimetre', 'length'], [/^(?:mm|millimètres?)\b/iu, 'millimetre', 'length'], [/^(?:m|mètres?)\b/u, 'metre', 'length'],

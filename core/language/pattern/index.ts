@@ -20,6 +20,9 @@ export function patternPack(language: string, given: PatternRules): LanguagePack
     ...plainPack(language),
     facts: (sentence) => factsOf(sentence, rules, numbers),
     numbers: (sentence) => numbers(sentence).map(({ value, number }) => ({ value, ...number })),
+    stance: (sentence) => rules.stances.find(([pattern]) => pattern.test(sentence))?.[1],
+    isReader: (subject) => rules.reader.test(subject),
+    bounds: new RegExp(`${rules.limit.source}|${rules.stanceWords.source}`, 'iu'),
     leadIns: { ...rules.leadIns, lowersItems: rules.lowersItems },
   };
 }

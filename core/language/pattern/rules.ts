@@ -1,4 +1,4 @@
-import type { Strength } from '../pack';
+import type { Stance, Strength } from '../pack';
 
 /** What a language says by its words alone, where no parts of speech are at hand: enough for rules, terms, steps, figures and the like. */
 export interface PatternRules {
@@ -34,6 +34,12 @@ export interface PatternRules {
   definition: RegExp;
   /** Terms that say nothing of their own. */
   vague: RegExp;
+  /** What a sentence that is no rule says of an action. */
+  stances: readonly [pattern: RegExp, stance: Stance][];
+  /** The words by which they say it, beside what they say it of. */
+  stanceWords: RegExp;
+  /** Subjects that are the reader or anybody. */
+  reader: RegExp;
   units: readonly [pattern: RegExp, unit: string, dimension: string][];
   numberWords: Readonly<Record<string, number>>;
   /** Figures limit something right behind these words, or anywhere in a sentence with those. */
