@@ -24,6 +24,8 @@ const LONGEST_CODE = 25;
 const LONGEST_ANSWER = 120;
 /** What speakers say to their hall and not to a learner. */
 const SMALL_TALK = /^(?:good (?:morning|afternoon|evening)|hello|hi\b|welcome|thank you|thanks|(?:the|a|one) (?:first|second|third|fourth|last|next|final|other|more) thing|one more thing|another thing|let me|so,|ok\b|okay|all right|right,|as i said|next slide)/i;
+/** What speakers say of their talk, or only to be polite. */
+const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:going to|here to|gonna)\b|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I['’]d like to|I(?:['’]ll| will) (?:talk|tell|show|start|begin|come|explain|get|go|say|finish|keep|try)\b|I (?:mean|hope|guess|suppose|mentioned|said|promise you)\b|my name is|my talk|my slides?|bear with me|ask me|tell me|excuse me|if you have (?:any )?questions)/i;
 
 /** Cuts a unit's passages into pieces, in order. What cannot be taught from (technical, pointing elsewhere) is not among them. */
 export function piecesOf(unit: Unit, matter: Matter): Piece[] {
@@ -173,7 +175,7 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
     const onHeading = headed && sentence.index === 0;
     const used = usable(sentence, knowledge, sentences.length > 1) ?? ((asks && sentence.index === 1) || onHeading ? shortAnswer(sentence) : undefined);
     const spoken = passage.kind === 'utterance' || passage.kind === 'note';
-    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && sentence.facts?.firstPerson && !over) || definesKnown(sentence, matter, knowledge)) {
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && sentence.facts?.firstPerson && !over && (passage.kind !== 'utterance' || OF_THE_TALK.test(sentence.text))) || definesKnown(sentence, matter, knowledge)) {
       // A question needs its answer, and the answer its question: a lost "No." would turn the rest round.
       if (question || (asks && sentence.index === 1)) return [];
       // What sends the reader elsewhere can be passed over, unless the next leans on it; anything else leaves a gap.

@@ -1,8 +1,7 @@
 import type { Piece } from './piece';
 
-/** An author's own answers, and what in them is told by the author: what says "I", and rules of thumb. */
-
-const isAnswer = ({ items: [{ passage }] }: Piece): boolean => passage.locator.question !== undefined;
+/** What somebody tells: answers of an author, and talks. */
+const isVoice = ({ items: [{ passage }] }: Piece): boolean => passage.locator.question !== undefined || passage.kind === 'utterance';
 
 function speaks(piece: Piece): boolean {
   return piece.items.some(({ passage, sentences }) => passage.callout === 'tip' || sentences.some(({ sentence: { facts, text } }) => facts?.firstPerson && !/[?？]$/.test(text)));
@@ -14,16 +13,16 @@ function leans({ needs, headed, items: [{ sentences }] }: Piece): boolean {
 }
 
 /**
- * Indexes of chosen pieces that a page shows as told: those in which the author speaks of themselves or by rules of thumb, with
- * what leans on them and what they lean on, in the same answer.
+ * Indexes of chosen pieces that a page shows as told: those in which an author or speaker says "I", and rules of thumb, with what
+ * leans on them and what they lean on, in the same answer or turn.
  */
 export function toldPieces(pieces: readonly Piece[], chosen: readonly number[]): Set<number> {
-  const told = new Set(chosen.filter((index) => isAnswer(pieces[index]) && (pieces[index].kind === 'sentence' || pieces[index].kind === 'list') && speaks(pieces[index])));
+  const told = new Set(chosen.filter((index) => isVoice(pieces[index]) && (pieces[index].kind === 'sentence' || pieces[index].kind === 'list') && speaks(pieces[index])));
   const joined = chosen.flatMap((index, at): [number, number][] => {
     const before = chosen[at - 1];
     if (before === undefined || !leans(pieces[index]) || pieces[before].kind !== 'sentence') return [];
-    const question = ({ items: [{ passage }] }: Piece) => passage.locator.question;
-    return isAnswer(pieces[index]) && question(pieces[index]) === question(pieces[before]) ? [[before, index]] : [];
+    const turn = ({ items: [{ passage }] }: Piece) => passage.locator.question ?? passage.id;
+    return isVoice(pieces[index]) && turn(pieces[index]) === turn(pieces[before]) ? [[before, index]] : [];
   });
   for (const [before, after] of joined) if (told.has(before) && pieces[after].kind === 'sentence') told.add(after);
   for (const [before, after] of joined.reverse()) if (told.has(after)) told.add(before);

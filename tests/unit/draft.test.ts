@@ -55,6 +55,13 @@ describe('the demo course', () => {
     expect(report.size.lessons).toBe(allLessons(whole.course).length);
   });
 
+  it('lets speakers tell their stories, without what they say of their talk', () => {
+    const told = allLessons(whole.course).flatMap((lesson) => lesson.blocks.filter((block) => block.kind === 'callout' && block.body.tone === 'experience')).map((block) => blockTexts(block).map(textOf).join(' '));
+    expect(told.join(' ')).toContain('I once let a saw go out without looking');
+    expect(told.join(' ')).not.toMatch(/My name is|I want to talk about/);
+    for (const text of told) expect(text).toMatch(/\b(?:I|me|my|mine)\b/i);
+  });
+
   it('asks questions whose answer stands on the page', () => {
     const checks = placedChecks(whole.course);
     expect(checks.length).toBeGreaterThan(20);
