@@ -68,7 +68,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
         example: EXAMPLE.test(sentence),
         tip: TIP.test(sentence),
         comparison: COMPARISON.test(sentence),
-        role: ROLE.test(sentence),
+        role: ROLE.test(sentence) && (sentence.toLowerCase().match(/[a-z]+/g) ?? []).some((word) => words.isPerson(word)),
         firstPerson: isFirstPerson(sentence, FIRST_PERSON),
         imperative,
       };
