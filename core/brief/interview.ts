@@ -67,9 +67,5 @@ export const experienceTitle = (language: string): string => inLanguage(EXPERIEN
 /** The heading over a topic's answers in a language; in English where there is none. */
 export const topicTitle = (key: TopicKey, language: string): string => inLanguage(TOPICS[key], language);
 
-/** How the answer to a question is to be read, in the course's language. Any other question stands over its answer itself, without what only helps to answer it ("One a line."). */
-export function readingOf(question: string, language: string): AskedFor {
-  const asked = INTERVIEW.find((each) => each.question === question);
-  if (!asked) return { over: /^.*?[?？]/s.exec(question)?.[0] ?? question };
-  return { ...(asked.over && { over: inLanguage(asked.over, language) }), ...(asked.reads && { reads: asked.reads }) };
-}
+/** What stands over a question's answer in a language; undefined where its topic does. */
+export const overAnswer = ({ over }: InterviewQuestion, language: string): string | undefined => over && inLanguage(over, language);

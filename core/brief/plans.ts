@@ -2,6 +2,7 @@ import { blankLesson, blankModule } from '../course/gestures';
 import type { Course } from '../course/course';
 import { idFrom } from '../course/id';
 import type { Operation } from '../course/operations';
+import type { AskedFor } from '../reading/answers';
 
 /** Course plans: patterns of modules and lessons for a kind of aim, for a course that begins without any source. Every slot is a question to its author. */
 
@@ -10,14 +11,17 @@ type Words = Record<'en' | 'de' | 'fr' | 'es', string>;
 interface LessonPattern {
   title: Words;
   /** Each a slot; {topic} is what the course is about, in the author's words. */
-  slots: readonly string[];
+  slots: readonly Slot[];
 }
 
+/** A question, alone or with what its answer is, whatever its words. */
+type Slot = string | { ask: string; reads: NonNullable<AskedFor['reads']> };
+
 const LESSONS = {
-  why: { title: { en: 'Why it matters', de: 'Warum es wichtig ist', fr: 'Pourquoi c’est important', es: 'Por qué importa' }, slots: ['Who is helped when {topic} goes well, and who pays when it does not?', 'What happened the last time that {topic} went wrong?'] },
-  words: { title: { en: 'Words to know', de: 'Wichtige Begriffe', fr: 'Les mots à connaître', es: 'Términos importantes' }, slots: ['Which words does somebody need for {topic}, and what does each mean? One a line: word, colon, meaning.'] },
+  why: { title: { en: 'Why it matters', de: 'Warum es wichtig ist', fr: 'Pourquoi c’est important', es: 'Por qué importa' }, slots: ['Who is helped when {topic} goes well, and who pays when it does not?', { ask: 'What happened the last time that {topic} went wrong?', reads: 'experience' }] },
+  words: { title: { en: 'Words to know', de: 'Wichtige Begriffe', fr: 'Les mots à connaître', es: 'Términos importantes' }, slots: [{ ask: 'Which words does somebody need for {topic}, and what does each mean? One a line: word, colon, meaning.', reads: 'terms' }] },
   before: { title: { en: 'Before you begin', de: 'Bevor es losgeht', fr: 'Avant de commencer', es: 'Antes de empezar' }, slots: ['What must be ready, checked or agreed before {topic} begins?', 'Who must not begin, or not alone?'] },
-  steps: { title: { en: 'Step by step', de: 'Schritt für Schritt', fr: 'Étape par étape', es: 'Paso a paso' }, slots: ['What are the steps of {topic}, from the first to the last? A numbered list.', 'At which step do people slip, and how is that seen in time?'] },
+  steps: { title: { en: 'Step by step', de: 'Schritt für Schritt', fr: 'Étape par étape', es: 'Paso a paso' }, slots: [{ ask: 'What are the steps of {topic}, from the first to the last? A numbered list.', reads: 'steps' }, 'At which step do people slip, and how is that seen in time?'] },
   done: { title: { en: 'How to tell that it is done well', de: 'Woran man sieht, dass es gut ist', fr: 'Comment savoir que c’est bien fait', es: 'Cómo saber que está bien hecho' }, slots: ['By which signs does one see that {topic} was done well?', 'What is written down or passed on at the end, and to whom?'] },
   trouble: { title: { en: 'When something goes wrong', de: 'Wenn etwas schiefgeht', fr: 'Quand quelque chose va mal', es: 'Cuando algo sale mal' }, slots: ['What goes wrong most often in {topic}, and what is to be done then? If this, then that.', 'When must somebody stop and call for help, and whom do they call?'] },
   rules: { title: { en: 'What must and must not be done', de: 'Was Pflicht und was verboten ist', fr: 'Ce qu’il faut faire et ne pas faire', es: 'Lo obligatorio y lo prohibido' }, slots: ['Which rules hold for {topic}? One a line: who must do what, when, within which time.', 'Which exceptions are there, and who decides on them?'] },
@@ -55,13 +59,22 @@ export const PLANS = {
 
 export type PlanKey = keyof typeof PLANS;
 
+const askOf = (slot: Slot): string => (typeof slot === 'string' ? slot : slot.ask);
+
+const READ_SLOTS = Object.values(LESSONS as Record<string, LessonPattern>).flatMap(({ slots }) => slots).flatMap((slot) => (typeof slot === 'string' ? [] : [{ reads: slot.reads, parts: slot.ask.split('{topic}') }]));
+
+/** What the answer to a slot's question is, whatever its words; undefined where nothing is known of it. */
+export function slotReads(question: string): AskedFor['reads'] {
+  return READ_SLOTS.find(({ parts: [before, after] }) => question.startsWith(before) && question.endsWith(after))?.reads;
+}
+
 /** A plan for a topic: titles in the course's language (English where there are none), each lesson with its questions. */
 export function planFor(key: PlanKey, topic: string, language: string): { title: string; lessons: { title: string; slots: string[] }[] }[] {
   const base = language.split('-')[0];
   const inLanguage = (words: Words) => (words as Record<string, string>)[base] ?? words.en;
   return PLANS[key].modules.map((module) => ({
     title: inLanguage(module.title),
-    lessons: module.lessons.map((lesson) => ({ title: inLanguage(LESSONS[lesson].title), slots: LESSONS[lesson].slots.map((slot) => slot.replaceAll('{topic}', topic)) })),
+    lessons: module.lessons.map((lesson) => ({ title: inLanguage(LESSONS[lesson].title), slots: LESSONS[lesson].slots.map((slot) => askOf(slot).replaceAll('{topic}', topic)) })),
   }));
 }
 

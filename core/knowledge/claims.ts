@@ -28,12 +28,14 @@ export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence
       addByFacts(led.facts, led.ranges, led.text, make, pack);
       continue;
     }
+    // Figures in what somebody tells of themselves are no figures to know.
+    const isTold = passage.callout === 'experience' || (own.some((sentence) => sentence.facts?.firstPerson) && (passage.kind === 'utterance' || passage.locator.question !== undefined));
     const isStep = passage.list !== undefined && !passage.list.continued && stepLists.has(passage.list.id);
     own.forEach((sentence, index) => {
       const range = { id: passage.id, from: sentence.from, to: sentence.to };
       if (!sentence.facts || sentence.technical) return;
       if (isStep && index === 0 && sentence.facts.imperative && sentence.facts.rule) make('step', [range], sentence.text, ruleParts(sentence.text, sentence.facts));
-      else addByFacts(sentence.facts, [range], sentence.text, make, pack, entry !== undefined);
+      else addByFacts(isTold && !sentence.facts.rule ? { ...sentence.facts, limits: false } : sentence.facts, [range], sentence.text, make, pack, entry !== undefined);
       if (passage.callout === 'warning' && !sentence.facts.warning && index === 0) make('warning', [range], sentence.text, leaning(sentence.facts));
       if (passage.callout === 'tip' && index === 0) make('tip', [range], sentence.text, leaning(sentence.facts));
       if (passage.callout === 'experience' && index === 0 && !sentence.facts.example) make('example', [range], sentence.text, leaning(sentence.facts));

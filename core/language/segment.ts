@@ -13,6 +13,11 @@ const COUNTING = new Set(['no', 'nos', 'fig', 'figs', 'vol', 'ch', 'sec', 'eq', 
 /** German writes "am 3. Tag", "ab dem 1. März": behind such a word a figure with its stop goes on. */
 const ORDINAL = /(?:^|\s)(?:der|die|das|dem|den|des|am|vom|zum|zur|im|beim|ab|bis|jede[rnms]?|seit)\s\d{1,2}\.$/iu;
 
+const ALL_ABBREVIATIONS = new Set(Object.values(ABBREVIATIONS).flatMap((list) => list.split(' ')));
+
+/** Whether a word with a full stop behind it is an abbreviation in one of the languages at hand. */
+export const isAbbreviation = (word: string): boolean => ALL_ABBREVIATIONS.has(word.toLowerCase());
+
 const segmenters = new Map<string, Intl.Segmenter>();
 
 function segmenter(language: string): Intl.Segmenter {

@@ -67,7 +67,8 @@ function shortened(title: string, most: number): string {
     const found = joint.exec(title);
     const open = found ? title.slice(0, found.index).lastIndexOf('(') : -1;
     if (open >= 12 && !title.slice(open, found!.index).includes(')')) return title.slice(0, open).trim();
-    if (found && found.index >= 12 && found.index <= most) return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
+    // A question cut short is one still.
+    if (found && found.index >= 12 && found.index <= most) return `${title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim()}${/[?？]$/.test(title) && !/[?!]/.test(found[0]) ? '?' : ''}`;
   }
   return title;
 }

@@ -1,4 +1,5 @@
-import { experienceTitle, readingOf } from '../../core/brief/interview';
+import { readingOf } from '../../core/brief/asked';
+import { experienceTitle } from '../../core/brief/interview';
 import { sameData } from '../../core/course/canonical';
 import { allLessons, type Course } from '../../core/course/course';
 import { idFrom } from '../../core/course/id';

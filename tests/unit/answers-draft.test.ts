@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { INTERVIEW, readingOf, topicTitle } from '../../core/brief/interview';
+import { readingOf } from '../../core/brief/asked';
+import { INTERVIEW, topicTitle } from '../../core/brief/interview';
 import { blockTexts, type Block } from '../../core/course/blocks';
 import { allLessons } from '../../core/course/course';
 import { textOf } from '../../core/course/rich-text';
@@ -71,6 +72,8 @@ describe('a course of what its author knows', () => {
     expect(holding('Feed the rye')).toMatchObject({ kind: 'steps', body: { steps: { length: 5 } } });
   });
   it('asks nothing about what somebody says of themselves', () => {
+    // Nor a figure of a story.
+    expect(knowledge.claims.filter((claim) => claim.kind === 'figure' && /minutes of kneading|day now/.test(claim.text))).toEqual([]);
     for (const check of drafted.course.checks) expect(check.stem).not.toMatch(/\b(?:I|my)\b/);
     expect(knowledge.claims.filter((claim) => /\bI\b/.test(claim.text)).every((claim) => claim.leaning !== undefined)).toBe(true);
   });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { experienceTitle, INTERVIEW, readingOf, topicTitle } from '../../core/brief/interview';
+import { readingOf } from '../../core/brief/asked';
+import { experienceTitle, INTERVIEW, topicTitle } from '../../core/brief/interview';
 import { beginPlan, planFor, PLANS, type PlanKey } from '../../core/brief/plans';
 import { allLessons, emptyCourse, type Answer, type Course } from '../../core/course/course';
 import { apply, applyAll } from '../../core/course/operations';
@@ -77,10 +78,29 @@ describe('typed text', () => {
     expect(typedText('はしごの足元を確かめます', false)).toBe('はしごの足元を確かめます');
     expect(typedText('red card!', false)).toBe('Red card!');
   });
+  it('begins its sentences large, but for abbreviations', () => {
+    expect(typedText('the early shift. they find clean boards, approx. ten of them', false)).toBe('The early shift. They find clean boards, approx. ten of them.');
+  });
   it('is steps where it is the work in its order, unless a line is too long for one', () => {
     expect(typedText('open it\n\nlock both sides of it', true)).toBe('1. Open it\n\n2. Lock both sides of it.');
     expect(typedText(`Open it.\n${'word '.repeat(40)}end.`, true)).not.toContain('1.');
     expect(typedText('- open it\n- lock it', true)).toBe('- open it\n- lock it');
+  });
+});
+
+describe('the slots of a plan', () => {
+  it('say what their answers are', () => {
+    const slots = Object.keys(PLANS).flatMap((key) => planFor(key as PlanKey, 'closing the kitchen', 'en')).flatMap((module) => module.lessons).flatMap((lesson) => lesson.slots);
+    expect(new Set(slots.map((slot) => readingOf(slot, 'en').reads))).toEqual(new Set([undefined, 'steps', 'terms', 'experience']));
+    expect(readingOf('What are the steps of closing the kitchen, from the first to the last? A numbered list.', 'en')).toEqual({ over: 'What are the steps of closing the kitchen, from the first to the last?', reads: 'steps' });
+  });
+  it('give steps and terms, whatever they are typed like', () => {
+    const words = 'Which words does somebody need for bread, and what does each mean? One a line: word, colon, meaning.';
+    const source = read(answer(words, 'proof: the last rise before the oven\nBiga – a stiff dough of the day before\nno entry at all'), answer('What are the steps of bread, from the first to the last? A numbered list.', 'fold it\nbake it'))!;
+    expect(source.passages.map(({ kind, term, text }) => [kind, term, text])).toEqual([
+      ['definition', 'Proof', 'the last rise before the oven.'], ['definition', 'Biga', 'a stiff dough of the day before.'], ['paragraph', undefined, 'No entry at all.'],
+      ['item', undefined, 'Fold it'], ['item', undefined, 'Bake it'],
+    ]);
   });
 });
 

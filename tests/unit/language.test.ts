@@ -111,6 +111,7 @@ describe('wording', () => {
     ['Claim your expenses, step by step', pack.objectives!.fromStepsLeadIn('To claim your expenses, follow these steps:')],
     ['Apply the rules for booking', pack.objectives!.fromTitle('Booking', 'rules')], ['Apply the rules that hold during service', pack.objectives!.fromTitle('During service', 'rules')],
     ['Carry out the steps in an emergency', pack.objectives!.fromTitle('In an emergency', 'steps')], ['Explain how a reaction looks', pack.objectives!.fromTitle('How a reaction looks', 'other')],
+    ['Carry out the steps of closing the kitchen', pack.objectives!.fromTitle('What are the steps of closing the kitchen, from the first to the last?', 'steps')],
     ['Carry out the steps for a hot pack', pack.objectives!.fromTitle('A hot pack', 'steps')],
     ['Set a root password', pack.objectives!.fromTitle('Set a root password', 'rules')], ['Install the mail server and make copies', pack.objectives!.fromTitle('Installing the Mail Server and Making Copies', 'other')],
     ['Put a blue tag on the handle when a tool is damaged', pack.objectives!.fromRule('put a blue tag on the handle', 'If a tool is damaged')], ['Explain what a unix group is', pack.objectives!.fromTerm('unix group', false)], ['Decide what to do when a tool was stolen', pack.objectives!.fromCondition('If a tool was stolen')], ['Explain what a trip request is', pack.objectives!.fromTerm('trip request', false)],

@@ -46,7 +46,7 @@ useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'resu
 a { display: flex; justify-content: space-between; padding: 5px 16px 5px 15px; border-left: 3px solid transparent; color: var(--ink-2); }
 a:hover { background: var(--shade); }
 a.here { background: var(--shade); border-left-color: var(--moss); color: var(--ink); font-weight: 700; }
-a.part { padding: 3px 16px 3px 24px; font-size: 13.5px; line-height: 20px; white-space: nowrap; }
+a.part { gap: 6px; padding: 3px 11px 3px 22px; font-size: 13.5px; line-height: 20px; white-space: nowrap; }
 a.part.within { color: var(--ink); font-weight: 700; }
 a.apart { margin-top: 14px; }
 .count { font-size: 13px; }

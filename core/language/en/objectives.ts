@@ -11,7 +11,7 @@ function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
 const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
 
 /** Titles that name no matter: of every document, or about the document itself. */
-const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
+const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
 
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
@@ -27,6 +27,8 @@ function fromRule(action: string, condition: string | undefined): ObjectiveWords
 /** What a learner does with the matter under a title, worded by the kind of title. */
 function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
   const bare = inSentenceCase(title.replace(/[?.!]+$/, ''), words);
+  const asked = kind === 'steps' ? /^what are the steps (?:of|for|to|in) ([^,?]{4,70})/i.exec(title) : null;
+  if (asked) return { verb: 'carry-out', level: 'apply', object: asked[1], text: `Carry out the steps of ${asked[1]}` };
   const question = /^(?:how|what|why|who|where|which|when)\b/i.test(bare) && /\?$/.test(title);
   // "Set a root password" is an objective as it stands.
   const done = kind === 'definitions' ? undefined : asOrder(bare, words);

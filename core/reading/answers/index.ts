@@ -10,7 +10,7 @@ import { typedText } from './typed';
 /** How the answer to a question is to be read: what stands over it, when not its topic alone, and what it is, whatever its words. */
 export interface AskedFor {
   over?: string;
-  reads?: 'tip' | 'warning' | 'experience' | 'steps';
+  reads?: 'tip' | 'warning' | 'experience' | 'steps' | 'terms';
 }
 
 /**
@@ -47,9 +47,18 @@ function blocksOf({ id, question, text }: Answer, reads: AskedFor['reads']): Rea
     if (block.kind === 'picture') return [];
     // A heading within an answer heads a part of it.
     if (block.kind === 'heading') return [{ ...block, level: block.level + 2 }];
-    const passage: ReadPassage = { ...block, question, ...(reads && reads !== 'steps' && block.kind === 'paragraph' && { callout: reads }) };
+    const passage: ReadPassage = { ...(reads === 'terms' ? asTerm(block) : block), question, ...(reads && reads !== 'steps' && reads !== 'terms' && block.kind === 'paragraph' && { callout: reads }) };
     if (passage.list) passage.list = { ...passage.list, key: `${id}/${passage.list.key}` };
     if (passage.table) passage.table = { ...passage.table, key: `${id}/${passage.table.key}` };
     return [passage];
   });
+}
+
+/** "Proof: the last rise before the oven" as an entry of a glossary. */
+function asTerm(block: ReadPassage): ReadPassage {
+  const [, term, meaning] = /^([^:–]{1,60}?)\s*(?::|\s–)\s+(.+)$/s.exec(block.text) ?? [];
+  if (!meaning) return block;
+  const entry: ReadPassage = { ...block, kind: 'definition', term, text: meaning };
+  delete entry.list;
+  return entry;
 }

@@ -1,3 +1,5 @@
+import { isAbbreviation } from '../../language/segment';
+
 /** Question marks and lead words in the middle of what people paste: who is asked, who answers. */
 const TURN = /^\s*(?:[QAIRPF]|Interviewer|Question|Answer|Frage|Antwort|Réponse|Pregunta|Respuesta)\s*:\s+/i;
 /** Lines broken to a width are at least this long, in characters. */
@@ -26,6 +28,9 @@ export function typedText(text: string, steps: boolean): string {
   }).join('\n');
 }
 
+/** A small letter that begins a sentence, with the word before it. */
+const SMALL_BEGINNING = /(\p{L}{2,})[.!?] +\p{Ll}(?=\p{Ll}*[\s,;:'.])/gu;
+
 /** Lines that say by their first characters what they are: items, headings, tables, quotations, fences, indented ones. */
 const isMarked = (line: string): boolean => /^\s*(?:[-*+•]\s|\d+[.)]\s|#|\||>|```|~~~)|^\s{2,}\S/.test(line);
 
@@ -44,6 +49,7 @@ function unwrapped(lines: readonly string[]): string[] {
 
 /** With a capital, unless it begins with a name of its own spelling, and a full stop, where its script has them. */
 function finished(line: string): string {
-  const text = /^\s*\p{Ll}+[\s,;:']/u.test(line) ? line.replace(/\p{Ll}/u, (letter) => letter.toUpperCase()) : line;
+  const begun = /^\s*\p{Ll}+[\s,;:']/u.test(line) ? line.replace(/\p{Ll}/u, (letter) => letter.toUpperCase()) : line;
+  const text = begun.replace(SMALL_BEGINNING, (whole, word: string) => (isAbbreviation(word) ? whole : whole.slice(0, -1) + whole.slice(-1).toUpperCase()));
   return /[\p{Script=Latin}\p{Script=Cyrillic}\p{Script=Greek}\p{N})\]%]$/u.test(text) && text.split(/\s+/).length >= SHORTEST_SENTENCE ? `${text}.` : text;
 }
