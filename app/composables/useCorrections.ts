@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue';
-import { claimHash, correct, uncorrect } from '~~/core/course/corrections';
+import { claimHash, correct, takeOver, uncorrect } from '~~/core/course/corrections';
 import type { Correction } from '~~/core/course/course';
 import { allSections, type Section, type Source } from '~~/core/source/source';
 import { useCourse } from '~/stores/course';
@@ -46,6 +46,7 @@ export function useCorrections(source: Ref<Source | undefined>) {
     at: (place: string) => own.value.filter((each) => each.place === place),
     notSo: (place: string, claim: { kind: string; text: string }) => own.value.find((each) => each.kind === 'not' && each.place === place && each.claim === claim.kind && each.words === claimHash(claim)),
     addNot: (place: string, claim: { kind: string; text: string }) => add('not', place, { claim: claim.kind, words: claimHash(claim) }),
+    takeOver: (theirs: readonly Correction[]) => desk.change('corrections taken over', takeOver(desk.course!, theirs)),
     back: (id: string) => desk.change('correction taken back', uncorrect(desk.course!, id)),
   };
 }

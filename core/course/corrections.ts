@@ -22,6 +22,21 @@ export function focusOn(course: Course, passages: readonly { id: string; sourceI
   return set(course, 'corrections', [...others, ...passages.map(({ id, sourceId }): Correction => ({ id: idFrom('k', 'focus', id, '', ''), kind: 'focus', sourceId, place: id }))]);
 }
 
+/** Corrections of how a source is read, which hold for any course; the others say how one course uses it. */
+const OF_READING = new Set<Correction['kind']>(['furniture', 'no-heading', 'heading', 'not']);
+
+/** What another course corrected in the reading of a source, and this one says nothing of: neither the same nor anything else at that place. */
+export function correctedElsewhere(course: Course, other: Course, sourceId: string): Correction[] {
+  const own = (course.corrections ?? []).filter((each) => each.sourceId === sourceId);
+  return (other.corrections ?? []).filter((each) => each.sourceId === sourceId && OF_READING.has(each.kind) && !own.some((mine) => mine.id === each.id || (mine.place === each.place && each.kind !== 'not' && mine.kind !== 'not')));
+}
+
+/** Takes over corrections that another course made. */
+export function takeOver(course: Course, corrections: readonly Correction[]): Operation[] {
+  const known = new Set((course.corrections ?? []).map((each) => each.id));
+  return set(course, 'corrections', [...(course.corrections ?? []), ...corrections.filter((each) => !known.has(each.id))]);
+}
+
 /** Takes a correction back. */
 export function uncorrect(course: Course, id: string): Operation[] {
   return set(course, 'corrections', (course.corrections ?? []).filter((each) => each.id !== id));

@@ -2,7 +2,7 @@ import { expect, newCourse, openLesson, saved, served, test } from './app';
 
 test.describe('drafting', () => {
   test.setTimeout(120_000);
-  test.use({ mayLog: /ERR_CONNECTION|ERR_INCOMPLETE_CHUNKED|status of 4\d\d/ });
+  test.use({ mayLog: /net::ERR_|status of 4\d\d/ });
 
   /** A course whose outline is drafted from two of the demo's sources, every lesson blank. */
   async function outlined(page: Parameters<typeof served>[0], app: Parameters<typeof newCourse>[1], title: string) {

@@ -223,7 +223,7 @@ test('what an author knows is asked, answered, and becomes a source; topics are 
   await expect(page.getByText('Nothing in your sources or answers is on')).toBeVisible();
   await page.getByRole('button', { name: 'Ask me about it' }).click();
   await page.keyboard.press('Alt+4');
-  await page.getByRole('link', { name: 'What must and must not be done' }).click();
+  await page.getByRole('link', { name: 'What must and must not be done', exact: true }).click();
   await expect(page.getByText('1 place is open here')).toBeVisible();
   await page.keyboard.press('Alt+d');
   await expect(page.locator('.lesson-page')).toContainText('firm ground', { timeout: 20_000 });
@@ -254,7 +254,19 @@ test('the shelf holds the sources of all courses, for search and for use', async
   await page.getByRole('checkbox', { name: /Battery and Charger Guide/ }).first().check();
   await looksRight(page);
   await page.getByRole('button', { name: 'Use in this course' }).click();
-  await expect(page.getByRole('link', { name: 'Battery and Charger Guide' })).toBeVisible();
+  await page.getByRole('link', { name: 'Battery and Charger Guide' }).click();
+  await page.locator('.passage').nth(3).click();
+  await page.keyboard.press('r');
+  await saved(page);
+  // What was corrected in its reading here is offered where it is used as well.
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+2');
+  await page.getByRole('table').getByRole('link', { name: 'Battery and Charger Guide' }).click();
+  await expect(page.getByText('1 correction of how it is read, made in “Second course”.')).toBeVisible();
+  await looksRight(page);
+  await page.getByRole('button', { name: 'Take over' }).click();
+  await expect(page.getByText('made in “Second course”')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: '1 correction', exact: true })).toBeVisible();
   await enter(page, app);
   await page.getByRole('link', { name: 'Source shelf' }).click();
   await expect(page.getByRole('row', { name: /Battery and Charger Guide/ }).first()).toContainText('Second course');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { apply } from '../../core/course/operations';
 import type { Correction, Course } from '../../core/course/course';
-import { claimHash, correct, setStanding, uncorrect } from '../../core/course/corrections';
+import { claimHash, correct, correctedElsewhere, setStanding, takeOver, uncorrect } from '../../core/course/corrections';
 import { validateCourse } from '../../core/course/validate';
 import { draftContext, planCourse } from '../../core/draft';
 import { corrected } from '../../core/knowledge/corrected';
@@ -103,6 +103,22 @@ describe('a correction', () => {
     const back = made(course, uncorrect(course, course.corrections![0].id));
     expect(back.corrections).toBeUndefined();
     expect(corrected([knowledge], back)).toEqual([knowledge]);
+  });
+  it('of the reading can be taken over by another course, once, and not against its own', async () => {
+    const { course, knowledge } = await withCorrections(
+      (known) => ({ kind: 'furniture', place: passage(known, 'Internal use only').id }), (known) => ({ kind: 'heading', place: section(known, 'Wait for it').id, title: 'Wet tools' }),
+      (known) => ({ kind: 'focus', place: section(known, 'At the counter').id }), (known) => ({ kind: 'no-heading', place: section(known, 'Contents of the box').id }),
+    );
+    const { id } = knowledge.source;
+    const own = made(aCourse(), correct(aCourse(), { kind: 'heading', sourceId: id, place: section(knowledge, 'Contents of the box').id, title: 'The box' }));
+    const offered = correctedElsewhere(own, course, id);
+    expect(offered.map((each) => each.kind)).toEqual(['furniture', 'heading']);
+    const both = made(own, takeOver(own, offered));
+    expect(both.corrections!.map((each) => each.kind)).toEqual(['heading', 'furniture', 'heading']);
+    expect(validateCourse(both)).toEqual([]);
+    expect(correctedElsewhere(both, course, id)).toEqual([]);
+    expect(made(both, takeOver(both, offered)).corrections).toEqual(both.corrections);
+    expect(correctedElsewhere(own, course, anId('another source'))).toEqual([]);
   });
   it('of something that is not there any more does nothing', async () => {
     const knowledge = await knowing(TEXT);

@@ -96,9 +96,9 @@ describe('the slots of a plan', () => {
   });
   it('give steps and terms, whatever they are typed like', () => {
     const words = 'Which words does somebody need for bread, and what does each mean? One a line: word, colon, meaning.';
-    const source = read(answer(words, 'proof: the last rise before the oven\nBiga – a stiff dough of the day before\nno entry at all'), answer('What are the steps of bread, from the first to the last? A numbered list.', 'fold it\nbake it'))!;
+    const source = read(answer(words, 'pre-proof: the last rise but one\nBiga – a stiff dough of the day before\nno entry at all'), answer('What are the steps of bread, from the first to the last? A numbered list.', 'fold it\nbake it'))!;
     expect(source.passages.map(({ kind, term, text }) => [kind, term, text])).toEqual([
-      ['definition', 'Proof', 'the last rise before the oven.'], ['definition', 'Biga', 'a stiff dough of the day before.'], ['paragraph', undefined, 'No entry at all.'],
+      ['definition', 'Pre-proof', 'the last rise but one.'], ['definition', 'Biga', 'a stiff dough of the day before.'], ['paragraph', undefined, 'No entry at all.'],
       ['item', undefined, 'Fold it'], ['item', undefined, 'Bake it'],
     ]);
   });

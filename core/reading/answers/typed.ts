@@ -49,7 +49,7 @@ function unwrapped(lines: readonly string[]): string[] {
 
 /** With a capital, unless it begins with a name of its own spelling, and a full stop, where its script has them. */
 function finished(line: string): string {
-  const begun = /^\s*\p{Ll}+[\s,;:']/u.test(line) ? line.replace(/\p{Ll}/u, (letter) => letter.toUpperCase()) : line;
+  const begun = /^\s*\p{Ll}+(?:-\p{Ll}+)*[\s,;:']/u.test(line) ? line.replace(/\p{Ll}/u, (letter) => letter.toUpperCase()) : line;
   const text = begun.replace(SMALL_BEGINNING, (whole, word: string) => (isAbbreviation(word) ? whole : whole.slice(0, -1) + whole.slice(-1).toUpperCase()));
   return /[\p{Script=Latin}\p{Script=Cyrillic}\p{Script=Greek}\p{N})\]%]$/u.test(text) && text.split(/\s+/).length >= SHORTEST_SENTENCE ? `${text}.` : text;
 }

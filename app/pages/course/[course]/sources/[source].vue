@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Claim } from '~~/core/knowledge';
+import type { Correction } from '~~/core/course/course';
 import type { Use } from '~~/core/course/uses';
 import { allSections, type Passage, type Section, type Source } from '~~/core/source/source';
 import { useActions } from '~/actions/registry';
@@ -11,7 +12,7 @@ import { CLAIMS, counted } from '~/words/states';
 /** A source to read: its structure, its passages with their places, what was understood of them, and how the author corrects that. */
 const route = useRoute();
 const desk = useCourse();
-const held = shallowRef<{ source: Source; claims: Claim[]; uses: Record<string, Use[]> } | null>(null);
+const held = shallowRef<{ source: Source; claims: Claim[]; uses: Record<string, Use[]>; elsewhere: { title: string; corrections: Correction[] }[] } | null>(null);
 const trouble = ref<Trouble | null>(null);
 const kind = ref<string | null>(null);
 const text = ref<HTMLElement | null>(null);
@@ -28,6 +29,8 @@ watch(() => route.params.source, async (id) => {
     trouble.value = troubleOf(error);
   }
 }, { immediate: true });
+/** What other courses corrected that is not known here yet. */
+const elsewhere = computed(() => (held.value?.elsewhere ?? []).map(({ title, corrections: theirs }) => ({ title, corrections: theirs.filter((each) => !corrections.own.value.some((mine) => mine.id === each.id)) })).filter((each) => each.corrections.length > 0));
 const corrections = useCorrections(computed(() => held.value?.source));
 const sections = computed(() => (held.value ? allSections(held.value.source.root) : []));
 const byId = computed(() => new Map(held.value?.source.passages.map((passage) => [passage.id, passage])));
@@ -88,6 +91,7 @@ useActions([
     <div class="head"><h1>{{ held?.source.title ?? 'Source' }}</h1><span v-if="held" class="small quiet">{{ held.source.words.toLocaleString('en') }} words, {{ counted(held.source.passages.length, ['passage', 'passages']) }}, {{ used.size }} used</span>
       <div class="end"><button v-if="corrections.own.value.length" type="button" class="link small" :aria-pressed="listed" @click="listed = !listed">{{ counted(corrections.own.value.length, ['correction', 'corrections']) }}</button><NuxtLink class="link small" :to="`/course/${desk.course!.id}/sources`">all sources</NuxtLink></div></div>
     <ShellTroubleLine v-model="trouble" />
+    <p v-for="each in desk.mayEdit ? elsewhere : []" :key="each.title" class="elsewhere small">{{ counted(each.corrections.length, ['correction', 'corrections']) }} of how it is read, made in “{{ each.title }}”. <button type="button" class="link" @click="corrections.takeOver(each.corrections)">Take over</button></p>
     <ul v-if="listed && held" class="corrections small" aria-label="Corrections of this source">
       <li class="quiet">They count from the next draft on. What is drafted already stays as it is.</li>
       <li v-for="each in corrections.own.value" :key="each.id"><span>{{ (byId.get(each.place)?.text ?? sections.find((section) => section.id === each.place)?.title ?? 'a place that is not in this version') }}</span><strong>{{ correctionWords(each) }}</strong><button v-if="corrections.places.value.has(each.place)" type="button" class="link" @click="select(each.place, 'center')">show</button><button v-if="desk.mayEdit" type="button" class="link" @click="corrections.back(each.id)">take back</button></li>
@@ -111,6 +115,7 @@ useActions([
 
 <style scoped>
 .source { flex: 1; display: flex; flex-direction: column; min-width: 0; }
+.elsewhere { padding: 5px 18px; border-bottom: 1px solid var(--hair); background: var(--paper); line-height: 24px; }
 .corrections { border-bottom: 1px solid var(--hair); background: var(--paper); max-height: 190px; overflow-y: auto; }
 .corrections li { display: flex; gap: 14px; padding: 4px 18px; }
 .corrections li span { flex: 1; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }

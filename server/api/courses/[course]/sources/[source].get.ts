@@ -1,14 +1,18 @@
 import { defineEventHandler } from 'h3';
+import { correctedElsewhere } from '../../../../../core/course/corrections';
 import { usesOf } from '../../../../../core/course/uses';
 import { installation } from '../../../../utils/installation';
-import { answering, idOf, refuse } from '../../../../utils/request';
+import { answering, idOf, personOf, refuse } from '../../../../utils/request';
 
-/** A source to read: sections, passages, claims, and where the course stands on its passages. */
+/** A source to read: sections, passages, claims, where the course stands on its passages, and how other courses of the person corrected its reading. */
 export default defineEventHandler((event) =>
   answering(() => {
     const { courses, sources } = installation();
-    const id = idOf(event, 'course');
-    const held = sources.inCourse(id, idOf(event, 'source')) ?? refuse({ code: 'no-such-source' });
-    const uses = usesOf(courses.load(id).course);
-    return { ...held, uses: Object.fromEntries(held.source.passages.flatMap(({ id }) => (uses.has(id) ? [[id, uses.get(id)!]] : []))) };
+    const [id, sourceId] = [idOf(event, 'course'), idOf(event, 'source')];
+    const held = sources.inCourse(id, sourceId) ?? refuse({ code: 'no-such-source' });
+    const { course } = courses.load(id);
+    const uses = usesOf(course);
+    const others = sources.usedIn(personOf(event).id).filter((row) => row.source_id === sourceId && row.id !== id);
+    const elsewhere = others.map(({ id, title }) => ({ title, corrections: correctedElsewhere(course, courses.load(id).course, sourceId) })).filter(({ corrections }) => corrections.length > 0);
+    return { ...held, uses: Object.fromEntries(held.source.passages.flatMap(({ id }) => (uses.has(id) ? [[id, uses.get(id)!]] : []))), elsewhere };
   }));
