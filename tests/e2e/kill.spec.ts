@@ -9,7 +9,7 @@ import { lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import { expect, openDemo, test } from './app';
 
 test('a server killed fifty times while it takes changes keeps every confirmed one, and none twice', async ({ page, app }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await openDemo(page, app);
   const course = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
   const cookie = (await page.context().cookies()).map((entry) => `${entry.name}=${entry.value}`).join('; ');
@@ -56,7 +56,7 @@ test('a server killed fifty times while it takes changes keeps every confirmed o
 });
 
 test('a server killed again and again while it drafts, releases and takes answers: the same draft, every confirmed release and answer once', async ({ page, app }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await openDemo(page, app);
   const demo = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
   const cookie = (await page.context().cookies()).map((entry) => `${entry.name}=${entry.value}`).join('; ');

@@ -24,6 +24,12 @@ const TYPED: Record<string, string> = {
   'thumb-never': 'Never reach into the divider while it is plugged in. Never sell a loaf whose label you have not read.',
   'asked-most': 'Do I have to wash the divider after every dough? After every nut dough, always. Between two wheat doughs I only scrape it.',
 };
+/** Enough words for a course. */
+const MORE: Record<string, string> = {
+  de: ['Mehl', 'Salz', 'Zucker', 'Butter', 'Hefe', 'Malz', 'Milch'].map((noun) => `Das ${noun} steht im Regal neben der Tür und wird am Abend nachgefüllt.`).join(' '),
+  fr: ['farine', 'levure', 'crème', 'pâte', 'glace', 'viande', 'fève'].map((noun) => `La ${noun} se trouve sur l’étagère près de la porte et on la remplit le soir.`).join(' '),
+  es: ['harina', 'levadura', 'crema', 'masa', 'sal', 'leche', 'carne'].map((noun) => `La ${noun} está en el estante junto a la puerta y se repone por la noche.`).join(' '),
+};
 const ABOUT = { id: anId('answers'), title: 'From experience', language: 'en' };
 const asked = (question: string) => readingOf(question, 'en');
 const OWN = 'What do customers expect at six in the morning?';
@@ -82,6 +88,16 @@ describe('a course of what its author knows', () => {
     expect(kinds('It was a Saturday')).toContain('example');
     expect(kinds('I count the minutes')).toContain('tip');
     expect(kinds('Never sell a loaf')).toContain('rule');
+  });
+  it.each([
+    ['de', 'Ich prüfe immer zuerst den Teig und dann erst die Uhr. Das hat mir mein Meister beigebracht, und es stimmt bis heute an jedem Morgen.', 'Die Nachtschicht schreibt auf, wann der Roggen gefüttert wurde, wie warm er war und wer es getan hat. Wer das vergisst, kostet die Bäckerei eine ganze Ladung Brot, und das Hotel bekommt nichts. Am Morgen muss niemand fragen, denn alles steht auf dem Zettel neben der Tür.'],
+    ['fr', 'Je touche toujours la pâte avant de regarder l’heure. Mon maître me l’a appris, et c’est vrai encore aujourd’hui, chaque matin.', 'L’équipe de nuit note quand le seigle a été nourri, combien il était chaud et qui l’a fait. Celui qui oublie cela coûte à la boulangerie toute une fournée de pain, et l’hôtel ne reçoit rien. Le matin, personne ne doit demander, car tout est écrit sur la feuille près de la porte.'],
+    ['es', 'Yo toco siempre la masa antes de mirar el reloj. Mi maestro me lo enseñó, y es verdad todavía hoy, cada mañana del año.', 'El turno de noche apunta cuándo se alimentó el centeno, qué temperatura tenía y quién lo hizo. Quien lo olvida le cuesta a la panadería toda una hornada de pan, y el hotel no recibe nada. Por la mañana nadie tiene que preguntar, porque todo está escrito en la hoja junto a la puerta.'],
+  ])('lets them tell in their language: %s', (language, told, plain) => {
+    const { topic, question } = INTERVIEW.find(({ key }) => key === 'result-seen')!;
+    const source = readAnswers([{ id: anId('seen'), topic: topicTitle(topic, language), question, text: `${told}\n${plain}` }, { id: anId('more'), topic: topicTitle('asked', language), question: INTERVIEW.at(-1)!.question, text: MORE[language] }], { ...ABOUT, language }, (each) => readingOf(each, language))!;
+    const shown = allLessons(draftCourse(aBrief({ language }), [understand(source, packFor(language))], 'Brot').course).flatMap((lesson) => lesson.blocks).filter((block) => [told, plain].includes(words(block)));
+    expect(shown.map((block) => [block.kind, words(block)])).toEqual([['callout', told], ['text', plain]]);
   });
   it('says "they" under nothing that does not name them', async () => {
     const [question] = INTERVIEW.filter(({ key }) => key === 'wrong-cost');
