@@ -1,8 +1,9 @@
 import type { Claim, Knowledge, Sentence } from '../knowledge';
 import type { Unit } from '../outline';
-import { roughWords } from '../source/words';
 import type { Passage } from '../source/source';
+import { answering, isAnsweredWhole, leansOnHeading, type Answering } from './answers';
 import type { Piece, UsedSentence } from './piece';
+import { edited, edits, isPointer, shortAnswer, usable, wordsOf } from './usable';
 
 /** What pieces are made with. */
 export interface Matter {
@@ -20,8 +21,6 @@ const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step:
 const FOCUS = 6;
 const LONGEST_TABLE = 30;
 const LONGEST_CODE = 25;
-/** A paragraph of an answer up to this many words is taken whole. */
-const LONGEST_ANSWER = 120;
 /** What speakers say to their hall and not to a learner. */
 const SMALL_TALK = /^(?:good (?:morning|afternoon|evening)|hello|hi\b|welcome|thank you|thanks|(?:the|a|one) (?:first|second|third|fourth|last|next|final|other|more) thing|one more thing|another thing|let me|so,|ok\b|okay|all right|right,|as i said|next slide)/i;
 /** What speakers say of their talk, or only to be polite. */
@@ -76,22 +75,6 @@ function piecesOfGroup(group: Passage[], before: Passage | undefined, section: n
     return piece ? [piece] : [];
   }
   return sentencePieces(first, section, matter, pieces, last, over);
-}
-
-/** The heading over an answer, and whether it is the first thing under it. */
-interface Answering {
-  heading: string;
-  first: boolean;
-}
-
-function answering({ locator }: Passage, heading: string, first: boolean): Answering | undefined {
-  return locator.question === undefined ? undefined : { heading, first };
-}
-
-/** An answer may begin with what its heading says: "No, never." under a question, "They …" under a heading about somebody. */
-function leansOnHeading(sentence: Sentence, { heading, first }: Answering, { pack }: Knowledge): boolean {
-  if (!sentence.facts?.leaning) return false;
-  return (first && /[?？]$/.test(heading)) || ((pack.pointsAtPersons?.(sentence.text) ?? false) && (pack.aboutPerson?.(heading) ?? false));
 }
 
 function groupPiece(group: Passage[], before: Passage | undefined, section: number, matter: Matter, last: number): Piece | undefined {
@@ -196,18 +179,6 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
   return asks && made.length === 1 ? [] : made;
 }
 
-/** What was written down for this course is not cut, unless it is a talk or long: a story is told to its end. */
-function isAnsweredWhole({ kind, callout }: Passage, sentences: readonly Sentence[]): boolean {
-  const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
-  return kind === 'paragraph' && (callout === 'experience' || words <= LONGEST_ANSWER);
-}
-
-/** "Only in the cab, never in the load area.": no sentence, but an answer. */
-function shortAnswer(sentence: Sentence): UsedSentence | undefined {
-  const leaning = sentence.facts?.leaning;
-  return (leaning === 'not-a-sentence' || leaning === 'too-short') && isEnded(sentence) && /^\p{Lu}/u.test(sentence.text) ? { sentence, edits: [] } : undefined;
-}
-
 /** Where sentences are not understood, a paragraph is kept whole, so that what leans on its neighbour keeps it. */
 function wholePassage(passage: Passage, sentences: readonly Sentence[], count: number, section: number, last: number, matter: Matter): Piece[] {
   const words = sentences.reduce((sum, sentence) => sum + sentence.words, 0);
@@ -216,69 +187,6 @@ function wholePassage(passage: Passage, sentences: readonly Sentence[], count: n
   // What begins small in letters that have capitals is the end of something.
   if (/^\p{Ll}/u.test(passage.text) || sentences.length < count || words < (passage.locator.question === undefined ? 6 : 2) || isLead || sentences.some((sentence) => sentence.technical) || !/[.!?。！？؟…]["'”’»)\]]*$/.test(passage.text)) return [];
   return [{ kind: 'sentence', section, items: [{ passage, sentences: sentences.map((sentence) => ({ sentence, edits: [] })) }], words, weight: 1 + (last < 0 ? 0.5 : 0) + worth(sentences, matter) }];
-}
-
-/**
- * A sentence that can stand in a lesson, if need be with its cross-references dropped; undefined when it cannot.
- * `amongOthers`: in a paragraph of several, where two words may do ("False alarms happen.").
- */
-export function usable(sentence: Sentence, knowledge: Knowledge, amongOthers = false): UsedSentence | undefined {
-  const changes = edits(sentence, knowledge);
-  const used = { sentence, edits: changes };
-  if (!knowledge.pack.understands) return used;
-  const facts = changes.length > 0 && knowledge.pack.facts ? knowledge.pack.facts(edited(used), []) : sentence.facts;
-  if (/\b(?:FIXME|TODO|TBD)\b/.test(sentence.text)) return undefined;
-  // A sentence too long to be understood is not taught by a pack that understands.
-  if (!facts) return knowledge.pack.facts ? undefined : used;
-  switch (facts.leaning) {
-    case undefined:
-    case 'points-back':
-    case 'joins-on':
-      return isEnded(sentence) && (facts.words >= 4 || amongOthers) && isClosed(edited(used)) ? used : undefined;
-    case 'too-short':
-      return amongOthers && isEnded(sentence) && (facts.imperative || hasVerb(sentence)) && /^["“‘']?\p{Lu}/u.test(sentence.text) && isClosed(edited(used)) ? used : undefined;
-    case 'too-long':
-      return facts.words <= 60 && isClosed(edited(used)) && isEnded(sentence) ? used : undefined;
-    default:
-      return undefined;
-  }
-}
-
-function isEnded(sentence: Sentence): boolean {
-  return /[.!?]["'”’»)\]]*$/.test(sentence.text);
-}
-
-function hasVerb(sentence: Sentence): boolean {
-  return sentence.tags.some((word) => word.tag === 'AUX' || word.tag === 'VERB');
-}
-
-function isPointer({ facts }: Sentence): boolean {
-  return facts?.leaning === 'points-elsewhere' || facts?.leaning === 'about-document';
-}
-
-function edits(sentence: Sentence, knowledge: Knowledge): UsedSentence['edits'] {
-  return (knowledge.pack.references?.(sentence.text) ?? []).map((range) => ({ from: sentence.from + range.from, to: sentence.from + range.to, with: '' }));
-}
-
-/** The words of a used sentence after its changes. */
-export function edited({ sentence, edits: changes }: UsedSentence): string {
-  let text = '';
-  let at = sentence.from;
-  const { text: all } = sentence.passage;
-  for (const change of changes) {
-    text += all.slice(at, change.from) + change.with;
-    at = change.to;
-  }
-  return text + all.slice(at, sentence.to);
-}
-
-function isClosed(text: string): boolean {
-  const count = (pattern: RegExp) => text.match(pattern)?.length ?? 0;
-  return count(/\(/g) === count(/\)/g) && count(/“/g) === count(/”/g);
-}
-
-function wordsOf(used: UsedSentence): number {
-  return used.edits.length > 0 ? roughWords(edited(used)) : used.sentence.words;
 }
 
 function worth(sentences: readonly Sentence[], matter: Matter): number {

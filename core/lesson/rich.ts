@@ -2,7 +2,7 @@ import { idFrom } from '../course/id';
 import { canonicalRichText, sentenceHash, type Edit, type PassageRange, type RichText, type TextMark, type TextRun } from '../course/rich-text';
 import type { Passage } from '../source/source';
 import type { UsedSentence } from './piece';
-import { edited } from './pieces';
+import { edited } from './usable';
 
 /** Used sentences as rich text, a space between them, each under its own evidence mark. `place` makes the marks' ids. */
 export function richSentences(sentences: readonly UsedSentence[], place: string): RichText {

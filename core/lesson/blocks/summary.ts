@@ -1,7 +1,8 @@
 import type { Block } from '../../course/blocks';
 import { idFrom } from '../../course/id';
 import type { Piece, UsedSentence } from '../piece';
-import { edited, type Matter } from '../pieces';
+import type { Matter } from '../pieces';
+import { edited } from '../usable';
 import { richSentence } from '../rich';
 
 const LEAST_WORDS = 260;
