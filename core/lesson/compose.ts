@@ -9,7 +9,7 @@ import { summaryOf } from './blocks/summary';
 import type { Piece, UsedSentence } from './piece';
 import type { Matter } from './pieces';
 import { richSentences } from './rich';
-import { toldPieces } from './told';
+import { isToldLead, toldPieces } from './told';
 
 /** A lesson's page without its checks, and where each section of it ends. */
 export interface Page {
@@ -55,7 +55,7 @@ export function composePage(lesson: { id: string; title: string }, unit: Unit, p
       if (piece.lead) {
         const id = piece.lead.sentence.passage.id;
         const run = sentencesFrom(pieces, chosen, at, id);
-        append(blocks, paragraph([...run, piece.lead], place('lead', id)));
+        append(blocks, paragraph([...run, piece.lead], place('lead', id), told.has(chosen[at]) || isToldLead(piece)));
       }
       const own = place(piece.kind, piece.items[0].passage.id);
       for (const block of told.has(chosen[at]) ? [toldList(piece, own)] : FROM_PIECE[piece.kind](piece, own, matter)) append(blocks, block);

@@ -3,8 +3,11 @@ import type { Piece } from './piece';
 /** What somebody tells: answers of an author, and talks. */
 const isVoice = ({ items: [{ passage }] }: Piece): boolean => passage.locator.question !== undefined || passage.kind === 'utterance';
 
+/** Whether the words that introduce a list are told ("I always do three things:"). */
+export const isToldLead = (piece: Piece): boolean => isVoice(piece) && piece.lead?.sentence.facts?.firstPerson === true;
+
 function speaks(piece: Piece): boolean {
-  return piece.items.some(({ passage, sentences }) => passage.callout === 'tip' || sentences.some(({ sentence: { facts, text } }) => facts?.firstPerson && !/[?？]$/.test(text)));
+  return isToldLead(piece) || piece.items.some(({ passage, sentences }) => passage.callout === 'tip' || sentences.some(({ sentence: { facts, text } }) => facts?.firstPerson && !/[?？]$/.test(text)));
 }
 
 /** Points at what stands before it in its answer. */

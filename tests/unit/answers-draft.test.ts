@@ -74,6 +74,15 @@ describe('a course of what its author knows', () => {
     for (const text of ['The night baker leaves a note', 'They touch the dough']) expect(holding(text)!.kind).toBe('text');
     expect(holding('Never reach into')).toMatchObject({ kind: 'callout', body: { tone: 'warning' } });
   });
+  it('tells a list with the words that introduce it', async () => {
+    const { topic, question } = INTERVIEW.find(({ key }) => key === 'result-other')!;
+    const text = `Good work can be picked up by somebody else without a question.\nI look at three things before I believe a tray:\n- the colour of the underside\n- the sound when somebody knocks on it\n- the smell at the open window\n\n${TYPED['wrong-what']} ${TYPED['stories-best']}`;
+    const source = readAnswers([{ id: anId('signs'), topic: topicTitle(topic, 'en'), question, text }], ABOUT, asked)!;
+    const shown = allLessons(draftCourse(aBrief(), [understand(source, await packFor('en'))], 'The night shift').course).flatMap((lesson) => lesson.blocks);
+    const callout = shown.find((block) => words(block).includes('three things'))!;
+    expect(callout).toMatchObject({ kind: 'callout', body: { tone: 'experience' } });
+    expect(words(callout)).toContain('the smell at the open window');
+  });
   it('makes steps of the work told line by line', () => {
     expect(holding('Feed the rye')).toMatchObject({ kind: 'steps', body: { steps: { length: 5 } } });
   });
