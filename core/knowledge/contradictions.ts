@@ -1,8 +1,9 @@
 import { idFrom } from '../course/id';
 import type { PassageRange } from '../course/rich-text';
+import { isSameTime } from '../language/time-units';
 import { byStem, contained, stemWeights, weighed } from '../language/similarity';
 import type { Knowledge } from './index';
-import { statementsIn, type Statement } from './statements';
+import { statementsIn, TIME, type Statement } from './statements';
 
 /** One side of a contradiction: what is said, and where. */
 export interface Side {
@@ -30,8 +31,6 @@ const LIKE_OF_FEW = 0.85;
 const OWN_SHARE = 0.15;
 /** Stems in more statements than this find no partner. */
 const COMMON = 80;
-/** Times closer than this are the same: a month and thirty days. */
-const SAME_TIME = 0.05;
 
 /**
  * Contradictions within and between sources of one language: rules and figures that are alike in all but a number of the same
@@ -84,10 +83,9 @@ function sameActor({ actor: a }: Statement, { actor: b }: Statement): boolean {
 
 /** A number of the same thing with another value. */
 function numberDiffers(a: Statement, b: Statement): boolean {
-  const same = (x: number, y: number) => Math.abs(x - y) <= SAME_TIME * Math.max(Math.abs(x), Math.abs(y)) * (Number.isInteger(x) && Number.isInteger(y) && x < 24 ? 0 : 1);
   return [...a.numbers].some(([unit, values]) => {
     const others = b.numbers.get(unit);
-    return others !== undefined && ![...values].some((value) => [...others].some((other) => (unit.startsWith('#') ? same(value, other) : value === other)));
+    return others !== undefined && ![...values].some((value) => [...others].some((other) => (unit === TIME ? isSameTime(value, other) : value === other)));
   });
 }
 

@@ -1,4 +1,4 @@
-import { hoursIn } from '../language/time-units';
+import { secondsIn } from '../language/time-units';
 import type { PassageRange } from '../course/rich-text';
 import type { LanguagePack, Stance } from '../language/pack';
 import type { Claim } from './claim';
@@ -17,11 +17,11 @@ export interface Statement {
   /** When: stems of its condition. */
   when: ReadonlySet<string>;
   stance?: Stance;
-  /** Values by the stem of what is counted; times together, in hours. */
+  /** Values by the stem of what is counted; times together, in seconds. */
   numbers: ReadonlyMap<string, ReadonlySet<number>>;
 }
 
-const TIME = '#time';
+export const TIME = '#time';
 
 /** Every rule and figure that can be understood alone, and every sentence that allows, forbids or frees in other words; each place once. */
 export function statementsIn(knowledge: readonly Knowledge[]): Statement[] {
@@ -79,10 +79,10 @@ function counted(text: string, pack: LanguagePack): { bare: string; numbers: Map
   let bare = text;
   for (const { value, from, to } of pack.numbers!(text).toReversed()) {
     const unit = /^[\s-]+(\p{L}+)/u.exec(text.slice(to));
-    const hours = unit ? hoursIn(unit[1]) : undefined;
-    const key = hours !== undefined ? TIME : /[€$£]\s?$/.test(text.slice(0, from)) ? text.slice(0, from).trimEnd().slice(-1) : pack.stems(text.slice(to).split(/[.,;:]/)[0])[0] ?? '';
-    if (key) numbers.set(key, (numbers.get(key) ?? new Set()).add(hours === undefined ? value : value * hours));
-    bare = `${bare.slice(0, from)} ${bare.slice(hours === undefined ? to : to + unit![0].length)}`;
+    const seconds = unit ? secondsIn(unit[1]) : undefined;
+    const key = seconds !== undefined ? TIME : /[€$£]\s?$/.test(text.slice(0, from)) ? text.slice(0, from).trimEnd().slice(-1) : pack.stems(text.slice(to).split(/[.,;:]/)[0])[0] ?? '';
+    if (key) numbers.set(key, (numbers.get(key) ?? new Set()).add(seconds === undefined ? value : value * seconds));
+    bare = `${bare.slice(0, from)} ${bare.slice(seconds === undefined ? to : to + unit![0].length)}`;
   }
   return { bare, numbers };
 }
