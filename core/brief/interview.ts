@@ -1,3 +1,4 @@
+import { labelsFor } from '../language/labels';
 import type { AskedFor } from '../reading/answers';
 
 /** What an author is asked about what they know: at length, in any order. The words of the questions are the desk's; topics head the answers in the course's language. */
@@ -60,9 +61,7 @@ export const INTERVIEW: readonly InterviewQuestion[] = [
 const inLanguage = (words: Record<Language, string>, language: string): string => (words as Record<string, string>)[language.split('-')[0]] ?? words.en;
 
 /** What the answers together are called as a source. */
-const EXPERIENCE: Record<Language, string> = { en: 'From experience', de: 'Aus Erfahrung', fr: 'D’expérience', es: 'De la experiencia' };
-
-export const experienceTitle = (language: string): string => inLanguage(EXPERIENCE, language);
+export const experienceTitle = (language: string): string => labelsFor(language).told;
 
 /** The heading over a topic's answers in a language; in English where there is none. */
 export const topicTitle = (key: TopicKey, language: string): string => inLanguage(TOPICS[key], language);

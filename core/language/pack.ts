@@ -177,4 +177,6 @@ export interface Labels {
   known: string;
   /** Between two titles. */
   and: string;
+  /** Over what somebody tells of themselves. */
+  told: string;
 }

@@ -79,6 +79,14 @@ describe('the reading page', () => {
     expect(html).not.toMatch(/<script|<link|src=|url\(http|@import/);
   });
 
+  it('says of what somebody tells that it is told, in the language of the course', () => {
+    for (const [language, words] of [['en', 'From experience'], ['de', 'Aus Erfahrung']]) {
+      const course = { ...aCourse(), language };
+      course.modules[0].lessons[0] = aLesson('Told', [{ id: anId('t'), kind: 'callout', body: { tone: 'experience', paragraphs: [plainRun('I wait.')] } }]);
+      expect(writeReadingPage(courseDocument(course, [], [], english()), [])).toContain(`<div class="callout experience"><p class="label">${words}</p><p>I wait.</p></div>`);
+    }
+  });
+
   it('nests lists as deep as they are', () => {
     const item = (depth: number, text: string) => ({ depth, text: plainRun(text) });
     const course = aCourse();

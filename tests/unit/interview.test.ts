@@ -84,6 +84,7 @@ describe('typed text', () => {
   it('is steps where it is the work in its order, unless a line is too long for one', () => {
     expect(typedText('open it\n\nlock both sides of it', true)).toBe('1. Open it\n\n2. Lock both sides of it.');
     expect(typedText(`Open it.\n${'word '.repeat(40)}end.`, true)).not.toContain('1.');
+    expect(typedText('turn it\nwait\nturn it', true)).toBe('1. Turn it\n2. Wait\n3. Turn it');
     expect(typedText('- open it\n- lock it', true)).toBe('- open it\n- lock it');
   });
 });

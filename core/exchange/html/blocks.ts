@@ -24,7 +24,8 @@ const RENDERERS: Renderers = {
   },
   steps: (body, view) =>
     `<ol class="steps">${body.steps.map((step) => `<li>${view.rich(step.text)}${(step.detail ?? []).map((detail) => `<div class="detail">${view.rich(detail)}</div>`).join('')}</li>`).join('')}</ol>`,
-  callout: (body, view) => `<div class="callout ${body.tone}">${body.paragraphs.map((text) => `<p>${view.rich(text)}</p>`).join('')}</div>`,
+  // Who says "I" must be told from who wrote the course.
+  callout: (body, view) => `<div class="callout ${body.tone}">${body.tone === 'experience' ? `<p class="label">${escape(view.labels.told)}</p>` : ''}${body.paragraphs.map((text) => `<p>${view.rich(text)}</p>`).join('')}</div>`,
   code: (body, view, evidence) => view.cited(`<pre tabindex="0">${escape(body.code)}</pre>`, evidence),
   terms: (body, view) => `<dl class="terms">${body.terms.map((entry) => `<dt>${escape(entry.term)}</dt><dd>${view.rich(entry.text)}</dd>`).join('')}</dl>`,
   summary: (body, view) => `<div class="summary"><p class="label">${escape(view.labels.summary)}</p><ul>${body.points.map((point) => `<li>${view.rich(point)}</li>`).join('')}</ul></div>`,

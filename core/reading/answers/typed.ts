@@ -18,10 +18,11 @@ export function typedText(text: string, steps: boolean): string {
   const lines = unwrapped(text.split('\n').map((line) => line.replace(TURN, '').trimEnd()));
   const said = lines.filter((line) => line.trim() !== '');
   const asSteps = steps && said.length > 1 && said.every((line) => !isMarked(line) && line.split(/\s+/).length <= LONGEST_STEP);
+  let step = 0;
   return lines.map((line, at) => {
     if (line.trim() === '' || isMarked(line)) return line;
     const sentence = finished(line);
-    if (asSteps) return `${said.indexOf(line) + 1}. ${sentence}`;
+    if (asSteps) return `${++step}. ${sentence}`;
     const next = lines[at + 1] ?? '';
     // What ends in a colon leads in the list under it.
     return next.trim() === '' || (isMarked(next) && /:$/.test(sentence)) ? sentence : `${sentence}\n`;
@@ -49,7 +50,7 @@ function unwrapped(lines: readonly string[]): string[] {
 
 /** With a capital, unless it begins with a name of its own spelling, and a full stop, where its script has them. */
 function finished(line: string): string {
-  const begun = /^\s*\p{Ll}+(?:-\p{Ll}+)*[\s,;:']/u.test(line) ? line.replace(/\p{Ll}/u, (letter) => letter.toUpperCase()) : line;
+  const begun = /^\s*\p{Ll}+(?:-\p{Ll}+)*(?:[\s,;:'.!?]|$)/u.test(line) ? line.replace(/\p{Ll}/u, (letter) => letter.toUpperCase()) : line;
   const text = begun.replace(SMALL_BEGINNING, (whole, word: string) => (isAbbreviation(word) ? whole : whole.slice(0, -1) + whole.slice(-1).toUpperCase()));
   return /[\p{Script=Latin}\p{Script=Cyrillic}\p{Script=Greek}\p{N})\]%]$/u.test(text) && text.split(/\s+/).length >= SHORTEST_SENTENCE ? `${text}.` : text;
 }
