@@ -11,7 +11,7 @@ function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
 const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
 
 /** Titles that name no matter: of every document, or about the document itself. */
-const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
+const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
 
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
