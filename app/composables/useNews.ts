@@ -5,10 +5,15 @@ interface Listeners {
   learners: () => void;
 }
 
+/** Milliseconds until a stream that was refused is asked for again. */
+const AGAIN = 3000;
+
 /** Listens to a course while this tab is looked at; a tab in the background has no stream, and asks anew when it comes back. */
 export function useNews(course: () => string | undefined, listeners: Listeners): void {
   let stream: EventSource | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
   function close() {
+    clearTimeout(again);
     stream?.close();
     stream = undefined;
   }
@@ -22,6 +27,10 @@ export function useNews(course: () => string | undefined, listeners: Listeners):
     stream.addEventListener('learners', () => listeners.learners());
     // After a break, steps may have been missed.
     stream.addEventListener('open', () => listeners.job());
+    // The browser comes back by itself after a break, but not after an answer that is no stream: what a proxy says of a server just starting.
+    stream.addEventListener('error', () => {
+      if (stream?.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN);
+    });
   }
   watch(course, open);
   onMounted(() => {

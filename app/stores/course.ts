@@ -32,7 +32,9 @@ interface Answer {
   redo?: string;
 }
 
+/** Milliseconds until the server is asked again after it could not be reached. */
 const RETRY = 4000;
+const passing = (trouble: Trouble) => trouble.code === 'offline' || trouble.code === 'fault';
 
 /**
  * The course on the desk. What is shown is what the server has confirmed with the pending changes on top; every change
@@ -132,7 +134,7 @@ export const useCourse = defineStore('course', () => {
     } catch (error) {
       trouble.value = troubleOf(error);
       saving.value = 'waiting';
-      if (trouble.value.code === 'offline' || trouble.value.code === 'fault') setTimeout(() => void flush(), RETRY);
+      if (passing(trouble.value)) setTimeout(() => void flush(), RETRY);
       else {
         // The server will never take these: they are shown as what they are, and the course as it stands there.
         pending = pending.filter((each) => !batch.includes(each));
@@ -222,21 +224,33 @@ export const useCourse = defineStore('course', () => {
     }
   }
 
-  /** Asks for what others did since: another window, a job. What is typed here is sent first; its answer brings theirs along. */
-  const refresh = (): Promise<void> => inTurn(async () => {
-    if (!course.value) return;
+  /**
+   * Asks for what others did since: another window, a job. What is typed here is sent first; its answer brings theirs
+   * along. False when the server could not be reached and asking again is worth it.
+   */
+  const refresh = (): Promise<boolean> => inTurn(async () => {
+    if (!course.value) return true;
     for (const flusher of flushers) flusher();
-    if (pending.length > 0) return void (await flush());
+    if (pending.length > 0) {
+      await flush();
+      return true;
+    }
     const id = course.value.id;
-    const answer = await $fetch<Answer>(`/api/courses/${id}/changes`, { query: { since: revision } }).catch(() => null);
-    if (!answer || answer.revision <= revision || course.value?.id !== id) return;
-    await advance(id, answer, []);
+    try {
+      const answer = await $fetch<Answer>(`/api/courses/${id}/changes`, { query: { since: revision } });
+      if (answer.revision > revision && course.value?.id === id) await advance(id, answer, []);
+      return true;
+    } catch (error) {
+      return !passing(troubleOf(error));
+    }
   });
 
-  /** Hears of a revision: asks for what is missing unless it is one's own. */
+  /** Hears of a revision: asks for what is missing unless it is one's own, again and again while the server cannot be reached. */
   async function hear(newest: number) {
+    const id = course.value?.id;
     await sending;
-    if (newest > revision) await refresh();
+    if (newest <= revision || await refresh()) return;
+    setTimeout(() => id === course.value?.id && void hear(newest), RETRY);
   }
 
   /** Settles a conflict: mine over what stands there, or theirs with mine kept as a take. */

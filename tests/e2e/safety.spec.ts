@@ -1,5 +1,5 @@
 import { request } from 'node:http';
-import { expect, openDemo, served, test, withEmptyApp } from './app';
+import { expect, openDemo, saved, served, test, withEmptyApp } from './app';
 import { RIGHTS } from '../../server/rights/table';
 
 /** A request with headers of one's own, past what a browser would let a page send. */
@@ -80,7 +80,26 @@ test('without a demo the first to come owns the installation, and nobody comes i
 });
 
 test.describe('a server that is gone', () => {
-  test.use({ mayLog: /ERR_FAILED|status of 4\d\d/ });
+  test.use({ mayLog: /ERR_FAILED|status of [45]\d\d/ });
+
+  test('catches up with what it heard of but could not fetch, and when it was not let in to hear', async ({ page, app, context }) => {
+    await openDemo(page, app);
+    const other = await context.newPage();
+    const field = (where: typeof page) => where.locator('[data-row] [data-part=purpose]').first();
+    // First what a proxy says of a server just starting, then an answer that never comes.
+    await page.route('**/events', (route) => route.fulfill({ status: 502, body: 'starting' }), { times: 1 });
+    await page.reload();
+    await other.goto(page.url());
+    await expect(field(other)).toBeVisible();
+    await field(other).fill('Said before anybody listened');
+    await saved(other);
+    await expect(field(page)).toHaveValue('Said before anybody listened');
+    await page.route('**/changes?*', (route) => route.abort(), { times: 1 });
+    await field(other).fill('Heard of, and asked for in vain');
+    await saved(other);
+    await expect(field(page)).toHaveValue('Heard of, and asked for in vain');
+    await other.close();
+  });
 
   test('loses nothing: what was typed is kept and sent when it is back', async ({ page, app }) => {
     await openDemo(page, app);

@@ -1,4 +1,4 @@
-import { createEventStream, defineEventHandler, getCookie, getHeader, getQuery } from 'h3';
+import { createEventStream, defineEventHandler, getCookie } from 'h3';
 import { mayCall } from '../../../rights/table';
 import { tokenHash } from '../../../rights/password';
 import { installation } from '../../../utils/installation';
@@ -13,11 +13,10 @@ export default defineEventHandler((event) =>
   answering(() => {
     const { courses, people, news, now } = installation();
     const id = idOf(event, 'course');
-    const seen = Number(getHeader(event, 'last-event-id') ?? getQuery(event).since ?? -1);
     const stream = createEventStream(event);
-    const course = (revision: number) => void stream.push({ event: 'course', id: String(revision), data: JSON.stringify({ revision }) });
-    const { revision } = courses.load(id);
-    if (revision !== seen) course(revision);
+    const course = (revision: number) => void stream.push({ event: 'course', data: JSON.stringify({ revision }) });
+    // Whoever heard of a revision before a break has not always been able to ask for it: it is said again.
+    course(courses.load(id).revision);
     const leave = news.watch(id, (told) => {
       if (told.kind === 'course') course(told.revision);
       else void stream.push({ event: told.kind, data: JSON.stringify(told) });
