@@ -36,5 +36,14 @@ for (const [name, command, args, report, counts] of counted) {
   passed += good;
   failed += bad || (status === 0 ? 0 : 1);
 }
+const unsteady = unsteadyTests('out/e2e.json');
+if (unsteady.length > 0) console.log(`== passed only at the second try, so look into them:\n${unsteady.join('\n')}`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
+
+/** The titles of the browser tests that failed once and then passed. */
+function unsteadyTests(report) {
+  if (!existsSync(report)) return [];
+  const within = (suite) => [...(suite.suites ?? []).flatMap(within), ...(suite.specs ?? []).filter((spec) => spec.tests.some((test) => test.status === 'flaky')).map((spec) => `${spec.file}: ${spec.title}`)];
+  return JSON.parse(readFileSync(report, 'utf8')).suites.flatMap(within);
+}
