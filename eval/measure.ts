@@ -1,11 +1,12 @@
 import { blockTexts } from '../core/course/blocks';
 import { allLessons } from '../core/course/course';
-import { evidencedSentences } from '../core/course/rich-text';
+import { evidencedSentences, textOf } from '../core/course/rich-text';
 import { briefFrom } from '../core/brief/input';
 import { ProblemError } from '../core/course/problem';
 import { draftCourse, type Draft } from '../core/draft';
 import { reportOn, type DraftReport } from '../core/draft/report';
 import { understand } from '../core/knowledge';
+import { cleanTitle } from '../core/outline/titles';
 import { packFor } from '../server/language/packs';
 import { readInChild, sourceIds } from '../server/reading';
 
@@ -40,10 +41,15 @@ export async function measure(paths: readonly string[]): Promise<Measured | stri
 }
 
 function danglingIn({ course, context }: Draft): string[] {
-  return allLessons(course).flatMap(({ blocks }) => blocks.flatMap((block, at) => {
-    if (block.kind !== 'text' || (at > 0 && blocks[at - 1].kind !== 'heading')) return [];
+  return allLessons(course).flatMap(({ title, blocks }) => blocks.flatMap((block, at) => {
+    const before = blocks[at - 1];
+    if (block.kind !== 'text' || (before && before.kind !== 'heading')) return [];
     const [first] = evidencedSentences(block.body.text);
-    const { pack } = context.matter.of(first.mark.attrs.passages[0].id);
+    const { id } = first.mark.attrs.passages[0];
+    const { pack, opening, passages } = context.matter.of(id);
+    // "This field …" leans on the heading that its document has over it, if that is what is shown there.
+    const own = cleanTitle(passages.get(id)!.locator.path.at(-1) ?? '', [], course.title).toLowerCase();
+    if (opening.has(id) && own === (before ? textOf(before.body.text) : title).toLowerCase()) return [];
     const leaning = pack.understands ? pack.facts?.(first.text, pack.tags?.(first.text) ?? []).leaning : undefined;
     return leaning === 'points-back' || leaning === 'joins-on' ? [first.text] : [];
   }));

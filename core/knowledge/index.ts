@@ -19,6 +19,8 @@ export interface Knowledge {
   claims: Claim[];
   /** Definitions that the source itself marks as such, by passage. */
   entries: Map<string, GlossaryEntryFound>;
+  /** Ids of the passages that stand first under a heading. */
+  opening: ReadonlySet<string>;
   /** Ids of lists that tell steps. */
   stepLists: Set<string>;
   /** Passages that the course is about above all, as its author says. */
@@ -32,7 +34,8 @@ export function understand(source: Source, pack: LanguagePack): Knowledge {
   const sentences = sentencesOf(source, pack);
   const passages = new Map(source.passages.map((passage) => [passage.id, passage]));
   const entries = glossaryEntries(source);
-  return { source, pack, passages, sentences, entries, claims: claimsOf(source, sentences, entries, pack), stepLists: stepListsOf(source, sentences, pack) };
+  const opening = new Set(allSections(source.root).slice(1).flatMap((section) => section.passages.slice(0, 1)));
+  return { source, pack, passages, sentences, entries, opening, claims: claimsOf(source, sentences, entries, pack), stepLists: stepListsOf(source, sentences, pack) };
 }
 
 /** The terms of several sources together, heaviest first. All of one language. */

@@ -130,6 +130,8 @@ export interface LanguagePack {
   aboutPerson?(clause: string): boolean;
   /** Whether a sentence begins with a word for persons named before ("They"). */
   pointsAtPersons?(sentence: string): boolean;
+  /** Whether a sentence begins with a word for what the heading over it names ("This field …", "It …"). */
+  pointsAtHeading?(sentence: string): boolean;
   /** The topic that a speaker's sentence announces ("The third thing is returns."). */
   signpost?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */

@@ -1,7 +1,8 @@
 import type { Claim, Knowledge, Sentence } from '../knowledge';
 import type { Unit } from '../outline';
 import type { Passage } from '../source/source';
-import { answering, isAnsweredWhole, leansOnHeading, type Answering } from './answers';
+import { isAnsweredWhole } from './answers';
+import { headingOver, leansOnHeading, type Heading } from './heading';
 import type { Piece, UsedSentence } from './piece';
 import { edited, edits, isPointer, shortAnswer, usable, wordsOf } from './usable';
 
@@ -26,15 +27,25 @@ const SMALL_TALK = /^(?:good (?:morning|afternoon|evening)|hello|hi\b|welcome|th
 /** What speakers say of their talk, or only to be polite. */
 const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:going to|here to|gonna)\b|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I['’]d like to|I(?:['’]ll| will) (?:talk|tell|show|start|begin|come|explain|get|go|say|finish|keep|try)\b|I (?:mean|hope|guess|suppose|mentioned|said|promise you)\b|my name is|my talk|my slides?|bear with me|ask me|tell me|excuse me|if you have (?:any )?questions)/i;
 
+/** Where in a unit pieces are made. */
+interface Place {
+  /** Index of the unit's section. */
+  section: number;
+  /** Index of the piece before, on which the next may lean; -1 for none. */
+  last: number;
+  over(passage: Passage): Heading | undefined;
+}
+
 /** Cuts a unit's passages into pieces, in order. What cannot be taught from (technical, pointing elsewhere) is not among them. */
 export function piecesOf(unit: Unit, matter: Matter): Piece[] {
   const pieces: Piece[] = [];
   unit.sections.forEach((section, at) => {
     const passages = section.passages.map((id) => matter.of(id).passages.get(id)!);
+    const over = (passage: Passage) => headingOver(passage, section, passage === passages[0], matter.of(passage.id));
     let last = -1;
     for (let index = 0; index < passages.length;) {
       const group = groupFrom(passages, index);
-      const made = piecesOfGroup(group, passages[index - 1], at, matter, pieces, last, answering(group[0], section.title, index === 0));
+      const made = piecesOfGroup(group, passages[index - 1], { section: at, last, over }, matter, pieces);
       for (const piece of made) {
         const inFocus = piece.items.some(({ passage }) => matter.of(passage.id).focus?.has(passage.id));
         pieces.push(inFocus ? { ...piece, weight: piece.weight + FOCUS, focus: true } : piece);
@@ -60,7 +71,8 @@ function groupFrom(passages: readonly Passage[], start: number): Passage[] {
   return passages.slice(start, end);
 }
 
-function piecesOfGroup(group: Passage[], before: Passage | undefined, section: number, matter: Matter, pieces: readonly Piece[], last: number, over: Answering | undefined): Piece[] {
+function piecesOfGroup(group: Passage[], before: Passage | undefined, place: Place, matter: Matter, pieces: readonly Piece[]): Piece[] {
+  const { section, last } = place;
   const [first] = group;
   const knowledge = matter.of(first.id);
   if (first.kind === 'footnote' || first.kind === 'caption') return [];
@@ -68,16 +80,17 @@ function piecesOfGroup(group: Passage[], before: Passage | undefined, section: n
     const lines = first.text.split('\n').length;
     const lead = leadOf(first, before, knowledge);
     if (lines > LONGEST_CODE || (!lead && last < 0)) return [];
-    return [{ kind: 'code', section, ...(lead?.used && { lead: lead.used }), items: [{ passage: first, sentences: [] }], words: Math.ceil(lines * 3) + (lead?.used?.sentence.words ?? 0), weight: 1.2, ...(lead?.used ? needsOf(lead.used, last) : { needs: last }) }];
+    return [{ kind: 'code', section, ...(lead?.used && { lead: lead.used }), items: [{ passage: first, sentences: [] }], words: Math.ceil(lines * 3) + (lead?.used?.sentence.words ?? 0), weight: 1.2, ...(lead?.used ? supportOf(lead.used, place, knowledge) : { needs: last }) }];
   }
   if (first.list || first.table || first.kind === 'definition') {
-    const piece = groupPiece(group, before, section, matter, last);
+    const piece = groupPiece(group, before, place, matter);
     return piece ? [piece] : [];
   }
-  return sentencePieces(first, section, matter, pieces, last, over);
+  return sentencePieces(first, place, matter, pieces);
 }
 
-function groupPiece(group: Passage[], before: Passage | undefined, section: number, matter: Matter, last: number): Piece | undefined {
+function groupPiece(group: Passage[], before: Passage | undefined, place: Place, matter: Matter): Piece | undefined {
+  const { section, last } = place;
   const [first] = group;
   const knowledge = matter.of(first.id);
   const lead = leadOf(first, before, knowledge);
@@ -90,13 +103,13 @@ function groupPiece(group: Passage[], before: Passage | undefined, section: numb
   const entries = items.filter((item) => knowledge.entries.has(item.passage.id));
   const kind: Piece['kind'] = first.table ? 'table' : entries.length === items.length ? 'terms' : first.list && knowledge.stepLists.has(first.list.id) ? 'steps' : 'list';
   if (kind === 'table' && (items.length > LONGEST_TABLE || items.length < 2)) return undefined;
-  if (kind === 'list' && items.length === 1 && first.kind !== 'definition' && !lead) return sentencePieces(first, section, matter, [], last)[0];
+  if (kind === 'list' && items.length === 1 && first.kind !== 'definition' && !lead) return sentencePieces(first, place, matter, [])[0];
   const shown = kind === 'terms' ? items.filter((item) => !isKnown(knowledge.entries.get(item.passage.id)!.term, matter, knowledge)) : items;
   if (shown.length === 0) return undefined;
   const sentences = shown.flatMap((item) => item.sentences);
   // Fragments without a lead-in say nothing unless the heading or the sentence before introduces them.
   const fragments = kind === 'list' && shown.filter((item) => /[.!?]["'”)]*$/.test(item.passage.text)).length < shown.length * 0.5;
-  const leaning = lead?.used ? needsOf(lead.used, last) : fragments && last >= 0 ? { needs: last } : {};
+  const leaning = lead?.used ? supportOf(lead.used, place, knowledge) : fragments && last >= 0 ? { needs: last } : {};
   const words = sentences.reduce((sum, used) => sum + wordsOf(used), 0) + (lead?.used ? wordsOf(lead.used) : 0);
   const weight = (kind === 'table' ? 2.2 : 0.8) + Math.max(...shown.map((item) => worth(item.sentences.map((used) => used.sentence), matter))) + Math.min(1.5, 0.15 * shown.length);
   return { kind, section, ...(lead?.used && { lead: lead.used }), items: shown, words, weight, ...leaning };
@@ -117,7 +130,10 @@ function leadOf(first: Passage, before: Passage | undefined, knowledge: Knowledg
   return leaning === 'points-back' || leaning === 'joins-on' ? { used: { sentence, edits: [] } } : {};
 }
 
-function needsOf({ sentence }: UsedSentence, last: number): Pick<Piece, 'needs'> {
+/** What a sentence that leans back stands on: the piece before it, or the heading over it. */
+function supportOf({ sentence }: UsedSentence, { last, over }: Place, knowledge: Knowledge): Pick<Piece, 'needs' | 'headed'> {
+  const heading = sentence.index === 0 ? over(sentence.passage) : undefined;
+  if (heading && leansOnHeading(sentence, heading, knowledge)) return { headed: true };
   const leaning = sentence.facts?.leaning;
   return leaning === 'points-back' || leaning === 'joins-on' ? { needs: last } : {};
 }
@@ -134,7 +150,8 @@ function itemSentences(passage: Passage, knowledge: Knowledge): UsedSentence[] {
   });
 }
 
-function sentencePieces(passage: Passage, section: number, matter: Matter, pieces: readonly Piece[], last: number, over?: Answering): Piece[] {
+function sentencePieces(passage: Passage, place: Place, matter: Matter, pieces: readonly Piece[]): Piece[] {
+  const { section, last } = place;
   const knowledge = matter.of(passage.id);
   const sentences = knowledge.sentences.get(passage.id) ?? [];
   const fresh = sentences.filter((sentence) => !matter.said.has(`${passage.id}/${sentence.index}`));
@@ -144,8 +161,9 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
   let previous = last;
   let passedOver = false;
   const asks = sentences.length > 1 && /[?？]$/.test(sentences[0].text);
+  const over = place.over(passage);
   const headed = over !== undefined && sentences.length > 0 && leansOnHeading(sentences[0], over, knowledge);
-  if (over && isAnsweredWhole(passage, sentences)) {
+  if (isAnsweredWhole(passage, sentences)) {
     const leans = !headed && /^(?:points-back|joins-on)$/.test(sentences[0]?.facts?.leaning ?? '') && passage.callout !== 'experience';
     const whole = wholePassage(passage, fresh, sentences.length, section, last, matter);
     // What leans on nothing at hand is taken sentence by sentence.
@@ -158,7 +176,7 @@ function sentencePieces(passage: Passage, section: number, matter: Matter, piece
     const onHeading = headed && sentence.index === 0;
     const used = usable(sentence, knowledge, sentences.length > 1) ?? ((asks && sentence.index === 1) || onHeading ? shortAnswer(sentence) : undefined);
     const spoken = passage.kind === 'utterance' || passage.kind === 'note';
-    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && sentence.facts?.firstPerson && !over && (passage.kind !== 'utterance' || OF_THE_TALK.test(sentence.text))) || definesKnown(sentence, matter, knowledge)) {
+    if (!used || sentence.technical || matter.said.has(`${passage.id}/${sentence.index}`) || (spoken && SMALL_TALK.test(sentence.text)) || (!question && sentence.facts?.firstPerson && !over?.asked && (passage.kind !== 'utterance' || OF_THE_TALK.test(sentence.text))) || definesKnown(sentence, matter, knowledge)) {
       // A question needs its answer, and the answer its question: a lost "No." would turn the rest round.
       if (question || (asks && sentence.index === 1)) return [];
       // What sends the reader elsewhere can be passed over, unless the next leans on it; anything else leaves a gap.

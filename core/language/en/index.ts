@@ -84,6 +84,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     namesKnown: namesKnownThing,
     signpost,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
+    pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),
     pointsAtPersons: (sentence) => /^(?:they|he|she)\b/i.test(sentence),
     grade: fleschKincaid,
     objectives: englishObjectives(words),
