@@ -29,6 +29,9 @@ export interface Knowledge {
   supporting?: boolean;
 }
 
+/** Raised whenever sources are understood differently than before: claims that were kept are then made anew. */
+export const UNDERSTANDING = 1;
+
 /** Reads a source for what it claims. */
 export function understand(source: Source, pack: LanguagePack): Knowledge {
   const sentences = sentencesOf(source, pack);

@@ -20,6 +20,8 @@ export interface Matter {
 const WORTH: Record<Claim['kind'], number> = { rule: 2.4, definition: 2.6, step: 2.6, warning: 2.4, figure: 1.6, comparison: 1.5, tip: 1.8, reason: 1.2, example: 1, role: 1.2 };
 /** What the course is about above all, as its author says, is worth this much more. */
 const FOCUS = 6;
+/** An answer of fewer words does not stand alone. */
+const SHORTEST = 4;
 const LONGEST_TABLE = 30;
 const LONGEST_CODE = 25;
 /** What speakers say to their hall and not to a learner. */
@@ -79,8 +81,10 @@ function piecesOfGroup(group: Passage[], before: Passage | undefined, place: Pla
   if (first.kind === 'code') {
     const lines = first.text.split('\n').length;
     const lead = leadOf(first, before, knowledge);
-    if (lines > LONGEST_CODE || (!lead && last < 0)) return [];
-    return [{ kind: 'code', section, ...(lead?.used && { lead: lead.used }), items: [{ passage: first, sentences: [] }], words: Math.ceil(lines * 3) + (lead?.used?.sentence.words ?? 0), weight: 1.2, ...(lead?.used ? supportOf(lead.used, place, knowledge) : { needs: last }) }];
+    // What stands right under its heading is introduced by that: an error and what to do about it.
+    const support: Pick<Piece, 'needs' | 'headed'> = lead?.used ? supportOf(lead.used, place, knowledge) : place.over(first) ? { headed: true } : { needs: last };
+    if (lines > LONGEST_CODE || (!lead && support.needs === -1)) return [];
+    return [{ kind: 'code', section, ...(lead?.used && { lead: lead.used }), items: [{ passage: first, sentences: [] }], words: Math.ceil(lines * 3) + (lead?.used?.sentence.words ?? 0), weight: 1.2, ...support }];
   }
   if (first.list || first.table || first.kind === 'definition') {
     const piece = groupPiece(group, before, place, matter);
@@ -185,6 +189,12 @@ function sentencePieces(passage: Passage, place: Place, matter: Matter, pieces: 
       continue;
     }
     const facts = used.edits.length > 0 ? knowledge.pack.facts(edited(used), []) : sentence.facts!;
+    const answer = made.at(-1);
+    // "No." is taken with what it says no to.
+    if (answer?.headed && answer.words < SHORTEST && sentence.index === 1) {
+      made[0] = { ...answer, items: [{ passage, sentences: [...answer.items[0].sentences, used] }], words: answer.words + wordsOf(used), weight: answer.weight + worth([sentence], matter) };
+      continue;
+    }
     const leansBack = !onHeading && (facts.leaning === 'points-back' || facts.leaning === 'joins-on' || (facts.pointsWithin && sentence.index > 0));
     // A paragraph is cut at its end, not in its middle: a sentence keeps those before it, even if it could be read alone.
     const leans = leansBack || (sentence.index > 0 && (previous >= 0 ? made.length > 0 : asks || (knowledge.pack.namesKnown?.(sentence.text) ?? false)));

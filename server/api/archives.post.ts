@@ -11,5 +11,8 @@ export default defineEventHandler((event) =>
     const bytes = await readRawBody(event, false);
     if (!bytes || bytes.length === 0) refuse({ code: 'empty' });
     if (bytes.length > MOST) refuse({ code: 'file-too-big', parameters: { megabytes: Math.ceil(bytes.length / 1048576), limit: MOST / 1048576 } });
-    return importArchive(installation(), new Uint8Array(bytes), personOf(event).id);
+    const desks = installation();
+    const made = importArchive(desks, new Uint8Array(bytes), personOf(event).id);
+    desks.sources.renewClaims().catch((error: unknown) => console.error(error));
+    return made;
   }));

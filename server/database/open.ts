@@ -5,11 +5,12 @@ import { ProblemError } from '../../core/course/problem';
 import { sql as start } from './migrations/0001-start';
 import { sql as learners } from './migrations/0002-learners';
 import { sql as search } from './migrations/0003-search';
+import { sql as understood } from './migrations/0004-understood';
 
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start, learners, search];
+const MIGRATIONS: readonly string[] = [start, learners, search, understood];
 
 export const DATA_VERSION = MIGRATIONS.length;
 

@@ -1,4 +1,4 @@
-import type { Claim } from '../../core/knowledge';
+import { UNDERSTANDING, type Claim } from '../../core/knowledge';
 import { holdsOf, type Holds } from '../../core/knowledge/holds';
 import type { Source } from '../../core/source/source';
 import type { Db } from './open';
@@ -23,14 +23,23 @@ export interface ShelfRow extends Omit<SourceRow, 'position'> {
   put_away_at: number | null;
 }
 
+/** Where a version comes from. */
+interface VersionAbout {
+  fileHash: string;
+  fileName: string;
+  at: number;
+  /** Its claims were made by another installation, perhaps an older one: they hold until they are made anew. */
+  understoodElsewhere?: boolean;
+}
+
 /** A row as the database has it: what it holds as text, null where it was read before that was kept. */
 type Raw<Row> = Omit<Row, 'holds'> & { holds: string | null };
 
 /** Sources, their versions, and which a course uses. A version holds what was read and what it claims. */
 export function sourcesIn(db: Db) {
   const addSource = db.prepare('insert into source (id, owner_id, title, kind, created_at) values (?, ?, ?, ?, ?)');
-  const addVersion = db.prepare(`insert or ignore into source_version (source_id, version, file_hash, file_name, language, words, read_at, document, claims, holds)
-    values (@id, @version, @fileHash, @fileName, @language, @words, @at, @document, @claims, @holds)`);
+  const addVersion = db.prepare(`insert or ignore into source_version (source_id, version, file_hash, file_name, language, words, read_at, document, claims, holds, understood)
+    values (@id, @version, @fileHash, @fileName, @language, @words, @at, @document, @claims, @holds, @understood)`);
   const columns = 'source.id, source.title, source.kind, source_version.version, file_name, language, words, read_at, holds';
   const ofCourse = db.prepare<[string], Raw<SourceRow>>(`select ${columns}, position from course_source join source on source.id = course_source.source_id
     join source_version on source_version.source_id = source.id and source_version.version = course_source.version where course_id = ? order by position, source.id`);
@@ -55,6 +64,8 @@ export function sourcesIn(db: Db) {
     join member on member.course_id = course.id and person_id = @person and member.role in ('author', 'reviewer') order by course.title collate nocase, course.id`);
   const putAway = db.prepare('update source set put_away_at = ? where id = ? and owner_id = ?');
   const setHolds = db.prepare('update source_version set holds = ? where source_id = ? and version = ?');
+  const olderUnderstood = db.prepare<[], { id: string; version: string }>(`select source_id as id, version from source_version where understood < ${UNDERSTANDING} limit 1`);
+  const setClaims = db.prepare(`update source_version set claims = ?, holds = ?, understood = ${UNDERSTANDING} where source_id = ? and version = ?`);
   /** A row with what it holds; rows of before that was kept are counted once. */
   function withHolds<Row extends { id: string; version: string }>(row: Raw<Row>): Row {
     if (row.holds !== null) return { ...row, holds: JSON.parse(row.holds) } as unknown as Row;
@@ -64,13 +75,13 @@ export function sourcesIn(db: Db) {
     return { ...row, holds } as unknown as Row;
   }
   return {
-    add(source: Source, claims: readonly Claim[], about: { owner: string; fileHash: string; fileName: string; at: number }) {
+    add(source: Source, claims: readonly Claim[], about: VersionAbout & { owner: string }) {
       addSource.run(source.id, about.owner, source.title, source.kind, about.at);
       this.addVersion(source, claims, about);
     },
     /** Another version of a source that is there. */
-    addVersion(source: Source, claims: readonly Claim[], about: { fileHash: string; fileName: string; at: number }) {
-      addVersion.run({ id: source.id, version: source.version, fileHash: about.fileHash, fileName: about.fileName, language: source.language, words: source.words, at: about.at, document: JSON.stringify(source), claims: JSON.stringify(claims), holds: JSON.stringify(holdsOf(source, claims)) });
+    addVersion(source: Source, claims: readonly Claim[], about: VersionAbout) {
+      addVersion.run({ id: source.id, version: source.version, understood: about.understoodElsewhere ? 0 : UNDERSTANDING, fileHash: about.fileHash, fileName: about.fileName, language: source.language, words: source.words, at: about.at, document: JSON.stringify(source), claims: JSON.stringify(claims), holds: JSON.stringify(holdsOf(source, claims)) });
     },
     /** Makes a course use another version of a source it uses. */
     use: (courseId: string, sourceId: string, version: string) => void use.run(version, courseId, sourceId),
@@ -85,6 +96,10 @@ export function sourcesIn(db: Db) {
       const found = document.get(id, version);
       return found && { source: JSON.parse(found.document) as Source, claims: JSON.parse(found.claims) as Claim[] };
     },
+    /** A version whose claims an older understanding made. */
+    olderUnderstood: () => olderUnderstood.get(),
+    /** Keeps the claims of a version that is there, made anew. */
+    setClaims: (source: Source, claims: readonly Claim[]) => void setClaims.run(JSON.stringify(claims), JSON.stringify(holdsOf(source, claims)), source.id, source.version),
     ownerOf: (id: string) => owner.get(id)?.owner_id,
     sameFile: (hash: string, owner: string) => sameFile.get(hash, owner),
     sameContent: (version: string, owner: string) => sameContent.get(version, owner),

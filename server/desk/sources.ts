@@ -197,12 +197,24 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       const owner = sources.ownerOf(came.id);
       const held = sources.read(came.id, came.version) !== undefined;
       const source = held || !owner || owner === person ? came : { ...came, id: freshId('s') };
-      const about = { owner: person, fileHash: source.version, fileName: source.title, at: now() };
+      const about = { owner: person, fileHash: source.version, fileName: source.title, at: now(), understoodElsewhere: true };
       if (!held && owner === person) sources.addVersion(source, claims, about);
       else if (!held) sources.add(source, claims, about);
       sources.attach(courseId, source.id, source.version, person, now());
     }
     onAdded();
+  }
+
+  let renewing: Promise<void> | undefined;
+  /** One source after another, so that what others ask meanwhile waits for one at most. What cannot be understood keeps what it had. */
+  async function renewClaims(): Promise<void> {
+    for (let key = sources.olderUnderstood(); key; key = db.open ? sources.olderUnderstood() : undefined) {
+      const held = sources.read(key.id, key.version)!;
+      const claims = await drafter.ask('understand', { source: held.source }).then((made) => made.claims, () => held.claims);
+      if (!db.open) return;
+      sources.setClaims(held.source, claims);
+      cache.delete(`${key.id}/${key.version}`);
+    }
   }
 
   /** Passages of a course's sources with their neighbours; those that are gone are left out. */
@@ -224,6 +236,8 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     addFile, addZip, addText, addNewer, keepAnswers, keepRead, keepVersion, inTurn: turn, adopt, fromShelf, passages, read,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
+    /** Makes anew the claims of sources that were understood by an earlier state of this program; resolves when all are. */
+    renewClaims: (): Promise<void> => (renewing ??= renewClaims().finally(() => (renewing = undefined))),
     /** A source as its course uses it, or undefined when it does not. */
     inCourse(courseId: string, id: string) {
       const version = sources.versionIn(courseId, id);

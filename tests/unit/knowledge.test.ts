@@ -1,7 +1,8 @@
+import { createHash } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
-import { commonTerms, understand } from '../../core/knowledge';
+import { commonTerms, understand, UNDERSTANDING } from '../../core/knowledge';
 import { packFor } from '../../server/language/packs';
-import { fromMarkdown, knowing } from '../builders';
+import { fromFile, fromMarkdown, knowing } from '../builders';
 
 const POLICY = `# Policy
 
@@ -87,5 +88,19 @@ describe('terms', () => {
     expect(terms.find((term) => term.label === 'near miss')).toMatchObject({ definition: expect.any(String) });
     expect(terms.map((term) => term.weight)).toEqual([...terms.map((term) => term.weight)].sort((a, b) => b - a));
     expect(commonTerms([])).toEqual([]);
+  });
+});
+
+describe('understanding', () => {
+  it('is numbered, so that claims kept of an earlier one are made anew: when these change, raise UNDERSTANDING', async () => {
+    const files = await Promise.all(['coordinators-notes.md', 'lending-policy.docx', 'questions.html', 'twelve-years-at-the-desk.vtt', 'battery-guide.pdf'].map((name) => fromFile(`demo/files/${name}`)));
+    const other = await Promise.all([
+      ['de', 'Vor dem Abschließen müssen Sie die Kasse zweimal zählen. Das Werkzeug muss innerhalb von drei Tagen zurückgebracht werden.\n'],
+      ['fr', 'Avant de fermer, vous devez compter la caisse deux fois. Il est interdit de prêter un outil abîmé aux membres.\n'],
+      ['es', 'Antes de cerrar, debe contar la caja dos veces. Las herramientas se devuelven en un plazo de tres días.\n'],
+    ].map(async ([language, text]) => ({ ...await fromMarkdown(text), language })));
+    expect(other.every((source) => understand(source, packFor(source.language)).claims.length > 0)).toBe(true);
+    const claims = [...files, ...other].map((source) => understand(source, packFor(source.language)).claims.map(({ kind, text, rule }) => ({ kind, text, rule })));
+    expect({ understanding: UNDERSTANDING, claims: createHash('sha256').update(JSON.stringify(claims)).digest('hex').slice(0, 16) }).toEqual({ understanding: 1, claims: 'ec316cc4fd515196' });
   });
 });

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { cpSync, existsSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, onTestFinished, vi } from 'vitest';
 import { allLessons } from '../../../core/course/course';
 import { validateCourse } from '../../../core/course/validate';
 import { courseDesk } from '../../../server/desk/courses';
@@ -39,6 +39,33 @@ describe('data folders of older versions', () => {
     expect(jobs.ofCourse(row.id)).toEqual([]);
     expect(releases.meaning(row.id)?.lessons.changed).toEqual([]);
     db.close();
+  });
+
+  it('of version 3 has its sources understood anew, once, and still when a course that came in brings older claims', async () => {
+    const folder = aFolder();
+    cpSync('tests/fixtures/data-3', folder, { recursive: true });
+    const desk = openInstallation(folder);
+    onTestFinished(async () => {
+      await desk.search.close();
+      await desk.drafter.stop();
+      desk.db.close();
+    });
+    const [course] = desk.courses.list(INES);
+    const [row] = desk.sources.ofCourse(course.id);
+    expect(row.holds.claims).toEqual({});
+    // Held in memory as it was kept: what is made anew replaces that too.
+    expect(desk.sources.read(row.id, row.version)!.claims).toEqual([]);
+    await Promise.all([desk.sources.renewClaims(), desk.sources.renewClaims()]);
+    expect(desk.sources.read(row.id, row.version)!.claims.map((claim) => claim.kind)).toEqual(['rule', 'rule']);
+    expect(desk.sources.ofCourse(course.id)[0].holds.claims).toEqual({ rule: 2 });
+    const asked = vi.spyOn(desk.drafter, 'ask');
+    await desk.sources.renewClaims();
+    expect(asked).not.toHaveBeenCalled();
+    const { source } = desk.sources.read(row.id, row.version)!;
+    desk.sources.adopt(course.id, [{ source: { ...source, version: 'elsewhere' }, claims: [] }], INES);
+    expect(desk.sources.read(row.id, 'elsewhere')!.claims).toEqual([]);
+    await desk.sources.renewClaims();
+    expect(desk.sources.read(row.id, 'elsewhere')!.claims).toHaveLength(2);
   });
 
   it('a newer one is refused and left as it is', () => {
