@@ -15,10 +15,20 @@ export interface QuestionPool {
   definitionsNear(claim: Claim): Claim[];
   /** The stems of a text, remembered: the same claims are looked at for many questions. */
   stems(text: string): string[];
+  /** What a rule with a condition asks for and when, in stems: remembered, for many rules are held against many. */
+  told(claim: Claim): Told;
   /** Every value of a unit, smallest first. */
   values(unit: string): number[];
   /** Whether another passage says nearly the same with another figure of the same dimension. */
   isContradicted(claim: Claim): boolean;
+}
+
+/** The stems of a rule's action, as they come and as a set; of its condition; of both. */
+export interface Told {
+  words: readonly string[];
+  action: ReadonlySet<string>;
+  condition: ReadonlySet<string>;
+  both: ReadonlySet<string>;
 }
 
 /** Lays out the claims of a course. All are of one language. */
@@ -48,7 +58,13 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
     return list.slice(Math.max(0, low - NEAR), low + NEAR);
   };
   const known = new Map<string, string[]>();
+  const told = new Map<Claim, Told>();
   return {
+    told(claim) {
+      const found = told.get(claim) ?? toldBy(claim, pack);
+      told.set(claim, found);
+      return found;
+    },
     stems(text) {
       const found = known.get(text) ?? pack.stems(text);
       known.set(text, found);
@@ -65,4 +81,10 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
         other.claim !== claim && other.claim.quantity!.dimension === dimension && other.claim.quantity!.value !== value && overlap(other.stems, stems) > SAME_SENTENCE));
     },
   };
+}
+
+function toldBy({ rule }: Claim, pack: LanguagePack): Told {
+  const words = pack.stems(rule!.action);
+  const condition = pack.stems(rule!.condition!.text);
+  return { words, action: new Set(words), condition: new Set(condition), both: new Set([...words, ...condition]) };
 }

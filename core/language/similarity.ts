@@ -1,9 +1,11 @@
+import { asSet } from '../source/words';
+
 export { overlap } from '../source/words';
 
 /** Share of the first list's stems that the second has too, 0 to 1. */
 export function contained(part: Iterable<string>, whole: Iterable<string>): number {
-  const left = new Set(part);
-  const right = new Set(whole);
+  const left = asSet(part);
+  const right = asSet(whole);
   if (left.size === 0) return 0;
   let shared = 0;
   for (const stem of left) if (right.has(stem)) shared++;

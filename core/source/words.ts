@@ -7,10 +7,15 @@ export function roughWords(text: string): number {
 
 /** Share of words that two lists have in common (Jaccard), 0 to 1. */
 export function overlap(a: Iterable<string>, b: Iterable<string>): number {
-  const left = new Set(a);
-  const right = new Set(b);
+  const left = asSet(a);
+  const right = asSet(b);
   if (left.size === 0 || right.size === 0) return 0;
   let shared = 0;
   for (const word of left) if (right.has(word)) shared++;
   return shared / (left.size + right.size - shared);
+}
+
+/** The same set where it is one: such are compared again and again. */
+export function asSet(words: Iterable<string>): ReadonlySet<string> {
+  return words instanceof Set ? words : new Set(words);
 }

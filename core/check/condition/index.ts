@@ -1,6 +1,6 @@
-import { shortHash } from '../../course/id';
 import type { Claim } from '../../knowledge';
 import { contained, overlap } from '../../language/similarity';
+import type { Told } from '../pool';
 import { asOption, pointsOut, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 
 const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as soon as', 'in case', 'only if']);
@@ -27,12 +27,11 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   if (claim.leaning && claim.leaning !== 'points-within' && claim.leaning !== 'too-long') return undefined;
   // A pronoun in the answer is fine when the condition names what it stands for.
   if (/\b(?:this|these|those|such|here|there)\b/i.test(rule.action) || (/\b(?:they|them|their|it|its)\b/i.test(rule.action) && !/\b(?:an?|the|your|any|no)\s+\p{L}/iu.test(condition.text))) return undefined;
-  const keyStems = pack.stems(rule.action);
-  const conditionStems = pack.stems(condition.text);
-  if (keyStems.length < 2 || contained(keyStems, conditionStems) > 0.55) return undefined;
+  const { words: keyStems, action, condition: conditionStems } = matter.course.told(claim);
+  if (keyStems.length < 2 || contained(action, conditionStems) > 0.55) return undefined;
   const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative, !rule.modal);
   if (!stem) return undefined;
-  const wrong = wrongAnswers(claim, keyStems, conditionStems, matter);
+  const wrong = wrongAnswers(claim, matter);
   if (wrong.length < 2 || givesItselfAway(rule.action, condition.text, wrong.map((other) => other.rule!.action), pack)) return undefined;
   const reasons = [`wrong-answers:${wrong.length}`];
   let score = 0.75 + (wrong.length >= 3 ? 0.08 : -0.04);
@@ -101,14 +100,17 @@ function isAbility({ rule }: Claim): boolean {
   return rule?.strength === 'may' && !/^(?:may|is|are)\b/i.test(rule.modal ?? '');
 }
 
-function tooAlike(a: readonly string[], b: readonly string[]): boolean {
-  const shared = b.filter((stem) => a.includes(stem)).length;
-  return overlap(a, b) > 0.4 || contained(a, b) >= 0.5 || contained(b, a) >= 0.5 || (shared >= 2 && shared >= Math.min(a.length, b.length) / 3);
+function tooAlike(a: Pick<Told, 'words' | 'action'>, b: Pick<Told, 'words' | 'action'>): boolean {
+  const shared = b.words.filter((stem) => a.action.has(stem)).length;
+  return overlap(a.action, b.action) > 0.4 || contained(a.action, b.action) >= 0.5 || contained(b.action, a.action) >= 0.5 || (shared >= 2 && shared >= Math.min(a.words.length, b.words.length) / 3);
 }
 
-/** 0 to 1, settled by two ids: so that near and fitting rules take turns as wrong answers. */
+/**
+ * 0 to 1, settled by two ids: so that near and fitting rules take turns as wrong answers. The letters of an id come of a
+ * hash already, so they are as good as thrown dice.
+ */
 function chance(a: string, b: string): number {
-  return (shortHash(a + b, 4).charCodeAt(2) % 16) / 15;
+  return ((a.charCodeAt(4) ^ b.charCodeAt(6)) & 15) / 15;
 }
 
 /** What is asked of a rule again and again while others look for wrong answers. */
@@ -127,29 +129,32 @@ function isReader(claim: Claim): boolean {
   return claim.rule?.subject === undefined || /^you$/i.test(claim.rule.subject);
 }
 
-function wrongAnswers(claim: Claim, keyStems: readonly string[], conditionStems: readonly string[], { course, pack }: QuestionMatter): Claim[] {
+function wrongAnswers(claim: Claim, { course, pack }: QuestionMatter): Claim[] {
   const rule = claim.rule!;
+  const own = course.told(claim);
   const length = rule.action.length;
-  const taken: string[][] = [[...keyStems]];
+  const taken: Pick<Told, 'words' | 'action'>[] = [own];
   return course.rulesNear(claim)
     .filter((other) => other !== claim && other.rule!.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
     .filter((other) => other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8 && seenOnce(other, pack).canBeWrong)
     // Two conditions about somebody may be one: who becomes loud may also be shouting.
     .filter((other) => !(seenOnce(claim, pack).aboutPerson && seenOnce(other, pack).aboutPerson))
-    .map((other) => {
-      const stems = course.stems(other.rule!.action);
-      const otherCondition = course.stems(other.rule!.condition!.text);
-      const topic = overlap([...keyStems, ...conditionStems], [...stems, ...otherCondition]);
-      const gap = Math.abs(Math.log(other.rule!.action.length / length));
-      return { other, stems, otherCondition, fit: 0.2 * chance(claim.id, other.id) + (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
+    .filter((other) => {
+      const { action, condition } = course.told(other);
+      return overlap(condition, own.condition) < 0.34 && contained(own.condition, condition) < 0.6 && contained(action, own.condition) < 0.75;
     })
-    .filter(({ stems, otherCondition }) => overlap(otherCondition, conditionStems) < 0.34 && contained(conditionStems, otherCondition) < 0.6 && contained(stems, conditionStems) < 0.75)
+    .map((other) => {
+      const topic = overlap(own.both, course.told(other).both);
+      const gap = Math.abs(Math.log(other.rule!.action.length / length));
+      return { other, fit: 0.2 * chance(claim.id, other.id) + (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
+    })
     .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))
-    .filter(({ stems }) => {
+    .filter(({ other }) => {
       // Half of the words in common ("call the desk lead", "fetch the desk lead"), and both could be right.
-      if (taken.some((each) => tooAlike(each, stems))) return false;
-      taken.push(stems);
+      const told = course.told(other);
+      if (taken.some((each) => tooAlike(each, told))) return false;
+      taken.push(told);
       return true;
     })
     .slice(0, 3)
