@@ -4,6 +4,8 @@ import { overlap } from '../language/similarity';
 
 /** How many claims on either side are looked at for wrong answers: near in the sources is near in topic. */
 const NEAR = 60;
+/** Rules whose words are remembered: more than stand near the rules of one lesson. */
+const TOLD = 2000;
 /** Stems in more figures than this find no contradiction. */
 const COMMON = 60;
 const SAME_SENTENCE = 0.5;
@@ -61,8 +63,12 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
   const told = new Map<Claim, Told>();
   return {
     told(claim) {
-      const found = told.get(claim) ?? toldBy(claim, pack);
+      const known = told.get(claim);
+      if (known) return known;
+      const found = toldBy(claim, pack);
       told.set(claim, found);
+      // Lessons are asked about one after another, so what was looked at long ago is not looked at again.
+      if (told.size > TOLD) told.delete(told.keys().next().value!);
       return found;
     },
     stems(text) {

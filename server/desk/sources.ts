@@ -10,6 +10,7 @@ import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
 import { readInChild, withZip } from '../reading';
+import { remembered, WORDS_HELD } from '../utils/remembered';
 import { freshId } from './courses';
 
 /** Reading processes at a time: each may take a gigabyte. */
@@ -36,7 +37,7 @@ export interface PassageInContext {
 /** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. `onAdded` hears of whatever came in; `languageOf` is a course's language, for texts too short to tell theirs. */
 export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number, { onAdded = () => undefined, languageOf = () => 'und' }: { onAdded?: () => void; languageOf?: (courseId: string) => string } = {}) {
   const sources = sourcesIn(db);
-  const cache = new Map<string, { source: Source; claims: Claim[] }>();
+  const known = remembered<{ source: Source; claims: Claim[] }>({ most: 12, weigh: ({ source }) => source.words, weight: WORDS_HELD });
   const queue: (() => void)[] = [];
   let reading = 0;
 
@@ -51,16 +52,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     }
   }
 
-  function read(id: string, version: string) {
-    const key = `${id}/${version}`;
-    const known = cache.get(key) ?? sources.read(id, version);
-    if (known) {
-      cache.delete(key);
-      cache.set(key, known);
-      if (cache.size > 12) cache.delete(cache.keys().next().value!);
-    }
-    return known;
-  }
+  const read = (id: string, version: string) => known.of(`${id}/${version}`, () => sources.read(id, version));
 
   /** Keeps bytes under their hash: written beside, synced, then named, so that a crash leaves no half file. */
   function keepFile(bytes: Uint8Array): string {
@@ -213,7 +205,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       const claims = await drafter.ask('understand', { source: held.source }).then((made) => made.claims, () => held.claims);
       if (!db.open) return;
       sources.setClaims(held.source, claims);
-      cache.delete(`${key.id}/${key.version}`);
+      known.forget(`${key.id}/${key.version}`);
     }
   }
 

@@ -16,12 +16,13 @@ import { draftOutline } from '../../core/outline';
 import { coursesIn } from '../database/courses';
 import { sourcesIn } from '../database/sources';
 import { packFor } from '../language/packs';
-import { database, remembered, serveTasks } from '../workers/serve';
+import { remembered, WORDS_HELD } from '../utils/remembered';
+import { database, serveTasks } from '../workers/serve';
 import type { SourceKey, Tasks } from './tasks';
 
 /** Understood sources kept: a course's worth. */
 const KEPT = 24;
-const known = remembered<Knowledge>(KEPT);
+const known = remembered<Knowledge>({ most: KEPT, weigh: (each) => each.source.words, weight: WORDS_HELD });
 serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
   outline({ course, sources }) {
@@ -44,7 +45,7 @@ serveTasks<Tasks>({
     return draftLessonOf(course, lessonId, preparedOf(course, sources));
   },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
-  contradictions: ({ course, sources }) => contradictions(JSON.stringify([sources, course]), () => contradictionsIn(corrected(knowledgeOf(sources), course))),
+  contradictions: ({ course, sources }) => contradictions.of(JSON.stringify([sources, course]), () => contradictionsIn(corrected(knowledgeOf(sources), course))),
   topics: ({ course, sources, field }) => topicsOf(heldBy(course, sources), field),
   compare({ course, sources }) {
     // In the order asked for: which of the two leads does not matter here.
@@ -67,13 +68,13 @@ function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<stri
   return new Map(preparedOf(course, sources).plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each.minutes]));
 }
 
-const prepared = remembered<Prepared>(3);
-const pinned = remembered<Course>(3);
-const contradictions = remembered<Contradiction[]>(8);
+const prepared = remembered<Prepared>({ most: 3 });
+const pinned = remembered<Course>({ most: 3 });
+const contradictions = remembered<Contradiction[]>({ most: 8 });
 
 /** The course made ready, kept for the next lesson of the same outline. */
 function preparedOf(course: Course, sources: readonly SourceKey[]): Prepared {
-  return prepared(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, heldBy(course, sources)));
+  return prepared.of(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, heldBy(course, sources)));
 }
 
 /** What is understood of a course's sources as its author corrected it, without what they found not to hold. */
@@ -82,14 +83,14 @@ function heldBy(course: Course, sources: readonly SourceKey[]): Knowledge[] {
 }
 
 function pinnedCourse(id: string, revision: number): Course {
-  return pinned(`${id}/${revision}`, () => coursesIn(database()).snapshotAt(id, revision) ?? fail('no-such-version', undefined, id));
+  return pinned.of(`${id}/${revision}`, () => coursesIn(database()).snapshotAt(id, revision) ?? fail('no-such-version', undefined, id));
 }
 
 function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {
   const sources = sourcesIn(database());
   return keys.flatMap(({ id, version }) => {
     const read = () => sources.read(id, version) ?? fail('no-such-source', undefined, id);
-    return [known(`${id}/${version}`, () => {
+    return [known.of(`${id}/${version}`, () => {
       const { source } = read();
       return understand(source, packFor(source.language));
     })];

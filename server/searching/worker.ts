@@ -5,15 +5,16 @@ import type { Source } from '../../core/source/source';
 import { searchIn, type FoundRow } from '../database/search';
 import { sourcesIn } from '../database/sources';
 import { packFor } from '../language/packs';
-import { database, remembered, serveTasks } from '../workers/serve';
+import { remembered } from '../utils/remembered';
+import { database, serveTasks } from '../workers/serve';
 import type { Found, Tasks } from './tasks';
 
-const held = remembered<Source>(2);
+const held = remembered<Source>({ most: 2 });
 let search: ReturnType<typeof searchIn> | undefined;
 
 serveTasks<Tasks>({
   rows({ source: { id, version }, from, many }) {
-    const source = held(`${id}/${version}`, () => sourcesIn(database()).read(id, version)?.source ?? fail('no-such-source', undefined, id));
+    const source = held.of(`${id}/${version}`, () => sourcesIn(database()).read(id, version)?.source ?? fail('no-such-source', undefined, id));
     const pack = packFor(source.language);
     const rows = source.passages.slice(from, from + many).map(({ id, kind, text, locator }, index) => ({ id, position: from + index, kind, text, locator, ...searchText(text, pack), headings: searchText(locator.path.at(-1) ?? '', pack).stems }));
     return { rows, total: source.passages.length };

@@ -4,6 +4,9 @@ import { Worker } from 'node:worker_threads';
 import { ProblemError, type Problem } from '../../core/course/problem';
 import { programFolder } from '../assets';
 
+/** Megabytes a worker may hold: rubbish is put away before it grows beyond, and what needs more fails alone. */
+const HEAP = 1536;
+
 /** What a worker can be asked: by name, what it is given and what it makes of it. */
 export type TaskTable<Tasks> = { [Name in keyof Tasks]: { given: unknown; made: unknown } };
 
@@ -26,7 +29,7 @@ export function workerFor<Tasks extends TaskTable<Tasks>>(script: string, folder
   function start(): Worker {
     const path = join(programFolder(), script);
     if (!existsSync(path)) throw new Error(`The program ${script} is not built: run "npm run build".`);
-    const made = new Worker(path, { workerData: { folder } });
+    const made = new Worker(path, { workerData: { folder }, resourceLimits: { maxOldGenerationSizeMb: HEAP } });
     made.on('message', (answer: TaskAnswer) => {
       const caller = waiting.get(answer.number);
       waiting.delete(answer.number);

@@ -22,15 +22,3 @@ let db: Db | undefined;
 export function database(): Db {
   return (db ??= openForReading((workerData as { folder: string }).folder));
 }
-
-/** Keeps the last few of what is costly to make. */
-export function remembered<T>(most: number) {
-  const kept = new Map<string, T>();
-  return (key: string, make: () => T): T => {
-    const found = kept.get(key) ?? make();
-    kept.delete(key);
-    kept.set(key, found);
-    if (kept.size > most) kept.delete(kept.keys().next().value!);
-    return found;
-  };
-}
