@@ -20,7 +20,7 @@ export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence
 
   for (const passage of source.passages) {
     const entry = entries.get(passage.id);
-    if (entry) make('definition', [entry.range], passage.text.slice(entry.range.from, entry.range.to), { term: asWord(entry.term, pack), meaning: entry.meaning, plural: false, proper: true });
+    if (entry && isDefinition(entry, passage, sentences.get(passage.id) ?? [], pack)) make('definition', [entry.range], passage.text.slice(entry.range.from, entry.range.to), { term: asWord(entry.term, pack), meaning: entry.meaning, plural: false, proper: true });
     const own = sentences.get(passage.id) ?? [];
     if (passage.kind === 'row' || passage.kind === 'code') continue;
     const led = withLeadIn(passage, own, byId, pack);
@@ -42,6 +42,15 @@ export function claimsOf(source: Source, sentences: ReadonlyMap<string, Sentence
     });
   }
   return claims;
+}
+
+/** What stands beside a term may be a rule on it, or what became of it: no definition. */
+function isDefinition({ term, meaning, range }: GlossaryEntryFound, { kind }: Passage, own: readonly Sentence[], pack: LanguagePack): boolean {
+  const sentence = own.find((each) => each.to > range.from);
+  if (!sentence || !pack.tellsMeaning) return true;
+  const shift = range.from - sentence.from;
+  const tags = sentence.tags.filter((tag) => tag.from >= shift).map((tag) => ({ ...tag, from: tag.from - shift, to: tag.to - shift }));
+  return kind !== 'definition' || pack.tellsMeaning(term, meaning, tags);
 }
 
 type Make = (kind: ClaimKind, ranges: PassageRange[], text: string, more?: Partial<Claim>) => void;

@@ -63,5 +63,5 @@ function entry(passage: Passage, term: string, from: number): GlossaryEntryFound
 
 /** Words, not the number of a section or version. */
 function isTerm(text: string): boolean {
-  return !/^[\d.,-]+[a-z]?$/.test(text) && TERM.test(text) && text.split(' ').length <= 5 && !/\b(?:must|should|is|are)\b/.test(text);
+  return !/^[\d.,-]+[a-z]?$/.test(text) && TERM.test(text) && text.split(' ').length <= 5 && !/\b(?:must|should|is|are)\b|\bsection \d/i.test(text);
 }

@@ -126,6 +126,8 @@ export interface LanguagePack {
   sendsTo?(sentence: string, titles: readonly string[]): boolean;
   /** Whether a sentence begins with something taken as known ("The buddy must …"): behind a gap nobody knows which. */
   namesKnown?(sentence: string): boolean;
+  /** Whether the words beside a term in a list of terms say what it means; `tags` are theirs. */
+  tellsMeaning?(term: string, meaning: string, tags: readonly TaggedWord[]): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */
   aboutPerson?(clause: string): boolean;
   /** Whether a sentence begins with a word for persons named before ("They"). */

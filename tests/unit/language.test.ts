@@ -172,3 +172,30 @@ describe('what only looks like a claim', () => {
   it.each([['Working alone is not dangerous in itself.', false], ['Boxes stand with the hazard label facing the door.', false], ['A stanza must not hold two fields.', false], ['Warning signs.', false], ['Report it, otherwise the insurer will refuse the claim.', true], ['Deliberate false claims are fraud and result in dismissal.', true]])('%s warns: %s', (sentence, warns) => expect(facts(sentence).warning).toBe(warns));
   it.each([['For meals with guests, add the names and the reason.', false], ['The reason is that surprise starts quarrels.', true]])('%s gives a reason: %s', (sentence, gives) => expect(facts(sentence).reason).toBe(gives));
 });
+
+describe('the words beside a term', () => {
+  it.each([
+    ['deposit', 'The money that a borrower must leave with us.'],
+    ['deposit', 'the money a borrower leaves with us as a promise'],
+    ['near miss', 'A mistake found in time.'],
+    ['slip', 'Form signed by the borrower.'],
+    ['slip', 'This is the form that goes with each tool.'],
+    ['Returns box', 'It holds what comes back when the desk is closed.'],
+    ['late fee', 'Late fee is what is paid for each day.'],
+  ])('say what “%s” means: %s', (term, meaning) => {
+    expect(pack.tellsMeaning!(term, meaning, pack.tags!(meaning))).toBe(true);
+  });
+
+  it.each([
+    ['returns', 'Tools that were wet must be dried before they go to the shelf.'],
+    ['returns', 'The tools on the shelf must be counted.'],
+    ['opening hours', 'New section on winter hours.'],
+    ['opening hours', 'Changed for the winter.'],
+    ['desk', 'When the lead is ill, another volunteer opens.'],
+    ['desk', 'Count the keys twice.'],
+    ['desk', 'Volunteers carry the keys.'],
+    ['refused', 'Not a matter for the desk.'],
+  ])('say something else than what “%s” means: %s', (term, meaning) => {
+    expect(pack.tellsMeaning!(term, meaning, pack.tags!(meaning))).toBe(false);
+  });
+});

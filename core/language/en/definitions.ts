@@ -1,8 +1,8 @@
 import type { DefinitionFacts, TaggedWord } from '../pack';
 
 const PATTERN = /^(?:(an?|any|the)\s+)?((?:["“‘'][^"”’']{2,60}["”’'])|(?:[\p{L}\p{N}][\p{L}\p{N}/'’.+-]*(?:\s+[\p{L}\p{N}(][\p{L}\p{N}/'’.+)-]*){0,4}))\s+(is|are|means|refers to|is defined as|stands for|denotes)\s+((?:(an?|any|the|one|all|every)\s+)?.+)$/iu;
-const VAGUE = /^(?:problem|reason|result|idea|goal|aim|purpose|difference|way|thing|example|exception|advantage|disadvantage|question|answer|point|rule|best|worst|first|second|next|last|only|most|main|following|other|same|default|here|there|this|that|these|those|it|they|he|she|we|you|one|what|who|which|how|why|where|when|if|all|each|both|some|many|more|such|no|none|nothing|everything|something|anything|another|time|today|result|effect|consequence|alternative|solution|fact|catch|trick|key|secret|choice|intent|intention|case|part|kind|type|lack|absence|use|number|current|usual|typical|common|easiest|simplest|new|old|above|below|latter|former)\b/i;
-const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|case|number|same|only|best|first|second|third|fourth|fifth|sixth|next|last|one|ones|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step)\b/i;
+const VAGUE = /^(?:problem|reason|result|idea|goal|aim|purpose|difference|way|thing|example|exception|advantage|disadvantage|question|answer|point|rule|best|worst|first|second|next|last|only|most|main|following|other|same|default|here|there|this|that|these|those|it|they|he|she|we|you|one|what|who|which|how|why|where|when|if|all|each|both|some|many|more|such|no|none|nothing|everything|something|anything|another|time|today|result|effect|consequence|alternative|solution|fact|catch|trick|key|secret|choice|intent|intention|case|part|kind|type|lack|absence|use|number|current|usual|typical|common|easiest|simplest|new|old|above|below|latter|former|outputs?|inputs?|(?:major|notable|important) exceptions?)\b/i;
+const WEAK_MEANING = /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|case|number|same|only|best|first|second|third|fourth|fifth|sixth|next|last|one|ones|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step|similar)\b|^(?:an?|the)\s+(?:\S+\s+)?(?:issue|exception|case|topic|list of)\b|^one of the\b/i;
 
 /** Says what is thought of a thing, or what it does for a matter at hand, rather than what it is. */
 const ESTIMATES = /^(?:\S+\s+){0,4}?(?:very|popular|good|great|efficient|elegant|mature|vast|powerful|major|integral|important|excellent|easy|easily|simple|interesting|useful|well-known|famous|pragmatic|relatively|quite|rather|particularly|exceedingly|advances?|foundation|part|solution|choice|project|violation|complement|acronym|abbreviation|ability|alternative|attempt|way|means|entry point|sign|effect|thing|integral)\b/i;
@@ -39,4 +39,38 @@ export function definitionOf(sentence: string, tags: readonly TaggedWord[]): Def
 /** Of a kind, and told from others of it; of a word, not of a thing at hand ("among the features"). */
 function isProper(term: string, meaning: string, plural: boolean): boolean {
   return !plural && !ESTIMATES.test(meaning) && DIFFERENCE.test(meaning) && !/^(?:among|some|each|every|all|both|another|other|good|my|our)\b|\.\./i.test(term);
+}
+
+const OF_THE_TERM = /^(?:this|these|it|they)\b(?:\s+\S+){0,3}?\s+(?:is|are|means?|refers?|stands?|denotes?|names?|identif(?:y|ies)|describes?|lists?|contains?|holds?|tells?|says?|gives?)\b/i;
+const PARTICIPLE = /(?:ed|en|ing|wn)$|^(?:found|made|held|kept|left|lent|sold|built|sent|paid|set|put|cut|bought|brought|worn|taught|meant|hung|bound|lit)$/i;
+const RELATIVE = /^(?:that|which|who|whom|whose|where|when|what|how)$/i;
+
+/**
+ * Whether the words that a document puts beside a term say what it means: a noun phrase ("A file that …"), or a sentence
+ * about it ("This is …"). Entries of a list of changes or states ("Rejected by a delegate", "Perl now looks in …") say
+ * something else. `tags`: the parts of speech of `meaning`.
+ */
+export function tellsMeaning(term: string, meaning: string, tags: readonly TaggedWord[]): boolean {
+  if (OF_THE_TERM.test(meaning) || meaning.toLowerCase().startsWith(`${term.toLowerCase()} is `)) return true;
+  if (/^(?:new|see|not|when|since|if|for|as|while|among)\b/i.test(meaning) || tags[0]?.tag === 'VERB' || statesDuty(tags)) return false;
+  for (const [at, { text, tag }] of tags.entries()) {
+    if (at > 0 && (RELATIVE.test(text) || isReduced(tags, at))) return true;
+    // "specified by ANSI", "used for lifting": still the noun phrase.
+    if (tag === 'VERB' && PARTICIPLE.test(text) && at > 0 && tags[at - 1].tag !== 'AUX') return true;
+    if (tag === 'AUX' || tag === 'VERB') return false;
+  }
+  return true;
+}
+
+/** An obligation of its own, not one that tells the thing apart ("the money that a borrower must leave with us"). */
+function statesDuty(tags: readonly TaggedWord[]): boolean {
+  const at = tags.findIndex(({ text }) => /^(?:must|should|shall|may|cannot|will)$/i.test(text));
+  if (at < 0) return false;
+  const apart = tags.slice(0, at).findLastIndex(({ text }) => RELATIVE.test(text));
+  return apart < 0 ? !tags.slice(0, at).some((_, place) => isReduced(tags, place)) : tags.slice(apart, at).some(({ tag }) => tag === 'VERB' || tag === 'AUX');
+}
+
+/** "the money (that) a borrower leaves with us": a clause without its pronoun begins here. */
+function isReduced(tags: readonly TaggedWord[], at: number): boolean {
+  return at > 0 && /^(?:DET|PRON)$/.test(tags[at].tag) && /^(?:NOUN|PROPN)$/.test(tags[at - 1].tag);
 }

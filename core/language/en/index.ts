@@ -4,7 +4,7 @@ import { isFirstPerson } from '../speaker';
 import { segmentSentences } from '../segment';
 import { wordsFor } from '../words';
 import { isImperative } from './clauses';
-import { definitionOf } from './definitions';
+import { definitionOf, tellsMeaning } from './definitions';
 import { fleschKincaid } from './grade';
 import { leaningOf, namesKnownThing, pointsWithin } from './leaning';
 import { wordList, type Lexicon, type WordList } from './lexicon';
@@ -16,7 +16,7 @@ import { regular } from './regular';
 import { ruleOf } from './rules';
 import { signpost } from './signposts';
 
-const WARNING = /^(?:(?:warning|caution|danger)(?!\s+(?:signs?|labels?|lights?|triangles?)\b)|beware|be careful|take care|never|do not|don't)\b|[,;]\s+(?:otherwise|or else)\s+(?:\S+\s+){1,5}?(?:will|is|are|can|cannot|may|might|would|does|do|has|have|loses?|stays?)\b|(?<!\b(?:not|never|less) )\b(?:danger(?:ous)?(?! goods\b)|hazard(?! (?:label|warning|light)s?\b)|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|risk of|must never|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
+const WARNING = /^(?:(?:warning|caution|danger)(?!\s+(?:signs?|labels?|lights?|triangles?)\b)|beware|be careful|take care|never|do not|don't)\b|[,;]\s+(?:otherwise|or else)\s+(?:\S+\s+){1,5}?(?:will|is|are|can|cannot|may|might|would|does|do|has|have|loses?|stays?)\b|(?<!\b(?:not|never|less) )\b(?:danger(?:ous)?(?! goods\b)|hazard(?! (?:label|warning|light)s?\b)|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break(?! (?:\S+ ){0,5}(?:apart|down|up into)\b)|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|(?<!\b(?:reduc|avoid|prevent|limit|lower|minimi[sz])(?:es|ed|ing|s|e)? (?:the )?)risk of|must never|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
 const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|^the reason\b|\bthe reason (?:is|was|why)\b|\b(?:due|owing) to\b/i;
 const EXAMPLE = /^(?:for example|for instance|as an example|example:|in one (?:case|\w+)|a (?:typical|recent|good|simple) example|last (?:year|month|week|winter|summer|spring|autumn))\b|^(?:\S+ ){1,3}?(?:for example|for instance),/i;
 const TIP = /^(?:tip|hint)\b|^it (?:helps|is (?:a good idea|best|useful|worth|wise|helpful|easier))\b|^(?:a good way|the easiest way|the best way|a simple way|try to)\b/i;
@@ -83,6 +83,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     sendsTo: sendsToSection,
     namesKnown: namesKnownThing,
     signpost,
+    tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),
     pointsAtPersons: (sentence) => /^(?:they|he|she)\b/i.test(sentence),
