@@ -7,13 +7,15 @@ import { joinSmall, joinUnits, type UnitGroup } from './units';
 
 /** A module has at least this much matter, in words of the source, when there is more than one. */
 const SMALL_MODULE = 330;
-/** A document of short top sections only is one module up to this many words. */
+/** A document of short top sections only is one module up to this many words, with so many lessons: modules of what has nothing over it would carry the title of one of their lessons. */
 const FLAT_COURSE = 5000;
-const FLAT_LESSONS = 14;
+const FLAT_LESSONS = 20;
 /** With less matter, in words of the source, a lesson would hold too little to be one. */
 const TINY_LESSON = 60;
 /** More lessons than this and neighbours are joined while they are small. */
 const MANY_LESSONS = 9;
+/** Neighbours are not joined to one of more words of the source. */
+const LARGE_LESSON = 1700;
 
 const words = (group: UnitGroup) => group.units.reduce((sum, unit) => sum + unit.words, 0);
 const weight = (group: UnitGroup) => group.units.reduce((sum, unit) => sum + unit.weight + unit.words / 100, 0);
@@ -26,10 +28,10 @@ export function glossaryFirst(groups: readonly UnitGroup[]): UnitGroup[] {
 
 /** Joins small modules to a neighbour, and neighbouring lessons in modules that have too many. */
 export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, knowledge: Knowledge): UnitGroup[] {
-  const lessons = groups.reduce((sum, group) => sum + group.units.length, 0);
   const single = groups.filter((group) => group.units.length === 1 || words(group) < SMALL_MODULE).length;
-  const flat = groups.length > 3 && single >= groups.length * 0.75 && lessons <= FLAT_LESSONS;
-  if (flat && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) return [withoutTiny({ title: courseTitle, units: groups.flatMap((group) => group.units) }, knowledge)];
+  if (groups.length > 3 && single >= groups.length * 0.75 && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) {
+    return [fewerLessons(withoutTiny({ title: courseTitle, units: groups.flatMap((group) => group.units) }, knowledge), FLAT_LESSONS, knowledge, LARGE_LESSON)];
+  }
   const joined = [...groups];
   for (;;) {
     const at = joined.reduce((least, group, index) => (words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least), -1);
@@ -37,7 +39,7 @@ export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, kn
     const other = at === 0 ? 0 : at === joined.length - 1 || words(joined[at - 1]) <= words(joined[at + 1]) ? at - 1 : at;
     joined.splice(other, 2, joinGroups(joined[other], joined[other + 1], knowledge));
   }
-  return joined.map((group) => fewerLessons(withoutTiny(group, knowledge), Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, 1700));
+  return joined.map((group) => fewerLessons(withoutTiny(group, knowledge), Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, LARGE_LESSON));
 }
 
 /** As many modules, and lessons in each, as the brief asks: neighbours are joined; where far too many, the lightest go. */

@@ -43,7 +43,8 @@ export function pointsWithin(sentence: string, tags: readonly TaggedWord[] = [])
 
 /** Begins like a sentence, ends like one, with its brackets and quotation marks closed. */
 function isWhole(sentence: string): boolean {
-  if (!/^["'“‘«(\[]*[\p{Lu}\p{N}/`$~.-]/u.test(sentence) && !/^["'“‘«(\[]*[a-z]+(?:[_./]\S+|\d\S*|\(|-\w+\.\w)/.test(sentence)) return false;
+  // "'cd' is a command of the shell.": what is named in quotation marks may begin small.
+  if (!/^["'“‘«(\[]*[\p{Lu}\p{N}/`$~.-]|^["'“‘«][^\s"'”’»]+["'”’»] /u.test(sentence) && !/^["'“‘«(\[]*[a-z]+(?:[_./]\S+|\d\S*|\(|-\w+\.\w)/.test(sentence)) return false;
   if (!/[.!?]["'”’»)\]]*$/.test(sentence)) return false;
   const count = (pattern: RegExp) => sentence.match(pattern)?.length ?? 0;
   return count(/[([]/g) === count(/[)\]]/g) && count(/“/g) === count(/”/g) && count(/"/g) % 2 === 0;
