@@ -128,6 +128,8 @@ export interface LanguagePack {
   namesKnown?(sentence: string): boolean;
   /** Whether the words beside a term in a list of terms say what it means; `tags` are theirs. */
   tellsMeaning?(term: string, meaning: string, tags: readonly TaggedWord[]): boolean;
+  /** Whether a clause says how much without what it is held against ("it is older"). */
+  comparesWithNothing?(clause: string): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */
   aboutPerson?(clause: string): boolean;
   /** Whether a sentence begins with a word for persons named before ("They"). */

@@ -113,11 +113,12 @@ describe('wording', () => {
     ['Carry out the steps in an emergency', pack.objectives!.fromTitle('In an emergency', 'steps')], ['Explain how a reaction looks', pack.objectives!.fromTitle('How a reaction looks', 'other')],
     ['Carry out the steps of closing the kitchen', pack.objectives!.fromTitle('What are the steps of closing the kitchen, from the first to the last?', 'steps')],
     ['Carry out the steps for a hot pack', pack.objectives!.fromTitle('A hot pack', 'steps')],
+    ['Answer “Can a resident have two permits?”', pack.objectives!.fromTitle('Can a resident have two permits?', 'other')], ['Decide what to do when a resident wants a refund', pack.objectives!.fromTitle('A resident wants a refund', 'rules')],
     ['Set a root password', pack.objectives!.fromTitle('Set a root password', 'rules')], ['Install the mail server and make copies', pack.objectives!.fromTitle('Installing the Mail Server and Making Copies', 'other')],
     ['Put a blue tag on the handle when a tool is damaged', pack.objectives!.fromRule('put a blue tag on the handle', 'If a tool is damaged')], ['Explain what a unix group is', pack.objectives!.fromTerm('unix group', false)], ['Decide what to do when a tool was stolen', pack.objectives!.fromCondition('If a tool was stolen')], ['Explain what a trip request is', pack.objectives!.fromTerm('trip request', false)],
   ])('%s', (text, words) => expect(words?.text).toBe(text));
 
-  it.each([pack.objectives!.fromStepsLeadIn('To do this, follow these steps:'), pack.objectives!.fromCondition('If it fails'), pack.objectives!.fromTitle('“Who is there?”: a story', 'other'), pack.objectives!.fromTitle('Common questions', 'rules'), pack.objectives!.fromTitle('Stories from work and rules of thumb', 'rules'), pack.objectives!.fromRule('do this first', undefined), pack.objectives!.fromCondition('After the freeze has begun')])('nothing rather than a bad sentence', (words) => expect(words).toBeUndefined());
+  it.each([pack.objectives!.fromStepsLeadIn('To do this, follow these steps:'), pack.objectives!.fromCondition('If it fails'), pack.objectives!.fromTitle('“Who is there?”: a story', 'other'), pack.objectives!.fromTitle('Common questions', 'rules'), pack.objectives!.fromTitle('Stories from work and rules of thumb', 'rules'), pack.objectives!.fromRule('do this first', undefined), pack.objectives!.fromCondition('After the freeze has begun'), pack.objectives!.fromCondition('If your assessment is older'), pack.objectives!.fromCondition('If the street is there')])('nothing rather than a bad sentence', (words) => expect(words).toBeUndefined());
 
   it.each([
     ['If a tool was stolen, what must the borrower do?', pack.questions!.afterCondition('If a tool was stolen', 'The borrower', 'must', false, false)],
@@ -171,6 +172,24 @@ describe('what only looks like a claim', () => {
   it.each([['Premium economy may be booked for flights longer than six hours.', 'may'], ['Answer to the person who asked.', 'must'], ['Use an advance for the first trip.', 'must']])('is one: %s', (sentence, strength) => expect(facts(sentence).rule?.strength).toBe(strength));
   it.each([['Working alone is not dangerous in itself.', false], ['Boxes stand with the hazard label facing the door.', false], ['A stanza must not hold two fields.', false], ['Warning signs.', false], ['Report it, otherwise the insurer will refuse the claim.', true], ['Deliberate false claims are fraud and result in dismissal.', true]])('%s warns: %s', (sentence, warns) => expect(facts(sentence).warning).toBe(warns));
   it.each([['For meals with guests, add the names and the reason.', false], ['The reason is that surprise starts quarrels.', true]])('%s gives a reason: %s', (sentence, gives) => expect(facts(sentence).reason).toBe(gives));
+});
+
+describe('a label before what is said', () => {
+  const facts = (sentence: string) => pack.facts!(sentence, pack.tags!(sentence));
+  it.each([
+    ['Right dose: hold the label beside the chart.', 'hold the label beside the chart'],
+    ['After the round: put the key into the box.', 'put the key into the box'],
+  ])('is no part of the order: %s', (sentence, action) => {
+    const { rule } = facts(sentence);
+    expect(sentence.slice(rule!.action.from, rule!.action.to)).toBe(action);
+  });
+  it('is no order itself', () => expect(facts('Right time: not more than one hour early or late.').rule).toBeUndefined());
+});
+
+describe('words inside a sentence', () => {
+  const within = (sentence: string) => pack.facts!(sentence, pack.tags!(sentence)).pointsWithin;
+  it.each(['A near miss is a mistake that was noticed in time.', 'Strong painkillers, such as morphine, are locked away.', 'The senior checks the charts of those who give medicines.'])('that point at nothing outside: %s', (sentence) => expect(within(sentence)).toBe(false));
+  it.each(['The patch stays on, and that is why the nurse looks at the map.', 'Residents keep such medicines in the room.', 'The senior looks at those at noon.'])('that do: %s', (sentence) => expect(within(sentence)).toBe(true));
 });
 
 describe('the words beside a term', () => {

@@ -86,6 +86,7 @@ function askable({ rule, text }: Claim): boolean {
 /** A condition that can be understood alone: not about "the" something that only the text before it makes known. */
 function isSpecific(condition: string, pack: QuestionMatter['pack']): boolean {
   if (/\b(?:however|both|either|neither|different choices|more information|any questions?|unsure|interested)\b|https?:|[[\]{}<>`]/i.test(condition)) return false;
+  if (pack.comparesWithNothing?.(condition)) return false;
   const stems = pack.stems(condition).length;
   return stems >= 4 || (stems >= 2 && /\b(?:an?|any|no|your|you|someone|somebody|one|two|all)\b/i.test(condition)) || (stems >= 3 && !/^(?:the|its|their)\b/i.test(condition));
 }

@@ -84,6 +84,11 @@ function isNounPhrase(clause: string, rest: string, tags: readonly TaggedWord[])
   return at > 0 && !/\b(?:that|which|who|whom|what|whatever|whoever|if|when|whenever|where|how|why|until|before|after|because|as|so|than|whether|once|unless|while|and|or|but)\b|[,;:]/i.test(clause.slice(0, tags[at].from));
 }
 
+/** Length of a label before what is said ("Right dose: compare label and chart."): up to four words and a colon. */
+export function labelLength(sentence: string): number {
+  return /^["“‘']?\p{Lu}[^\s:,.;]*(?: [^\s:,.;]+){0,3}:\s+(?=[\p{L}"“‘'])/u.exec(sentence)?.[0].length ?? 0;
+}
+
 /** Whether a clause tells the reader to do something: "Check …", "Do not …", "Never …", "Please …". */
 export function isImperative(clause: string, tags: readonly TaggedWord[], words: WordList): boolean {
   const bare = clause.replace(/^(?:please|always|never|also|first|simply|just|then|instead|carefully|immediately|do not|don't|do)\s+(?:also\s+|ever\s+)?/i, '');

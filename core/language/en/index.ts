@@ -3,10 +3,10 @@ import type { LanguagePack, SentenceFacts, Stance, TaggedWord } from '../pack';
 import { isFirstPerson } from '../speaker';
 import { segmentSentences } from '../segment';
 import { wordsFor } from '../words';
-import { isImperative } from './clauses';
+import { isImperative, labelLength } from './clauses';
 import { definitionOf, tellsMeaning } from './definitions';
 import { fleschKincaid } from './grade';
-import { leaningOf, namesKnownThing, pointsWithin } from './leaning';
+import { comparesWithNothing, leaningOf, namesKnownThing, pointsWithin } from './leaning';
 import { wordList, type Lexicon, type WordList } from './lexicon';
 import { englishObjectives } from './objectives';
 import { englishQuestions } from './questions';
@@ -49,7 +49,8 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     tags,
     facts: (sentence, tagged): SentenceFacts => {
       const count = sentence.split(/\s+/).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
-      const imperative = isImperative(sentence, tagged, words);
+      const label = labelLength(sentence);
+      const imperative = isImperative(sentence.slice(label), tagged.filter((tag) => tag.from >= label).map((tag) => ({ ...tag, from: tag.from - label, to: tag.to - label })), words);
       const whole = imperative || tagged.length === 0 || /[:?]$/.test(sentence) || hasFiniteVerb(tagged, words);
       const leaning = leaningOf(sentence, count) ?? (whole ? undefined : 'not-a-sentence');
       const rule = ruleOf(sentence, tagged, words);
@@ -84,11 +85,12 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     namesKnown: namesKnownThing,
     signpost,
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
+    comparesWithNothing,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),
     pointsAtPersons: (sentence) => /^(?:they|he|she)\b/i.test(sentence),
     grade: fleschKincaid,
-    objectives: englishObjectives(words),
+    objectives: englishObjectives(words, (title) => hasFiniteVerb(tags(title), words)),
     questions: englishQuestions(words),
     labels: labelsFor('en'),
   };

@@ -9,7 +9,8 @@ const JOINS_ON = /^(?:however|but|and|or|nor|so|thus|hence|therefore|also|moreov
 const CONDITION_POINTS = /^(?:if|when|whenever|unless|once|because|since|as|while|although|though|after|before|until|where|even if|as soon as)\s+(?:it|they|this|that|these|those|he|she|such|so|not|there is (?:no|one)|one is|none|neither|both)\b(?! (?:is|was|may be) (?:necessary|possible|important|clear|likely|raining|dark))/i;
 const ELSEWHERE = /\b(?:see|refer to|consult|read|cf\.?)\s+(?:also\s+)?(?:the\s+)?(?:section|chapter|appendix|figure|table|page|part|paragraph|footnote|annex|sections|chapters|["“‘'«§]|\d|above|below|next|following|previous)|\b(?:section|chapter|appendix|figure|table|footnote|annex|clause|paragraph|step)s?\s+(?:\d+(?:\.\d+)*|[A-Z](?:\.\d+)+|[ivx]+)\b|\b(?:as|is|are|was|were|been)?\s*(?:described|mentioned|shown|noted|explained|discussed|listed|outlined|seen|given|defined|detailed|specified|stated|documented|provided|covered|presented|summari[sz]ed)\s+(?:\w+\s+)?(?:above|below|(?:earlier|later) (?:in|on)|previously|elsewhere|here|next|in (?:the )?(?:next|previous|following|preceding|section|chapter|appendix|table|figure))\b|\bthe (?:above|below|following|preceding|aforementioned|previous (?:section|chapter|example|paragraph|step|command|table|page)|next (?:section|chapter|example|paragraph|table|page|figure))\b|\b(?:above|below)[,.;:)]|^(?:above|below)\b|\b(?:above|below)-mentioned\b|\bas (?:we )?(?:described|mentioned|shown|noted|explained|discussed|seen|said|stated)(?:\s+\w+)? (?:earlier|later|before)\b|\bas follows\b|\bhereinafter\b|\b(?:earlier|later) in (?:this|the)\b/i;
 const ABOUT_DOCUMENT = /\b(?:this|the present|our) (?:document|manual|chapter|section|subsection|page|appendix|paragraph|article|guide|book|handbook|faq|how-?to|tutorial|deck|slide|presentation|text|report|standard|specification|table|figure|list|example|talk|video|recording)\b|\bthe (?:next|previous|following|preceding|remaining|rest of the|last)(?: \w+)? (?:section|chapter|page|paragraph|slide|subsection|example)s?\b/i;
-const POINTS_WITHIN = /\b(?:this|these|those|such|the latter|the former|that (?:is|was|would|will|should|must|may|can|does|means)\b|the same|the following|so on|do so|doing so|it|they|them)\b/i;
+// Not "such as", "those who", nor the "that" behind its noun ("a mistake that was noticed").
+const POINTS_WITHIN = /\b(?:this|these|those(?! (?:who|whose|that|which|in|of|with|on)\b)|such(?! as\b)|the latter|the former|(?<=[,;:] |\b(?:and|but|or|because|if|when|so|as|since|where|while|although|though|unless|after|before|until|whether|think|know|say|believe) )that (?:is|was|would|will|should|must|may|can|does|means)\b|the same|the following|so on|do so|doing so|it|they|them)\b/i;
 
 /** Why a sentence cannot be read alone; undefined when it can. `words` is its count of words. */
 export function leaningOf(sentence: string, words: number): Leaning | undefined {
@@ -39,6 +40,13 @@ export function pointsWithin(sentence: string, tags: readonly TaggedWord[] = [])
     return before.filter((tag) => tag.tag === 'NOUN' || tag.tag === 'PROPN').length < (oneClause ? 2 : 1);
   }
   return rest.slice(0, match.index).split(/\s+/).filter((word) => word.length > 3).length < 3;
+}
+
+const OPEN_MEASURE = /\b(?:older|newer|longer|shorter|higher|lower|larger|smaller|bigger|later|earlier|heavier|lighter|warmer|colder|faster|slower|worse|better|greater|fewer|nearer|further|younger|cheaper)$|\b(?:is|are|was|were) (?:more|less)$/i;
+
+/** Whether a clause says how much without what it is held against ("your assessment is older"): what stood before tells. */
+export function comparesWithNothing(clause: string): boolean {
+  return OPEN_MEASURE.test(clause);
 }
 
 /** Begins like a sentence, ends like one, with its brackets and quotation marks closed. */

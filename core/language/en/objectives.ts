@@ -1,4 +1,5 @@
 import type { ObjectiveWording, ObjectiveWords } from '../pack';
+import { comparesWithNothing } from './leaning';
 import type { WordList } from './lexicon';
 
 /** "To claim your expenses, follow these steps:" -> carry out: claim your expenses. */
@@ -9,6 +10,9 @@ function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
 }
 
 const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
+
+/** A title that asks: whoever reads the lesson can answer it. */
+const QUESTION = /^(?:how|what|why|who|whom|whose|where|which|when|can|could|may|must|should|will|do|does|did|is|are|has|have|am)\b.{6,90}\?$/i;
 
 /** Titles that name no matter: of every document, or about the document itself. */
 const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
@@ -25,11 +29,12 @@ function fromRule(action: string, condition: string | undefined): ObjectiveWords
 }
 
 /** What a learner does with the matter under a title, worded by the kind of title. */
-function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
+function fromTitle(words: WordList, isClause: (title: string) => boolean, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
   const bare = inSentenceCase(title.replace(/[?.!]+$/, ''), words);
   const asked = kind === 'steps' ? /^what are the steps (?:of|for|to|in) ([^,?]{4,70})/i.exec(title) : null;
   if (asked) return { verb: 'carry-out', level: 'apply', object: asked[1], text: `Carry out the steps of ${asked[1]}` };
-  const question = /^(?:how|what|why|who|where|which|when)\b/i.test(bare) && /\?$/.test(title);
+  if (kind !== 'steps' && QUESTION.test(title)) return { verb: 'explain', level: 'recall', object: title, text: `Answer “${title.trim()}”` };
+  const question = /\?$/.test(title);
   // "Set a root password" is an objective as it stands.
   const done = kind === 'definitions' ? undefined : asOrder(bare, words);
   if (done && !/[?:]/.test(title)) return { verb: 'carry-out', level: 'apply', object: lower(done), text: done };
@@ -47,6 +52,8 @@ function fromTitle(words: WordList, title: string, kind: 'steps' | 'rules' | 'de
     return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules that hold ${lower(bare)}` };
   }
   if (/^(?:when|if|before|after|during|while|once)\b/i.test(bare)) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain what happens ${lower(bare)}` };
+  // "A resident wants a refund": a case, with what is to be done in it.
+  if (kind === 'rules' && /^(?:an?|the|somebody|someone|nobody)\b/i.test(bare) && isClause(bare)) return fromCondition(bare);
   if (!isNounPhrase(bare) || SAYS_NOTHING.test(bare)) return undefined;
   switch (kind) {
     case 'steps':
@@ -65,7 +72,7 @@ function fromCondition(condition: string): ObjectiveWords | undefined {
   const bare = condition.replace(/^(if|when|whenever|once|in case|where|as soon as)\s+/i, '').replace(/[,\s]+$/, '');
   const words = bare.split(/\s+/).length;
   if (/^(?:before|after|until|while|during|unless|provided)\b/i.test(bare)) return undefined;
-  if (words < 3 || words > 16 || /\b(?:this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
+  if (words < 3 || words > 16 || comparesWithNothing(bare) || /\b(?:here|there|this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
   return { verb: 'decide', level: 'decide', object: 'what to do', condition: `when ${lower(bare)}`, text: `Decide what to do when ${lower(bare)}` };
 }
 
@@ -117,7 +124,7 @@ function lower(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
-/** Objectives in English; `words` tells verbs from nouns. */
-export function englishObjectives(words: WordList): ObjectiveWording {
-  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, title, kind), fromCondition, fromTerm, fromRule };
+/** Objectives in English; `words` tells verbs from nouns, `isClause` whether a title has a verb of its own. */
+export function englishObjectives(words: WordList, isClause: (title: string) => boolean): ObjectiveWording {
+  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm, fromRule };
 }

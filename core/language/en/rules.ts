@@ -1,5 +1,5 @@
 import type { Range, RuleFacts, Strength, TaggedWord } from '../pack';
-import { isImperative, leadingCondition, trailingCondition } from './clauses';
+import { isImperative, labelLength, leadingCondition, trailingCondition } from './clauses';
 import type { WordList } from './lexicon';
 
 interface Modal {
@@ -33,7 +33,7 @@ const READER = /^(?:you|everyone|everybody|anyone|nobody|no one|we)$/i;
 export function ruleOf(sentence: string, tags: readonly TaggedWord[], words: WordList): RuleFacts | undefined {
   if (/\?["'”’)]*$/.test(sentence)) return undefined;
   const leading = leadingCondition(sentence, tags, words);
-  const start = leading?.rest ?? openingLength(sentence);
+  const start = leading?.rest ?? (openingLength(sentence) || labelLength(sentence));
   const condition = leading && { from: leading.from, to: leading.to, word: leading.word, leading: true };
   const clause = sentence.slice(start);
   const order = orderOf(clause);
