@@ -90,10 +90,16 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),
     pointsAtPersons: (sentence) => /^(?:they|he|she)\b/i.test(sentence),
     grade: fleschKincaid,
-    objectives: englishObjectives(words, (title) => hasFiniteVerb(tags(title), words)),
+    objectives: englishObjectives(words, (title) => isClause(title, tags(title), words)),
     questions: englishQuestions(words),
     labels: labelsFor('en'),
   };
+}
+
+/** "A resident wants a refund": its verb shows its person or time, and something follows; "The five-point look-over" has none. */
+function isClause(title: string, tagged: readonly TaggedWord[], words: WordList): boolean {
+  return tagged.some(({ text, tag, from, to }, at) => at > 0 && at < tagged.length - 1 && title[from - 1] === ' ' && title[to] === ' ' &&
+    (tag === 'AUX' || (tag === 'VERB' && (/ed$/.test(text) || (/[^s]s$/.test(text) && words.isVerb(text.replace(/s$/, '')))))));
 }
 
 /** A verb that says something of a subject: not an infinitive behind "to", not a bare participle. */

@@ -72,7 +72,7 @@ function fromCondition(condition: string): ObjectiveWords | undefined {
   const bare = condition.replace(/^(if|when|whenever|once|in case|where|as soon as)\s+/i, '').replace(/[,\s]+$/, '');
   const words = bare.split(/\s+/).length;
   if (/^(?:before|after|until|while|during|unless|provided)\b/i.test(bare)) return undefined;
-  if (words < 3 || words > 16 || comparesWithNothing(bare) || /\b(?:here|there|this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
+  if (words < 3 || words > 16 || comparesWithNothing(bare) || /\b(?:here|there(?! (?:is|are|was|were)\b)|this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
   return { verb: 'decide', level: 'decide', object: 'what to do', condition: `when ${lower(bare)}`, text: `Decide what to do when ${lower(bare)}` };
 }
 
