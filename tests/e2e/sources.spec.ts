@@ -299,3 +299,12 @@ test('formatted text keeps its form when pasted, and a talk comes with the link 
   await page.getByRole('button', { name: 'Add the talk' }).click();
   await expect(page.getByRole('row', { name: /At the desk/ })).toContainText('Talk');
 });
+
+test('a table of a source is read as one, with the names of its columns', async ({ page, app }) => {
+  await newCourse(page, app, 'Prices');
+  await page.getByLabel('Files to add').setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from('Tool,Price\nSaw,£12\nDrill,£9\n') });
+  await page.getByRole('link', { name: 'prices' }).first().click();
+  await expect(page.locator('.cells')).toHaveText(['ToolPriceSaw£12', 'Drill£9']);
+  await expect(page.getByText('Nothing in it was taken for a rule')).toBeVisible();
+  await looksRight(page);
+});

@@ -4,6 +4,7 @@ import { textOf } from '../../core/course/rich-text';
 import { draftCourse } from '../../core/draft';
 import { understand } from '../../core/knowledge';
 import { contradictionsIn } from '../../core/knowledge/contradictions';
+import { isUnderstood } from '../../core/source/languages';
 import { packFor } from '../../server/language/packs';
 import { aBrief, fromMarkdown } from '../builders';
 
@@ -156,5 +157,11 @@ describe('a document', () => {
     expect(blocks.filter((block) => block.kind === 'text').length).toBeGreaterThan(3);
     expect(blocks.some((block) => block.kind === 'summary')).toBe(false);
     expect(blocks.filter((block) => block.kind === 'text').some((block) => /^\p{Ll}/u.test(textOf(block.body.text)))).toBe(false);
+  });
+});
+
+describe('languages', () => {
+  it.each(['en', 'en-GB', 'de', 'fr-CA', 'es', 'nl', 'ja', 'und'])('%s is called understood just where its pack finds facts', (language) => {
+    expect(isUnderstood(language)).toBe(packFor(language).facts !== undefined);
   });
 });

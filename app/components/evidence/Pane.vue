@@ -2,6 +2,7 @@
 import type { EvidenceMark } from '~~/core/course/rich-text';
 import type { Block } from '~~/core/course/blocks';
 import { sentenceHash, type PassageRange } from '~~/core/course/rich-text';
+import { passageBlock } from '~~/core/source/on-page';
 import type { Lesson } from '~~/core/course/course';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
@@ -57,15 +58,9 @@ watch([tab, () => props.lesson.id], () => {
 });
 watch(() => props.lesson.id, () => void (more.value = null));
 
-/** A passage as a block of the page, on its evidence. */
-function asBlock({ passage }: PassageView): Block {
-  const range = { id: passage.id, from: 0, to: passage.text.length };
-  if (passage.kind === 'code') return { id: freshId('b'), kind: 'code', body: { code: passage.text }, evidence: [range] };
-  return { id: freshId('b'), kind: 'text', body: { text: [{ type: 'text', text: passage.text, marks: [{ type: 'evidence', attrs: { id: freshId('e'), passages: [range], was: sentenceHash(passage.text) } }] }] } };
-}
 function pull(view: PassageView | undefined) {
   if (!view) return;
-  emit('pull', [asBlock(view)]);
+  emit('pull', [passageBlock(view.passage, freshId('b'))]);
   more.value = (more.value ?? []).filter((each) => each !== view);
   at.value = Math.min(at.value, more.value.length - 1);
 }
@@ -88,9 +83,10 @@ useActions([
           <p class="where"><NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${view.source.id}#${view.passage.id}`">{{ view.source.title }}</NuxtLink></p>
           <p class="mono">{{ placeWords(view.passage) }}<a v-if="view.source.address && view.passage.locator.seconds !== undefined" class="link watch" :href="`${view.source.address.split('#')[0]}#t=${Math.floor(view.passage.locator.seconds)}`" target="_blank" rel="noopener">watch it there</a></p>
           <div :lang="view.source.language">
-            <p v-for="near in view.before" :key="near.id" class="near">{{ near.text }}</p>
-            <p class="passage"><template v-for="(part, index) in parts(view.passage.text, ranges.get(view.passage.id))" :key="index"><mark v-if="index === 1">{{ part }}</mark><template v-else>{{ part }}</template></template></p>
-            <p v-for="near in view.after" :key="near.id" class="near">{{ near.text }}</p>
+            <template v-for="near in view.before" :key="near.id"><SourceCells v-if="near.table" :passage="near" class="beside" /><p v-else class="near">{{ near.text }}</p></template>
+            <SourceCells v-if="view.passage.table" :passage="view.passage" :range="ranges.get(view.passage.id)" heads class="passage" />
+            <p v-else class="passage"><template v-for="(part, index) in parts(view.passage.text, ranges.get(view.passage.id))" :key="index"><mark v-if="index === 1">{{ part }}</mark><template v-else>{{ part }}</template></template></p>
+            <template v-for="near in view.after" :key="near.id"><SourceCells v-if="near.table" :passage="near" class="beside" /><p v-else class="near">{{ near.text }}</p></template>
           </div>
           <p class="small claims">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join('; ') }}</p>
         </article>
@@ -117,7 +113,8 @@ useActions([
       <article v-for="(view, index) in more ?? []" :key="view.passage.id" class="choice" :class="{ current: index === at }" @click="at = index">
         <p class="where"><strong>{{ view.source.title }}</strong></p>
         <p class="mono">{{ placeWords(view.passage) }}</p>
-        <p :lang="view.source.language">{{ view.passage.text }}</p>
+        <SourceCells v-if="view.passage.table" :passage="view.passage" heads :lang="view.source.language" />
+        <p v-else :lang="view.source.language">{{ view.passage.text }}</p>
         <button v-if="desk.mayEdit" type="button" class="link small" @click.stop="pull(view)">pull in</button>
       </article>
     </div>
@@ -134,6 +131,7 @@ useActions([
 .title:hover { text-decoration: underline; }
 .watch { margin-left: 10px; font-family: var(--font-sans); }
 .near { color: var(--ink-2); margin: 8px 0; display: -webkit-box; -webkit-line-clamp: 5; -webkit-box-orient: vertical; overflow: hidden; }
+.beside { color: var(--ink-2); margin: 8px 0; }
 .passage { background: var(--sky-soft); margin: 8px -8px; padding: 6px 8px; border-radius: 2px; overflow-wrap: anywhere; }
 .passage mark { background: none; color: inherit; font-weight: 600; }
 .claims { border-top: 1px solid var(--hair); padding-top: 6px; color: var(--ink-2); }

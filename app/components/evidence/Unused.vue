@@ -37,7 +37,7 @@ function give(view: PassageView) {
     <article v-for="view in rest" :key="view.passage.id">
       <p><strong>{{ view.source.title }}</strong></p>
       <p class="mono">{{ placeWords(view.passage) }}</p>
-      <p>{{ view.passage.text }}</p>
+      <SourceCells v-if="view.passage.table" :passage="view.passage" heads /><p v-else>{{ view.passage.text }}</p>
       <p class="small quiet">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join(', ') }} <button type="button" class="link" @click="give(view)">give to this lesson</button></p>
     </article>
     <p v-if="own.length" class="small quiet mt">{{ own.length }} given or planned already, not in the text yet.</p>

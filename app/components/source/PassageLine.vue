@@ -6,8 +6,8 @@ import { correctionWords, type Corrections } from '~/composables/useCorrections'
 import { useCourse } from '~/stores/course';
 import { CLAIMS, counted } from '~/words/states';
 
-/** A passage of a source: its words, what was understood of it, where the course uses it; and, while it is the current one, how to correct that. */
-const props = defineProps<{ passage: Passage; claims: readonly Claim[]; uses: readonly { id: string; title: string; checks: number }[]; corrections: Corrections; current: boolean }>();
+/** A passage of a source: its words (`heads`: with the names of its columns, for a row), what was understood of it, where the course uses it; and, while it is the current one, how to correct that. */
+const props = defineProps<{ passage: Passage; claims: readonly Claim[]; uses: readonly { id: string; title: string; checks: number }[]; corrections: Corrections; current: boolean; heads?: boolean }>();
 const desk = useCourse();
 const use = computed(() => props.corrections.useOf(props.passage.id));
 const out = computed(() => use.value !== undefined && use.value.kind !== 'focus');
@@ -17,7 +17,7 @@ const said = computed(() => props.claims.map((claim) => ({ claim, name: CLAIMS[c
 
 <template>
   <div :id="passage.id" class="passage" :class="[passage.kind, { used: uses.length > 0, current, out, focus: use?.kind === 'focus' }]">
-    <span class="mark" :title="uses.length ? 'used in the course' : 'not used'" /><p>{{ passage.text }}</p>
+    <span class="mark" :title="uses.length ? 'used in the course' : 'not used'" /><SourceCells v-if="passage.table" :passage="passage" :heads="heads" /><p v-else>{{ passage.text }}</p>
     <div class="side">
       <span class="mono">{{ placeWords({ locator: { ...passage.locator, path: [] } }) }}</span>
       <span v-for="{ claim, name, no } in said" :key="claim.id" class="said" :class="{ no: no }">{{ no ? `not a ${name}` : name }}</span>
@@ -39,11 +39,11 @@ const said = computed(() => props.claims.map((claim) => ({ claim, name: CLAIMS[c
 <style scoped>
 .passage { display: grid; grid-template-columns: 4px minmax(0, 68ch) 150px; gap: 2px 14px; padding: 4px 0; }
 .passage.current { background: var(--shade); }
-.passage p { font-family: var(--font-read); font-size: 15px; line-height: 1.5; overflow-wrap: anywhere; }
+.passage p, .passage :deep(.cells) { font-family: var(--font-read); font-size: 15px; line-height: 1.5; overflow-wrap: anywhere; }
 .passage.item p { padding-left: 16px; }
 .passage.code p { font-family: var(--font-mono); font-size: 12.5px; white-space: pre-wrap; }
-.out p { color: var(--ink-3); text-decoration: line-through; text-decoration-thickness: 1px; }
-.focus p { background: var(--moss-faint); }
+.out p, .out :deep(.cells) { color: var(--ink-3); text-decoration: line-through; text-decoration-thickness: 1px; }
+.focus p, .focus :deep(.cells) { background: var(--moss-faint); }
 .mark { border-left: 3px solid transparent; }
 .used .mark { border-left-color: var(--sky); }
 .side > * { display: block; font-size: 12.5px; }

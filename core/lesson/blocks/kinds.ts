@@ -3,7 +3,9 @@ import { idFrom } from '../../course/id';
 import type { Passage } from '../../source/source';
 import type { Piece } from '../piece';
 import type { Matter } from '../pieces';
-import { richRange, richSentence, richSentences } from '../rich';
+import { passageBlock, tableOf } from '../../source/on-page';
+import { richRange } from '../../source/rich';
+import { richSentence, richSentences } from '../rich';
 
 /** How each kind of piece becomes blocks; `place` makes ids. A lead-in becomes a paragraph before its list. */
 export const FROM_PIECE: Record<Exclude<Piece['kind'], 'sentence'>, (piece: Piece, place: string, matter: Matter) => Block[]> = {
@@ -32,26 +34,11 @@ export const FROM_PIECE: Record<Exclude<Piece['kind'], 'sentence'>, (piece: Piec
     return [{ id, kind: 'steps', body: { steps } }, ...codeOf(piece, place)];
   },
 
-  table: (piece, place) => {
-    const id = idFrom('b', place);
-    const [{ passage: first }] = piece.items;
-    const width = first.table!.cells.length;
-    const header = first.table!.header.length === width ? first.table!.header.map((cell) => (cell ? [{ type: 'text' as const, text: cell }] : [])) : [];
-    const rows = piece.items.map(({ passage }) => {
-      let at = 0;
-      return passage.table!.cells.map((cell) => {
-        if (cell === '') return [];
-        const from = passage.text.indexOf(cell, at);
-        at = from + cell.length;
-        return richRange(passage, from, at, [], cell, `${id}/${from}`);
-      });
-    });
-    return [{ id, kind: 'table', body: { header, rows } }];
-  },
+  table: (piece, place) => [tableOf(piece.items.map(({ passage }) => passage), idFrom('b', place))],
 
   code: (piece, place) => {
     const [{ passage }] = piece.items;
-    return [{ id: idFrom('b', place), kind: 'code', body: { code: passage.text }, evidence: [{ id: passage.id, from: 0, to: passage.text.length }] }];
+    return [passageBlock(passage, idFrom('b', place))];
   },
 
   terms: (piece, place, matter) => {
@@ -75,5 +62,5 @@ function definitionText(passage: Passage, sentences: Piece['items'][number]['sen
 function codeOf(piece: Piece, place: string): Block[] {
   return piece.items
     .filter((item) => item.passage.kind === 'code')
-    .map(({ passage }) => ({ id: idFrom('b', place, passage.id), kind: 'code', body: { code: passage.text }, evidence: [{ id: passage.id, from: 0, to: passage.text.length }] }));
+    .map(({ passage }) => passageBlock(passage, idFrom('b', place, passage.id)));
 }

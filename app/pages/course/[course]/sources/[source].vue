@@ -2,6 +2,7 @@
 import type { Claim } from '~~/core/knowledge';
 import type { Correction } from '~~/core/course/course';
 import type { Use } from '~~/core/course/uses';
+import { isUnderstood } from '~~/core/source/languages';
 import { allSections, type Passage, type Section, type Source } from '~~/core/source/source';
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
@@ -103,10 +104,10 @@ useActions([
       </nav>
       <div ref="text" class="text" data-keys="source" :lang="held.source.language" tabindex="0" aria-label="Passages. Arrow keys go from one to the next.">
         <p v-if="counts.length" class="kinds"><button type="button" :aria-pressed="kind === null" @click="kind = null">everything</button><button v-for="[each, count] in counts" :key="each" type="button" :aria-pressed="kind === each" @click="kind = kind === each ? null : each">{{ counted(count, CLAIMS[each]!) }}</button></p>
-        <p v-else class="small quiet">Sentences of this language are not understood yet: it is read, cut into passages and used for lessons, without rules, terms and figures.</p>
+        <p v-else class="small quiet">{{ isUnderstood(held.source.language) ? 'Nothing in it was taken for a rule, a term, a step or a figure. It is used for lessons all the same.' : 'Sentences of this language are not understood yet: it is read, cut into passages and used for lessons, without rules, terms and figures.' }}</p>
         <section v-for="{ section, passages } in shown" :key="section.id">
           <SourceHeadingLine v-if="section.level > 0" :ref="(line: unknown) => line ? headings.set(section.id, line as never) : headings.delete(section.id)" :section="section" :corrections="corrections" :current="current === section.id" @click="current = section.id" />
-          <SourcePassageLine v-for="passage in passages" :key="passage.id" :passage="passage" :claims="claims.get(passage.id) ?? []" :uses="usedIn(passage)" :corrections="corrections" :current="current === passage.id" @click="current = passage.id" />
+          <SourcePassageLine v-for="(passage, place) in passages" :key="passage.id" :passage="passage" :heads="passage.table !== undefined && passages[place - 1]?.table?.id !== passage.table.id" :claims="claims.get(passage.id) ?? []" :uses="usedIn(passage)" :corrections="corrections" :current="current === passage.id" @click="current = passage.id" />
         </section>
       </div>
     </div>
