@@ -99,7 +99,7 @@ export function sourcesIn(db: Db) {
     /** A version whose claims an older understanding made. */
     olderUnderstood: () => olderUnderstood.get(),
     /** Keeps the claims of a version that is there, made anew. */
-    setClaims: (source: Source, claims: readonly Claim[]) => void setClaims.run(JSON.stringify(claims), JSON.stringify(holdsOf(source, claims)), source.id, source.version),
+    setClaims: (key: { id: string; version: string }, source: Source, claims: readonly Claim[]) => void setClaims.run(JSON.stringify(claims), JSON.stringify(holdsOf(source, claims)), key.id, key.version),
     ownerOf: (id: string) => owner.get(id)?.owner_id,
     sameFile: (hash: string, owner: string) => sameFile.get(hash, owner),
     sameContent: (version: string, owner: string) => sameContent.get(version, owner),

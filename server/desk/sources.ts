@@ -204,7 +204,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       const held = sources.read(key.id, key.version)!;
       const claims = await drafter.ask('understand', { source: held.source }).then((made) => made.claims, () => held.claims);
       if (!db.open) return;
-      sources.setClaims(held.source, claims);
+      sources.setClaims(key, held.source, claims);
       known.forget(`${key.id}/${key.version}`);
     }
   }
