@@ -5,13 +5,14 @@ interface Listeners {
   learners: () => void;
 }
 
-/** Milliseconds until a stream that was refused is asked for again. */
-const AGAIN = 3000;
+/** Milliseconds until a stream that was refused is asked for again; each time twice as long, up to the second: some are refused for good. */
+const [SOON, RARELY] = [3000, 60_000];
 
 /** Listens to a course while this tab is looked at; a tab in the background has no stream, and asks anew when it comes back. */
 export function useNews(course: () => string | undefined, listeners: Listeners): void {
   let stream: EventSource | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
+  let wait = SOON;
   function close() {
     clearTimeout(again);
     stream?.close();
@@ -26,10 +27,15 @@ export function useNews(course: () => string | undefined, listeners: Listeners):
     stream.addEventListener('job', () => listeners.job());
     stream.addEventListener('learners', () => listeners.learners());
     // After a break, steps may have been missed.
-    stream.addEventListener('open', () => listeners.job());
+    stream.addEventListener('open', () => {
+      wait = SOON;
+      listeners.job();
+    });
     // The browser comes back by itself after a break, but not after an answer that is no stream: what a proxy says of a server just starting.
     stream.addEventListener('error', () => {
-      if (stream?.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN);
+      if (stream?.readyState !== EventSource.CLOSED) return;
+      again = setTimeout(open, wait);
+      wait = Math.min(RARELY, wait * 2);
     });
   }
   watch(course, open);
