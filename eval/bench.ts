@@ -73,7 +73,7 @@ console.log('searching 10 MB of text, against looking through all of it for the 
   if (!result.ok) throw new Error(result.problem.code);
   const { source } = result;
   peopleIn(db).add({ id: 'pbenchaaaaaaa', name: 'B', login: 'b', role: 'owner' }, 'x', 0);
-  sourcesIn(db).add(source, [], { owner: 'pbenchaaaaaaa', fileHash: source.version, fileName: 'manual.md', at: 0 });
+  sourcesIn(db).add(source, [], { owner: 'pbenchaaaaaaa', fileHash: source.version, fileName: 'manual.md', at: 0, by: 'pbenchaaaaaaa' });
   const search = searchIn(db);
   const key = { id: source.id, version: source.version };
   const pack = packFor('en');

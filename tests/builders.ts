@@ -17,6 +17,9 @@ export const bytes = (text: string): Uint8Array => new TextEncoder().encode(text
 /** An id that is valid and tells what it is for. */
 export const anId = (name: string): string => idFrom('x', name);
 
+/** Who makes takes in tests. */
+export const MAKER = { at: 1, by: 'Ines Marlow' };
+
 /** A brief without wishes. */
 export function aBrief(changes: Partial<Brief> = {}): Brief {
   return { promise: '', audience: { who: '', knows: [] }, size: { questionsPerLesson: 3 }, language: 'en', sourcesOnly: true, outcomes: [], ...changes };

@@ -62,12 +62,24 @@ export interface Module {
   lessons: Lesson[];
 }
 
-/** An alternative for a field of a module, lesson, objective or check. */
+/** An alternative for a field of a node, or for a lesson's whole page; it stays until it is thrown away. */
 export interface Take {
   id: string;
   of: string;
+  /** The field it holds another value for; `page`: a whole page of a lesson; `insert`: a node whose place went meanwhile. */
   field: string;
   value: unknown;
+  made: TakeMade;
+  /** What its author calls it. */
+  name?: string;
+}
+
+/** When a take was made (milliseconds UTC), by whom (their name; empty where it is not known), and why it lies there. */
+export interface TakeMade {
+  at: number;
+  by: string;
+  /** draft: drafted while its lesson was edited; replaced: stood there before; conflict: met another's change; kept: laid there by hand. */
+  why: 'draft' | 'replaced' | 'conflict' | 'kept';
 }
 
 /** A question that the author is asked about what they know, with the answer as typed; an empty answer is an open slot. */

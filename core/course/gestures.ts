@@ -109,24 +109,6 @@ export function wordObjective(course: Course, lesson: Lesson, text: string, id: 
   ];
 }
 
-/** What lies in the bin put back where it was; where its place is gone, at the end of what is nearest. Empty when nothing is left to hold it. */
-export function restore(course: Course, id: string): Operation[] {
-  const entry = course.bin.find((each) => each.node.id === id);
-  if (!entry) return [];
-  const { kind, node } = entry;
-  if (kind === 'block' || kind === 'lesson') {
-    const homes: { id: string; children: { id: string }[] }[] = kind === 'block' ? allLessons(course).map((lesson) => ({ id: lesson.id, children: lesson.blocks })) : course.modules.map((module) => ({ id: module.id, children: module.lessons }));
-    const home = homes.find((each) => each.id === entry.parent) ?? (kind === 'lesson' ? homes.at(-1) : undefined);
-    if (!home) return [];
-    const after = entry.after !== null && home.children.some((each) => each.id === entry.after) ? entry.after : entry.after === null && home.id === entry.parent ? null : (home.children.at(-1)?.id ?? null);
-    return [{ type: 'insert', kind, parent: home.id, after, node }];
-  }
-  const lists: Partial<Record<typeof kind, { id: string }[]>> = { module: course.modules, check: course.checks, objective: course.objectives, term: course.glossary, take: course.takes };
-  const list = lists[kind]!;
-  const after = entry.after !== null && list.some((each) => each.id === entry.after) ? entry.after : entry.after === null ? null : (list.at(-1)?.id ?? null);
-  return [{ type: 'insert', kind, parent: course.id, after, node }];
-}
-
 /** A drafted outline as nodes of a course: blank lessons with their passages, and what their learners can do afterwards. */
 export interface OutlineNodes {
   modules: Module[];

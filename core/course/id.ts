@@ -6,6 +6,9 @@ const ALPHABET = 'abcdefghijklmnopqrstuvwxyz234567';
 /** Every id in a document: valid as XML id, URL part and file name. */
 export const ID_PATTERN = /^[a-z][a-z0-9]{9,15}$/;
 
+/** A name of a person: without signs that cannot be seen or turn the writing around, by which it could pass for another's. Joiners, which some scripts need, may stand in it. */
+export const NAME_PATTERN = /^[^\p{Cc}\p{Co}\p{Cs}\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\ufeff]*[^\p{C}\s][^\p{Cc}\p{Co}\p{Cs}\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\ufeff]*$/u;
+
 /** The SHA-256 of bytes or text, as lower-case hex. */
 export function contentHash(content: Uint8Array | string): string {
   return bytesToHex(sha256(typeof content === 'string' ? utf8ToBytes(content) : content));

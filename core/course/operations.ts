@@ -1,15 +1,16 @@
 import { BLOCK_KINDS, type Block } from './blocks';
 import { sameData } from './canonical';
 import type { BinEntry, Course, CourseNode, NodeKind } from './course';
+import { newlyBroken, nodeProblems } from './invariants';
 import type { Problem } from './problem';
-import { FIELDS, NODE_SHAPES } from './shapes';
-import { allIds, findNode, idsWithin, withChildren, type Found } from './tree';
+import { FIELDS, NODE_SHAPES, OPERATION_SHAPES } from './shapes';
+import { findNode, hasAnyId, idsWithin, withChildren, type Found } from './tree';
 
 /** A change of a course, as plain data. Places are told by neighbours, never by counting. */
 export type Operation =
   /** Puts a node below `parent`, behind `after` (null: first). A node that lies in the bin is taken out of it. */
   | { type: 'insert'; kind: NodeKind; parent: string; after: string | null; node: CourseNode }
-  /** Takes a node out, into the bin. `bin` null: not into the bin (undoing an insert); or the entry it shall leave there. */
+  /** Takes a node out, into the bin. `bin` null: not into the bin; an entry, which the log alone may give: what shall lie there. */
   | { type: 'remove'; id: string; bin?: BinEntry | null }
   | { type: 'move'; id: string; parent: string; after: string | null }
   /** Sets a field. `was` is the value it is known to have: when it has another by now, the operation is refused. */
@@ -19,7 +20,7 @@ export type Operation =
 export interface Change {
   /** Made by its maker; the same id twice is the same change. */
   id: string;
-  /** One gesture of the author: undone together. */
+  /** One gesture of the author: taken and undone together. */
   group: string;
   actor: { person: string } | { job: string; for: string };
   /** Of the document format, for reading old changes. */
@@ -28,12 +29,75 @@ export interface Change {
 }
 
 export type Applied = { ok: true; course: Course; inverse: Operation } | { ok: false; problem: Problem };
+/** `at` is the place, in the list given, of the operation that was refused. */
+export type AppliedAll = { ok: true; course: Course; inverses: Operation[] } | { ok: false; problem: Problem; at: number };
 
 /**
  * Makes a change: the new course (the old one stays as it was) and the operation that takes it back, or the reason
  * why not. Applying the inverse gives the starting document, letter by letter.
  */
 export function apply(course: Course, operation: Operation): Applied {
+  const made = applyAll(course, [operation]);
+  return made.ok ? { ok: true, course: made.course, inverse: made.inverses[0] } : { ok: false, problem: made.problem };
+}
+
+/**
+ * Makes a gesture: all its operations or none. Whatever it is made of, a good document stays a good one: forms are
+ * checked on the way, what no form can say (references, keys) at the end. The inverse list takes it back. `log`: the
+ * operations come from the course's own log, which alone may say what shall lie in the bin.
+ */
+export function applyAll(course: Course, operations: readonly Operation[], { log = false } = {}): AppliedAll {
+  const inverses: Operation[] = [];
+  const touched = new Set<string>();
+  let next = course;
+  for (const [at, operation] of operations.entries()) {
+    const wrong = formProblem(operation, log);
+    const done = wrong ? ({ ok: false, problem: wrong } as const) : step(next, operation);
+    if (!done.ok) return { ...done, at };
+    next = done.course;
+    inverses.unshift(done.inverse);
+    touched.add(operation.type === 'insert' ? operation.node.id : operation.id);
+  }
+  const problem = inTouched(next, touched) ?? newlyBroken(course, next);
+  return problem ? { ok: false, problem, at: operations.length - 1 } : { ok: true, course: next, inverses };
+}
+
+/**
+ * Makes operations that were accepted before, as when a log is read: they are not judged again, so that a log stays
+ * readable when the forms become stricter. Ends at the first that does not fit.
+ */
+export function replayAll(course: Course, operations: readonly Operation[]): { ok: true; course: Course } | { ok: false; problem: Problem } {
+  for (const operation of operations) {
+    const done = step(course, operation);
+    if (!done.ok) return done;
+    course = done.course;
+  }
+  return { ok: true, course };
+}
+
+/** What is wrong with the form of an operation as it was sent. */
+function formProblem(operation: Operation, log: boolean): Problem | undefined {
+  const shape = operation && Object.hasOwn(OPERATION_SHAPES, operation.type) ? OPERATION_SHAPES[operation.type] : undefined;
+  if (!shape) return { code: 'unknown-operation' };
+  if (operation.type === 'insert' && !Object.hasOwn(NODE_SHAPES, operation.kind)) return { code: 'unknown-kind' };
+  if (operation.type === 'remove' && operation.bin && !log) return { code: 'bin-not-yours', place: String(operation.id) };
+  const problems: Problem[] = [];
+  shape.check(operation, '', problems);
+  if (problems.length === 0 && operation.type === 'insert') NODE_SHAPES[operation.kind].check(operation.node, '', problems);
+  return problems[0];
+}
+
+/** What a form cannot say of the nodes a gesture touched. */
+function inTouched(course: Course, touched: ReadonlySet<string>): Problem | undefined {
+  for (const id of touched) {
+    const found = findNode(course, id);
+    const [problem] = found ? nodeProblems(found.kind, found.node) : [];
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+function step(course: Course, operation: Operation): Applied {
   switch (operation.type) {
     case 'insert':
       return insert(course, operation);
@@ -48,26 +112,9 @@ export function apply(course: Course, operation: Operation): Applied {
   }
 }
 
-/** Makes changes one after another; the inverse list takes them all back. Stops at the first that is refused. */
-export function applyAll(course: Course, operations: readonly Operation[]): { ok: true; course: Course; inverses: Operation[] } | { ok: false; problem: Problem } {
-  const inverses: Operation[] = [];
-  for (const operation of operations) {
-    const applied = apply(course, operation);
-    if (!applied.ok) return applied;
-    course = applied.course;
-    inverses.unshift(applied.inverse);
-  }
-  return { ok: true, course, inverses };
-}
-
 function insert(course: Course, { kind, parent, after, node }: Extract<Operation, { type: 'insert' }>): Applied {
-  if (!Object.hasOwn(NODE_SHAPES, kind)) return refused('unknown-kind');
-  const problems: Problem[] = [];
-  NODE_SHAPES[kind].check(node, '', problems);
-  if (problems.length > 0) return { ok: false, problem: problems[0] };
-  const taken = new Set(allIds(course));
-  const inside = idsWithin(kind, node);
-  if (inside.some((id) => taken.has(id)) || new Set(inside).size < inside.length) return refused('id-taken', node.id);
+  const inside = new Set(idsWithin(kind, node));
+  if (hasAnyId(course, inside) || inside.size < idsWithin(kind, node).length) return refused('id-taken', node.id);
   const changed = withChildren(course, parent, kind, (nodes) => placed(nodes, node, after));
   if (!changed) return refused('place-gone', parent);
   const binned = course.bin.find((entry) => entry.node.id === node.id);
@@ -128,6 +175,7 @@ function placed(nodes: readonly CourseNode[], node: CourseNode, after: string | 
   return after !== null && at === 0 ? undefined : [...nodes.slice(0, at), node, ...nodes.slice(at)];
 }
 
-function refused(code: string, place?: string): Applied {
+function refused(code: string, place?: string): Applied & { ok: false } {
   return { ok: false, problem: { code, ...(place && { place }) } };
 }
+

@@ -9,6 +9,8 @@ export interface CourseRow {
   role: string;
   /** Milliseconds, UTC. */
   changedAt: number;
+  /** Why it cannot be opened, in words; absent when it can. */
+  broken?: string;
   minutes: number;
   checks: number;
   states: Partial<Record<LessonState, number>>;

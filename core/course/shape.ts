@@ -106,6 +106,11 @@ export function tagged(tag: string, shapes: Record<string, { required: Record<st
 /** Any JSON value. */
 export const anything: Shape = { schema: {}, check: () => undefined };
 
+/** A value of a shape, or null. */
+export function nullable(of: Shape): Shape {
+  return { schema: { anyOf: [of.schema, { type: 'null' }] }, check: (value, place, problems) => void (value === null || of.check(value, place, problems)) };
+}
+
 function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -1,9 +1,10 @@
 import { BLOCK_KINDS, type BlockKindName } from './blocks';
 import { CHECK_KINDS } from './checks';
-import type { NodeKind } from './course';
+import type { NodeKind, Take } from './course';
 import { ID_PATTERN } from './id';
+import type { Problem } from './problem';
 import { passageRange } from './rich-text';
-import { anything, boolean, list, number, object, oneOf, string, tagged, type Shape } from './shape';
+import { anything, boolean, list, nullable, number, object, oneOf, string, tagged, type Shape } from './shape';
 
 /** The forms of everything in a course; `docs/course.schema.json` is made from these. */
 
@@ -50,7 +51,9 @@ const objectiveShape = object(
   { condition: string({ min: 1 }) },
 );
 const termShape = object({ id, term: string({ min: 1, max: 200 }), text: string({ min: 1 }), evidence: list(passageRange) });
-const takeShape = object({ id, of: id, field: string({ min: 1 }), value: anything });
+const madeShape = object({ at: number({ min: 0, whole: true }), by: string({ max: 80 }), why: oneOf('draft', 'replaced', 'conflict', 'kept') });
+const takeShape = object({ id, of: id, field: string({ min: 1, max: 40 }), value: anything, made: madeShape }, { name: string({ min: 1, max: 120 }) });
+const pageShape = object({ lesson: lessonShape, objectives: list(objectiveShape), checks: list(checkShape) });
 
 const answerShape = object({ id, topic: title, question: string({ min: 1, max: 1000 }), text: string({ max: 200_000 }) }, { lesson: id });
 
@@ -87,13 +90,41 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
   ),
   objective: { verb: { shape: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state') }, object: { shape: string({ min: 1 }) }, level: { shape: level }, text: { shape: string({ min: 1 }) }, condition: { shape: string({ min: 1 }), optional: true }, evidence: { shape: list(passageRange) } },
   term: { term: { shape: string({ min: 1, max: 200 }) }, text: { shape: string({ min: 1 }) }, evidence: { shape: list(passageRange) } },
-  take: { value: { shape: anything } },
+  take: { value: { shape: anything }, made: { shape: madeShape }, name: { shape: string({ min: 1, max: 120 }), optional: true } },
   answer: { text: { shape: string({ max: 200_000 }) }, question: { shape: string({ min: 1, max: 1000 }) } },
 };
 
-const binShape = object({
-  kind: oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer'), parent: id, after: { schema: { anyOf: [id.schema, { type: 'null' }] }, check: (value, place, problems) => void (value === null || id.check(value, place, problems)) }, node: anything,
-});
+const kindShape = oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer');
+const place = { parent: id, after: nullable(id) };
+const binShape = object({ kind: kindShape, ...place, node: anything });
+
+/** The form of each kind of operation; a node in it is checked by its kind. */
+export const OPERATION_SHAPES: Record<string, Shape> = {
+  insert: object({ type: oneOf('insert'), kind: kindShape, ...place, node: anything }),
+  remove: object({ type: oneOf('remove'), id }, { bin: nullable(binShape) }),
+  move: object({ type: oneOf('move'), id, ...place }),
+  set: object({ type: oneOf('set'), id, field: string({ min: 1, max: 40 }), value: anything }, { was: anything }),
+};
+
+/** What is wrong with a take's value: it is a lesson's page, a node whose place went, or what a field of some kind of node can hold. */
+export function takeValueProblems({ id: take, field, value }: Take): Problem[] {
+  const against = (shape: Shape): Problem[] => {
+    const problems: Problem[] = [];
+    shape.check(value, `${take}/value`, problems);
+    return problems;
+  };
+  if (field === 'page') return against(pageShape);
+  if (field === 'insert') {
+    const problems = against(binShape);
+    if (problems.length === 0) NODE_SHAPES[(value as { kind: NodeKind }).kind].check((value as { node: unknown }).node, `${take}/value`, problems);
+    return problems;
+  }
+  const fields = Object.values(FIELDS).flatMap((rules) => (Object.hasOwn(rules, field) ? [rules[field]] : []));
+  if (fields.length === 0) return [{ code: 'unknown-field', place: `${take}/${field}` }];
+  const shapes = field === 'body' ? Object.values(BLOCK_KINDS).map((kind) => kind.body) : fields.map((rule) => rule.shape);
+  const wrongs = (value === null && fields.some((rule) => rule.optional)) ? [[]] : shapes.map(against);
+  return wrongs.some((problems) => problems.length === 0) ? [] : wrongs[0];
+}
 
 /** The form of a whole course. */
 export const courseShape = object({

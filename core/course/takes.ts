@@ -1,8 +1,10 @@
 import type { Block } from './blocks';
 import { sameData } from './canonical';
 import type { Check } from './checks';
-import { allLessons, type Course, type Lesson, type Objective, type Take } from './course';
+import { BLOCK_KINDS } from './blocks';
+import { allLessons, type Course, type Lesson, type Objective, type Take, type TakeMade } from './course';
 import type { Operation } from './operations';
+import type { Problem } from './problem';
 
 /** A whole page for a lesson, with what belongs to it: a draft, or what stood there before. */
 export interface LessonPage {
@@ -28,21 +30,31 @@ export function textsBeside(course: Course, lesson: Lesson): { take: Take; block
   const blocks = new Map(lesson.blocks.map((block) => [block.id, block]));
   return course.takes.flatMap((take) => {
     const block = take.field === 'body' ? blocks.get(take.of) : undefined;
-    return block ? [{ take, block }] : [];
+    return block && fits(block, take.value) ? [{ take, block }] : [];
   });
 }
 
+/** Whether a block could hold a body: it is of its kind. */
+function fits(block: Block, body: unknown): boolean {
+  const problems: Problem[] = [];
+  BLOCK_KINDS[block.kind].body.check(body, '', problems);
+  return problems.length === 0;
+}
+
+/** Who lays something beside, and when. */
+export type Maker = Pick<TakeMade, 'at' | 'by'>;
+
 /** Lays a page beside its lesson, which stays as it is. Nothing when the same lies there already, or stands on the page. */
-export function keepBeside(course: Course, page: LessonPage, id: string): Operation[] {
+export function keepBeside(course: Course, page: LessonPage, id: string, maker: Maker): Operation[] {
   const now = allLessons(course).find((lesson) => lesson.id === page.lesson.id);
-  return now && !sameData(now.blocks, page.lesson.blocks) ? laidBeside(course, page, id) : [];
+  return now && !sameData(now.blocks, page.lesson.blocks) ? laidBeside(course, page, id, { ...maker, why: 'draft' }) : [];
 }
 
 /**
  * Puts a page in the place of its lesson's. What stood there is kept beside it under the id given; questions drafted for it that
  * stand nowhere else go with it; objectives the author has stay.
  */
-export function takePage(course: Course, { lesson, objectives, checks }: LessonPage, id: string): Operation[] {
+export function takePage(course: Course, { lesson, objectives, checks }: LessonPage, id: string, maker: Maker): Operation[] {
   const now = allLessons(course).find((each) => each.id === lesson.id);
   if (!now) return [];
   const elsewhere = new Set(allLessons(course).filter((each) => each.id !== lesson.id).flatMap(placedIn));
@@ -60,7 +72,7 @@ export function takePage(course: Course, { lesson, objectives, checks }: LessonP
   });
   const set = (field: 'objectiveIds' | 'plannedPassages' | 'state', value: unknown): Operation[] => (sameData(now[field], value) ? [] : [{ type: 'set', id: lesson.id, field, value, was: now[field] }]);
   // What stood there is kept whole, so its parts need not lie in the bin one by one.
-  const kept = now.blocks.length > 0 && !sameData(now.blocks, lesson.blocks) ? laidBeside(course, { lesson: now, objectives: [], checks: old }, id) : [];
+  const kept = now.blocks.length > 0 && !sameData(now.blocks, lesson.blocks) ? laidBeside(course, { lesson: now, objectives: [], checks: old }, id, { ...maker, why: 'replaced' }) : [];
   return [
     ...kept,
     ...now.blocks.map((block): Operation => ({ type: 'remove', id: block.id, bin: null })),
@@ -75,8 +87,8 @@ export function takePage(course: Course, { lesson, objectives, checks }: LessonP
 }
 
 /** A kept page changes places with the one that stands: it is taken, and lies beside the lesson no more. */
-export function swapPage(course: Course, take: PageTake, id: string): Operation[] {
-  return [{ type: 'remove', id: take.id, bin: null }, ...takePage({ ...course, takes: course.takes.filter((each) => each.id !== take.id) }, take.value, id)];
+export function swapPage(course: Course, take: PageTake, id: string, maker: Maker): Operation[] {
+  return [{ type: 'remove', id: take.id, bin: null }, ...takePage({ ...course, takes: course.takes.filter((each) => each.id !== take.id) }, take.value, id, maker)];
 }
 
 /** Throws a take away: into the bin, like everything that is deleted. */
@@ -92,9 +104,9 @@ export function swapText({ take, block }: { take: Take; block: Block }): Operati
   ];
 }
 
-function laidBeside(course: Course, page: LessonPage, id: string): Operation[] {
+function laidBeside(course: Course, page: LessonPage, id: string, made: TakeMade): Operation[] {
   if (pagesBeside(course, page.lesson.id).some((take) => sameData(take.value.lesson.blocks, page.lesson.blocks))) return [];
-  return [{ type: 'insert', kind: 'take', parent: course.id, after: course.takes.at(-1)?.id ?? null, node: { id, of: page.lesson.id, field: 'page', value: page } }];
+  return [{ type: 'insert', kind: 'take', parent: course.id, after: course.takes.at(-1)?.id ?? null, node: { id, of: page.lesson.id, field: 'page', value: page, made } }];
 }
 
 function placedIn(lesson: Lesson): string[] {

@@ -88,6 +88,20 @@ export function idsWithin(kind: NodeKind, node: CourseNode): string[] {
   return [node.id];
 }
 
+/** Whether a course (its bin apart) holds a node under one of some ids. */
+export function hasAnyId(course: Course, ids: ReadonlySet<string>): boolean {
+  if (ids.has(course.id)) return true;
+  for (const { parent, list } of Object.values(HOMES)) {
+    if (parent === 'course' && courseList(course, list).some((node) => ids.has(node.id))) return true;
+  }
+  return course.modules.some((module) => module.lessons.some((lesson) => ids.has(lesson.id) || lesson.blocks.some((block) => ids.has(block.id))));
+}
+
+/** The nodes of a kind that lies directly in the course. */
+export function nodesOf(course: Course, kind: NodeKind): readonly CourseNode[] {
+  return HOMES[kind].parent === 'course' ? courseList(course, HOMES[kind].list) : [];
+}
+
 /** Every id of a course, its own first; those in the bin apart. */
 export function allIds(course: Course): string[] {
   return [

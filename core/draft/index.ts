@@ -79,7 +79,7 @@ export function assembleCourse(brief: Brief, title: string, plan: CoursePlan, dr
     return { id: module.id, title: module.title, purpose: '', objectiveIds: moduleObjectives(own), lessons: own.map((each) => each.lesson) };
   });
   const takes: Take[] = plan.modules.flatMap((module) =>
-    module.lessons.flatMap(({ lesson }) => lesson.otherTitles.map((value) => ({ id: idFrom('t', lesson.id, 'title', value), of: lesson.id, field: 'title', value }))));
+    module.lessons.flatMap(({ lesson }) => lesson.otherTitles.map((value) => ({ id: idFrom('t', lesson.id, 'title', value), of: lesson.id, field: 'title', value, made: { at: 0, by: '', why: 'draft' as const } }))));
   return {
     id: idFrom('u', title, ...context.knowledge.map((each) => each.source.id)),
     title, language: brief.language, direction: directionOf(brief.language), brief, objectives,

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator';
-import { ID_PATTERN } from '../course/id';
+import { ID_PATTERN, NAME_PATTERN } from '../course/id';
 import type { LearnerEvent } from './progress';
 import type { Rules } from './rules';
 
@@ -27,11 +27,13 @@ export class AccessInput {
 }
 
 export class BeginInput {
-  @IsOptional() @IsString() @Length(1, 80) name?: string;
+  @IsOptional() @IsString() @Length(1, 80) @Matches(NAME_PATTERN) name?: string;
 }
 
 export class ReturnInput {
   @IsString() @Matches(/^[\w-]{16,80}$/) key!: string;
+  /** Whether the place is taken; otherwise only whose it is is said. */
+  @IsOptional() @IsBoolean() take?: boolean;
 }
 
 export class EventInput {
@@ -41,7 +43,7 @@ export class EventInput {
   @IsOptional() @IsString() @Matches(ID_PATTERN) check?: string;
   @IsOptional() @IsString() @Matches(ID_PATTERN) option?: string;
   /** Milliseconds UTC by the learner's clock. */
-  @IsInt() @Min(0) at!: number;
+  @IsInt() @Min(0) @Max(8.64e15) at!: number;
 }
 
 export class EventsInput {

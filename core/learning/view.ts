@@ -4,6 +4,7 @@ import { mapBlockTexts, type Block } from '../course/blocks';
 import type { Check } from '../course/checks';
 import { allLessons, type Course, type Lesson } from '../course/course';
 import { idFrom } from '../course/id';
+import { fail } from '../course/problem';
 import { canonicalRichText, type RichText } from '../course/rich-text';
 
 /** A lesson as a learner gets it. */
@@ -39,6 +40,15 @@ export interface LearnerCourse {
 export interface FrozenCourse {
   view: LearnerCourse;
   keys: Record<string, Marking>;
+}
+
+/** The version of frozen courses. */
+export const FROZEN_VERSION = 1;
+
+/** A frozen course of any version, as learners are served from it. Throws `newer-document`. */
+export function upgradeFrozen(document: unknown, version: number): FrozenCourse {
+  if (version > FROZEN_VERSION) fail('newer-document', { version, known: FROZEN_VERSION });
+  return document as FrozenCourse;
 }
 
 /**

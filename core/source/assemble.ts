@@ -59,8 +59,39 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
     }
   }
   source.words = source.passages.reduce((sum, passage) => sum + roughWords(passage.text), 0);
-  source.version = contentHash(JSON.stringify([title, source.passages.map(({ kind, text, locator, list, table }) => [kind, text, locator.path, list?.depth, table?.cells])]));
+  source.version = contentVersion(source);
   return source;
+}
+
+/** The version of a source: the SHA-256 of what it says, whatever its id. */
+export function contentVersion({ title, passages }: Pick<Source, 'title' | 'passages'>): string {
+  return contentHash(JSON.stringify([title, passages.map(({ kind, text, locator, list, table }) => [kind, text, locator.path, list?.depth, table?.cells])]));
+}
+
+/**
+ * A source as it would be read under another id: sections and passages named anew, as reading it under that id names
+ * them. `ids` leads from each old id to the new one; those of the source itself are in it.
+ */
+export function renamedSource(source: Source, id: string): { source: Source; ids: Map<string, string> } {
+  const ids = new Map([[source.id, id]]);
+  const naming = passageNaming(id);
+  const to = (old: string) => ids.get(old) ?? old;
+  const section = (each: Section, path: readonly string[]): Section => {
+    const titles = each.level === 0 ? [] : [...path, each.title];
+    ids.set(each.id, each.level === 0 ? idFrom('h', id, 'root') : naming('h', 'heading', each.title, titles));
+    return { ...each, id: to(each.id), sections: each.sections.map((inner) => section(inner, titles)) };
+  };
+  const named = section(source.root, []);
+  for (const { id: old, kind, text, locator } of source.passages) ids.set(old, naming('p', kind, text, locator.path));
+  const filled = (each: Section): Section => ({ ...each, passages: each.passages.map(to), sections: each.sections.map(filled) });
+  return {
+    ids,
+    source: {
+      ...source, id, root: filled(named),
+      passages: source.passages.map((passage) => ({ ...passage, id: to(passage.id), ...(passage.leadIn && { leadIn: to(passage.leadIn) }) })),
+      pictures: source.pictures.map((picture) => ({ ...picture, ...(picture.near && { near: to(picture.near) }) })),
+    },
+  };
 }
 
 /** The first heading, when it carries no number and stands above all others, or says the document's title. */

@@ -1,18 +1,19 @@
-import { defineEventHandler, readRawBody } from 'h3';
+import { defineEventHandler } from 'h3';
 import { importArchive } from '../desk/archive';
+import { openArchive } from '../reading';
 import { installation } from '../utils/installation';
 import { answering, personOf, refuse } from '../utils/request';
+import { withUpload } from '../utils/upload';
 
-const MOST = 64 * 1048576;
-
-/** Takes in a course archive as a new course. */
+/** Takes in a course archive as a new course; it is opened and checked in a process of its own. */
 export default defineEventHandler((event) =>
-  answering(async () => {
-    const bytes = await readRawBody(event, false);
-    if (!bytes || bytes.length === 0) refuse({ code: 'empty' });
-    if (bytes.length > MOST) refuse({ code: 'file-too-big', parameters: { megabytes: Math.ceil(bytes.length / 1048576), limit: MOST / 1048576 } });
+  answering(() => withUpload(event, async (path, name, signal) => {
     const desks = installation();
-    const made = importArchive(desks, new Uint8Array(bytes), personOf(event).id);
+    const person = personOf(event).id;
+    const opened = await desks.sources.inTurn(person, () => openArchive(path, name, signal));
+    if (!opened.ok) return refuse(opened.problem);
+    const made = importArchive(desks, opened, person);
+    desks.audit.note(desks.now(), person, 'course-imported', made.id);
     desks.sources.renewClaims().catch((error: unknown) => console.error(error));
     return made;
-  }));
+  }, 'course.uplift.zip')));

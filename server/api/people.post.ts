@@ -1,17 +1,17 @@
 import { defineEventHandler } from 'h3';
-import { freshId } from '../desk/courses';
 import { PersonInput } from '../rights/input';
-import { hashPassword } from '../rights/password';
 import { installation } from '../utils/installation';
-import { bodyAs, personOf, refuse } from '../utils/request';
+import { personFrom } from '../utils/new-person';
+import { answering, bodyAs, personOf, refuse } from '../utils/request';
 
-/** Adds a person to the installation. */
-export default defineEventHandler(async (event) => {
-  const { name, login, password } = await bodyAs(event, PersonInput);
-  const { people, audit, now } = installation();
-  if (people.byLogin(login)) refuse({ code: 'name-taken' });
-  const person = { id: freshId('p'), name, login, role: 'member' as const };
-  people.add(person, await hashPassword(password), now());
-  audit.note(now(), personOf(event).id, 'person-added', person.id);
-  return person;
-});
+/** Adds a person to the installation; their first password is to be replaced by their own. */
+export default defineEventHandler((event) =>
+  answering(async () => {
+    const { people, audit, now } = installation();
+    const { person, hashed } = await personFrom(await bodyAs(event, PersonInput), 'member');
+    // Asked again: another request may have taken the name while the password was hashed.
+    if (people.byLogin(person.login)) refuse({ code: 'name-taken' });
+    people.add(person, hashed, now(), true);
+    audit.note(now(), personOf(event).id, 'person-added', person.id);
+    return person;
+  }));

@@ -1,23 +1,24 @@
 import { defineEventHandler } from 'h3';
 import { checkPassword } from '../rights/password';
 import { SignInInput } from '../rights/input';
+import { foldedLogin } from '../rights/logins';
 import { installation } from '../utils/installation';
-import { bodyAs, refuse } from '../utils/request';
+import { answering, bodyAs, refuse } from '../utils/request';
 import { addressOf, beginSession } from '../utils/session';
 
-/** Signs in by name and password; tries are counted by name and by address. */
-export default defineEventHandler(async (event) => {
-  const { login, password } = await bodyAs(event, SignInInput);
-  const { people, attempts, audit, now } = installation();
-  const keys = [`login ${login.toLowerCase()}`, `address ${addressOf(event)}`];
-  if (!keys.every((key) => attempts.mayTry(key))) refuse({ code: 'too-many-tries' });
-  const found = people.byLogin(login);
-  if (!(await checkPassword(password, found?.password)) || !found) {
-    keys.forEach((key) => attempts.failed(key));
-    audit.note(now(), null, 'sign-in-refused', login);
-    refuse({ code: 'wrong-sign-in' });
-  }
-  keys.forEach((key) => attempts.succeeded(key));
-  beginSession(event, found);
-  return { id: found.id, name: found.name, role: found.role };
-});
+/** Signs in by name and password. A try counts before anything is checked. */
+export default defineEventHandler((event) =>
+  answering(async () => {
+    const { login, password } = await bodyAs(event, SignInInput);
+    const { people, tries, audit, now } = installation();
+    const person = await tries(foldedLogin(login), addressOf(event), async () => {
+      const found = people.byLogin(foldedLogin(login)) ?? people.byLogin(login);
+      return (await checkPassword(password, found?.password)) ? found : undefined;
+    });
+    if (!person) {
+      audit.note(now(), null, 'sign-in-refused', undefined, `${login} ${addressOf(event)}`);
+      return refuse({ code: 'wrong-sign-in' });
+    }
+    beginSession(event, person);
+    return { id: person.id, name: person.name, role: person.role, mustChange: person.must_change === 1 };
+  }));

@@ -1,5 +1,6 @@
 import type { Course } from '../../core/course/course';
 import type { Change, Operation } from '../../core/course/operations';
+import { DOCUMENT_VERSION, upgradeCourse, upgradeOperation } from '../../core/course/upgrade';
 import type { Db } from './open';
 
 export interface CourseRecord {
@@ -28,21 +29,37 @@ export interface GroupRow {
   revision: number;
 }
 
-type Stored<Row extends { operation: Operation; inverse: Operation }> = Omit<Row, 'operation' | 'inverse'> & { operation: string; inverse: string };
-const parsed = (row: Stored<ChangeRow>): ChangeRow => ({ ...row, operation: JSON.parse(row.operation) as Operation, inverse: JSON.parse(row.inverse) as Operation });
+/** A named version: who named it, when, and at which revision. */
+export interface VersionRow {
+  id: string;
+  name: string;
+  revision: number;
+  made_at: number;
+  by: string | null;
+}
+
+type Stored = Omit<ChangeRow, 'operation' | 'inverse'> & { operation: string; inverse: string; version: number };
+const read = (text: string, version: number) => upgradeOperation(JSON.parse(text) as Operation, version);
+/** A row of the log in today's form, whatever version wrote it. */
+const parsed = ({ version, operation, inverse, ...row }: Stored): ChangeRow => ({ ...row, operation: read(operation, version), inverse: read(inverse, version) });
 
 /** Courses as logs of changes, with snapshots to start from. */
 export function coursesIn(db: Db) {
   const row = 'course.id, title, revision, created_at, changed_at';
   const get = db.prepare<[string], CourseRecord>(`select ${row} from course where id = ? and removed_at is null`);
-  const ofPerson = db.prepare<[string], CourseRecord & { role: string }>(`select ${row}, role from course join member on course_id = course.id where person_id = ? and removed_at is null order by changed_at desc, course.id`);
+  const ofPerson = db.prepare<[string], CourseRecord & { role: string }>(`select ${row}, role from course join member on course_id = course.id where person_id = ? and accepted_at is not null and removed_at is null order by changed_at desc, course.id`);
   const insert = db.prepare('insert into course (id, title, revision, created_at, changed_at) values (?, ?, 0, ?, ?)');
   const update = db.prepare('update course set title = ?, revision = ?, changed_at = ? where id = ?');
-  const remove = db.prepare('update course set removed_at = ? where id = ?');
-  const change = 'revision, id, group_id, person_id, made_at, operation, inverse';
-  const after = db.prepare<[string, number], Stored<ChangeRow>>(`select ${change} from change where course_id = ? and revision > ? order by revision`);
-  const last = db.prepare<[string], Stored<ChangeRow>>(`select ${change} from change where course_id = ? order by revision desc limit 1`);
-  const ofGroup = db.prepare<[string, string], Stored<ChangeRow>>(`select ${change} from change where course_id = ? and group_id = ? order by revision desc`);
+  const remove = db.prepare('update course set removed_at = ?, removed_by = ? where id = ?');
+  const restore = db.prepare('update course set removed_at = null, removed_by = null where id = ?');
+  const removed = db.prepare<[string], CourseRecord & { removed_at: number; learners: number }>(`select ${row}, removed_at, (select count(*) from learner where learner.course_id = course.id) as learners from course join member on member.course_id = course.id
+    where person_id = ? and role = 'author' and accepted_at is not null and removed_at is not null order by removed_at desc, course.id`);
+  const all = db.prepare<[], { id: string }>('select id from course order by id');
+  const orphaned = db.prepare<[], CourseRecord>(`select ${row} from course where removed_at is null and not exists (select 1 from member where member.course_id = course.id and role = 'author' and accepted_at is not null) order by title, id`);
+  const change = 'revision, id, group_id, person_id, made_at, version, operation, inverse';
+  const after = db.prepare<[string, number], Stored>(`select ${change} from change where course_id = ? and revision > ? order by revision`);
+  const last = db.prepare<[string], Stored>(`select ${change} from change where course_id = ? order by revision desc limit 1`);
+  const ofGroup = db.prepare<[string, string], Stored>(`select ${change} from change where course_id = ? and group_id = ? order by revision desc`);
   const known = db.prepare<[string, string, string, string], { found: number }>('select 1 as found from change where course_id = ? and id = ? union select 1 from merged_change where course_id = ? and id = ?');
   const append = db.prepare('insert into change (course_id, revision, id, group_id, person_id, job, made_at, version, operation, inverse) values (@courseId, @revision, @id, @group, @person, @job, @at, @version, @operation, @inverse)');
   const drop = db.prepare('delete from change where course_id = ? and revision = ?');
@@ -53,11 +70,11 @@ export function coursesIn(db: Db) {
   const lastUndo = db.prepare<[string, string, string, string], GroupRow>(`select ${groupColumns} from change_group where course_id = ? and person_id = ? and kind = 'undo' and taken_back = 0
     and revision > coalesce((select max(revision) from change_group where course_id = ? and person_id = ? and kind = 'do'), -1) order by revision desc limit 1`);
   const takeBack = db.prepare('update change_group set taken_back = 1 where course_id = ? and group_id = ?');
-  const atRevision = db.prepare<[string, number], { document: string }>('select document from snapshot where course_id = ? and revision = ?');
-  const newestSnapshot = db.prepare<[string], { revision: number; document: string }>('select revision, document from snapshot where course_id = ? order by revision desc limit 1');
-  const addSnapshot = db.prepare('insert or replace into snapshot (course_id, revision, document) values (?, ?, ?)');
+  const atRevision = db.prepare<[string, number], { document: string; version: number }>('select document, version from snapshot where course_id = ? and revision = ?');
+  const newestSnapshot = db.prepare<[string], { revision: number; document: string; version: number }>('select revision, document, version from snapshot where course_id = ? order by revision desc limit 1');
+  const addSnapshot = db.prepare(`insert or replace into snapshot (course_id, revision, document, version) values (?, ?, ?, ${DOCUMENT_VERSION})`);
   const addVersion = db.prepare('insert into named_version (id, course_id, name, revision, person_id, made_at) values (?, ?, ?, ?, ?, ?)');
-  const versions = db.prepare<[string], { id: string; name: string; revision: number; made_at: number }>('select id, name, revision, made_at from named_version where course_id = ? order by made_at desc, id');
+  const versions = db.prepare<[string], VersionRow>('select named_version.id, named_version.name, revision, made_at, person.name as by from named_version left join person on person.id = person_id where course_id = ? order by made_at desc, named_version.id');
   return {
     get: (id: string) => get.get(id),
     ofPerson: (personId: string) => ofPerson.all(personId),
@@ -66,7 +83,13 @@ export function coursesIn(db: Db) {
       addSnapshot.run(course.id, 0, JSON.stringify(course));
     },
     advance: (course: Course, revision: number, at: number) => void update.run(course.title, revision, at, course.id),
-    remove: (id: string, at: number) => void remove.run(at, id),
+    remove: (id: string, at: number, by: string) => void remove.run(at, by, id),
+    restore: (id: string) => restore.run(id).changes > 0,
+    /** Deleted courses that a person was an author of, last deleted first. */
+    removedOf: (personId: string) => removed.all(personId),
+    /** Courses that nobody is an author of any more. */
+    orphaned: () => orphaned.all(),
+    ids: () => all.all().map((row) => row.id),
     changesAfter: (id: string, revision: number) => after.all(id, revision).map(parsed),
     lastChange(id: string) {
       const found = last.get(id);
@@ -94,12 +117,12 @@ export function coursesIn(db: Db) {
     takeBack: (id: string, group: string) => void takeBack.run(id, group),
     snapshot(id: string) {
       const found = newestSnapshot.get(id);
-      return found && { revision: found.revision, course: JSON.parse(found.document) as Course };
+      return found && { revision: found.revision, version: found.version, course: upgradeCourse(JSON.parse(found.document), found.version) };
     },
     /** The course at a revision that a snapshot was written for. */
     snapshotAt(id: string, revision: number) {
       const found = atRevision.get(id, revision);
-      return found && (JSON.parse(found.document) as Course);
+      return found && upgradeCourse(JSON.parse(found.document), found.version);
     },
     addSnapshot: (course: Course, revision: number) => void addSnapshot.run(course.id, revision, JSON.stringify(course)),
     addVersion: (versionId: string, id: string, name: string, revision: number, personId: string, at: number) => void addVersion.run(versionId, id, name, revision, personId, at),

@@ -1,4 +1,4 @@
-import type { FrozenCourse } from '../../core/learning/view';
+import { FROZEN_VERSION, upgradeFrozen, type FrozenCourse } from '../../core/learning/view';
 import type { Rules } from '../../core/learning/rules';
 import type { Db } from './open';
 
@@ -51,9 +51,9 @@ const opened = (row: Stored): ReleaseRow => ({ ...row, figures: JSON.parse(row.f
 /** Releases of courses, those who learn by them, and what they did. */
 export function releasesIn(db: Db) {
   const columns = 'id, course_id, number, note, figures, rules, access, made_at, withdrawn_at';
-  const add = db.prepare('insert into release (id, course_id, number, note, document, figures, rules, access, person_id, made_at) values (@id, @course_id, @number, @note, @document, @figures, @rules, @access, @person, @made_at)');
+  const add = db.prepare('insert into release (id, course_id, number, note, document, figures, rules, access, person_id, made_at, version) values (@id, @course_id, @number, @note, @document, @figures, @rules, @access, @person, @made_at, ' + FROZEN_VERSION + ')');
   const get = db.prepare<[string], Stored>(`select ${columns} from release where id = ?`);
-  const document = db.prepare<[string], { document: string }>('select document from release where id = ?');
+  const document = db.prepare<[string], { document: string; version: number }>('select document, version from release where id = ?');
   const ofCourse = db.prepare<[string], Stored>(`select ${columns} from release where course_id = ? order by number desc`);
   const setAccess = db.prepare('update release set access = ?, withdrawn_at = ? where id = ?');
   const link = db.prepare<[string], { link: string }>('select link from course_link where course_id = ?');
@@ -66,6 +66,9 @@ export function releasesIn(db: Db) {
   const learners = db.prepare<[string], LearnerRow>(`select ${learner} from learner where course_id = ? order by seen_at desc, id`);
   const seen = db.prepare('update learner set seen_at = ? where id = ?');
   const moveAll = db.prepare('update learner set release_id = ? where course_id = ?');
+  const drop = db.prepare('delete from learner where course_id = ? and id = ?');
+  const unname = db.prepare("update learner set name = '', person_id = null, key_hash = ? where course_id = ? and id = ?");
+  const countOf = db.prepare<[string, string], { count: number }>('select count(attempt.serial) as count from learner left join attempt on learner_id = learner.id where course_id = ? and learner.id = ? group by learner.id');
   const attempt = 'id, release_id, kind, lesson_id, check_id, answer, made_at, received_at';
   const attempts = db.prepare<[string], AttemptRow>(`select ${attempt} from attempt where learner_id = ? order by serial`);
   const addAttempt = db.prepare('insert or ignore into attempt (id, learner_id, release_id, kind, lesson_id, check_id, answer, made_at, received_at) values (@id, @learner, @release_id, @kind, @lesson_id, @check_id, @answer, @made_at, @received_at)');
@@ -78,7 +81,7 @@ export function releasesIn(db: Db) {
     /** What was frozen. */
     document(id: string): FrozenCourse | undefined {
       const row = document.get(id);
-      return row && (JSON.parse(row.document) as FrozenCourse);
+      return row && upgradeFrozen(JSON.parse(row.document), row.version);
     },
     /** Newest first. */
     ofCourse: (courseId: string) => ofCourse.all(courseId).map(opened),
@@ -92,6 +95,13 @@ export function releasesIn(db: Db) {
     learners: (courseId: string) => learners.all(courseId),
     seen: (id: string, at: number) => void seen.run(at, id),
     moveAll: (courseId: string, releaseId: string) => void moveAll.run(releaseId, courseId),
+    /** Takes a learner out, or only their name (with the hash of a key nobody has); gives how many attempts they made, undefined for nobody. */
+    removeLearner(courseId: string, id: string, keyHash: string | undefined): number | undefined {
+      const found = countOf.get(courseId, id);
+      if (found && keyHash === undefined) drop.run(courseId, id);
+      else if (found) unname.run(keyHash, courseId, id);
+      return found?.count;
+    },
     attempts: (learnerId: string) => attempts.all(learnerId),
     /** Adds what a learner did; the same id of a learner twice is added once. Says whether it was new. */
     addAttempt: (learnerId: string, row: AttemptRow) => addAttempt.run({ ...row, learner: learnerId }).changes > 0,

@@ -1,37 +1,54 @@
-import { allIds } from '../../core/course/tree';
-import { canonicalJson } from '../../core/course/canonical';
-import { readArchive, writeArchive } from '../../core/exchange/archive';
-import { courseDocument } from '../../core/exchange/document';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { withIds } from '../../core/exchange/archive/copy';
+import { writeArchive } from '../../core/exchange/archive';
+import { courseDocument, type CourseDocument } from '../../core/exchange/document';
 import { packageName } from '../../core/exchange/package';
 import { fleschKincaid } from '../../core/language/en/grade';
+import type { Db } from '../database/open';
 import type { CourseDesk } from './courses';
 import { freshId } from './courses';
 import type { SourceDesk } from './sources';
 
 interface Desks {
+  db: Db;
+  folder: string;
   courses: CourseDesk;
   sources: SourceDesk;
 }
 
-/** A course with its sources as an archive. */
-export function exportArchive({ courses, sources }: Desks, id: string): { name: string; bytes: Uint8Array } {
+/** A course with its sources and their pictures as an archive. */
+export function exportArchive({ folder, courses, sources }: Omit<Desks, 'db'>, id: string): { name: string; bytes: Uint8Array } {
   const { course } = courses.load(id);
   const held = sources.keys(id).flatMap((key) => sources.read(key.id, key.version) ?? []);
   const document = courseDocument(course, held.map((each) => each.source), held.flatMap((each) => each.claims), course.language.startsWith('en') ? { grade: fleschKincaid } : {});
-  return { name: packageName(course.title, 'archive'), bytes: writeArchive(document, new Map()) };
+  const pictures = new Set(held.flatMap((each) => each.source.pictures.map((picture) => picture.hash)));
+  const media = new Map([...pictures].flatMap((hash) => pictureAt(join(folder, 'files', hash), hash)));
+  return { name: packageName(course.title, 'archive'), bytes: writeArchive(document, media) };
+}
+
+/** A picture that was lost does not keep a course from being saved. */
+function pictureAt(path: string, hash: string): [string, Uint8Array][] {
+  try {
+    return [[hash, new Uint8Array(readFileSync(path))]];
+  } catch {
+    return [];
+  }
 }
 
 /**
- * Takes in an archive as a course of `person`. A course that is here already comes in as a copy: under an id of its own,
- * with the same sources. Throws what reading an archive throws.
+ * Takes in an opened archive as a course of `person`, all of it or nothing. It comes under ids of its own, and so do its
+ * sources: nothing that lies here already is opened or changed by it. `keepIds` is for our own demo alone.
  */
-export function importArchive({ courses, sources }: Desks, bytes: Uint8Array, person: string, keepId = false): { id: string } {
-  const { document } = readArchive(bytes);
-  const fresh = keepId ? document.course.id : freshId('u');
-  // Only the course's own id is exchanged: all others are unique within a course, not across courses.
-  const course = JSON.parse(canonicalJson(document.course).replaceAll(`"${document.course.id}"`, `"${fresh}"`)) as typeof document.course;
-  if (new Set(allIds(course)).size === 0) throw new Error('empty course');
-  const id = courses.adopt(course, person);
-  sources.adopt(id, document.sources.map((source) => ({ source, claims: document.claims.filter((claim) => claim.sourceId === source.id) })), person);
+export function importArchive({ db, courses, sources }: Omit<Desks, 'folder'>, { document, media }: { document: CourseDocument; media: ReadonlyMap<string, Uint8Array> }, person: string, keepIds = false): { id: string } {
+  const given = document.sources.map((source) => ({ source, claims: document.claims.filter((claim) => claim.sourceId === source.id) }));
+  const id = keepIds ? document.course.id : freshId('u');
+  db.transaction(() => {
+    // Sources come first, for the course is written with what their ids became.
+    db.pragma('defer_foreign_keys = ON');
+    const ids = sources.adopt(id, given, media, person, keepIds);
+    courses.adopt(keepIds ? document.course : withIds(document.course, ids.set(document.course.id, id)), person);
+  })();
+  sources.hear();
   return { id };
 }

@@ -2,9 +2,10 @@ import { randomBytes } from 'node:crypto';
 import { emptyCourse, type Brief, type Course } from '../../core/course/course';
 import { sameData } from '../../core/course/canonical';
 import { findNode } from '../../core/course/tree';
-import { apply, type Change, type Operation } from '../../core/course/operations';
+import { applyAll, replayAll, type Change, type Operation } from '../../core/course/operations';
 import { fail, type Problem } from '../../core/course/problem';
 import { operationsTo } from '../../core/course/return';
+import { DOCUMENT_VERSION, mended } from '../../core/course/upgrade';
 import { coursesIn, type ChangeRow } from '../database/courses';
 import type { Db } from '../database/open';
 import { peopleIn } from '../database/people';
@@ -14,18 +15,23 @@ const MERGE_WITHIN = 3000;
 const SNAPSHOT_EVERY = 200;
 /** Courses kept in memory. */
 const KEPT = 50;
-export const OPERATION_VERSION = 1;
+export const OPERATION_VERSION = DOCUMENT_VERSION;
 
 export interface Kept {
   course: Course;
   revision: number;
 }
 
+/** A course while changes of it are written, with the newest row of its log once that was looked for. */
+interface Writing extends Kept {
+  last?: ChangeRow;
+}
+
 /** What became of changes that were sent. */
 export interface Posted {
   revision: number;
   accepted: string[];
-  /** With what stands there now, so that the author can compare. */
+  /** Gestures that did not fit, change by change: `with-gesture` for those that only stand beside the one that did not. */
   refused: { id: string; problem: Problem; now?: unknown }[];
   /** Changes of others since `since`, oldest first, to be made before one's own. */
   missed: Operation[];
@@ -55,16 +61,30 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
   const memory = new Map<string, Kept>();
   const pinned = new Map<string, Course>();
 
-  /** The course as it stands; throws `no-such-course`. */
+  /** The course as it stands; throws `no-such-course`, `newer-document`, `bad-log`. */
   function load(id: string): Kept {
     const known = memory.get(id);
     if (known) return known;
-    const row = courses.get(id);
-    const snapshot = row && courses.snapshot(id);
-    if (!row || !snapshot) fail('no-such-course', undefined, id);
-    let { course } = snapshot;
-    for (const { operation, inverse } of courses.changesAfter(id, snapshot.revision)) course = made(course, withMergedWas(operation, inverse));
+    const row = courses.get(id) ?? fail('no-such-course', undefined, id);
+    const { snapshot, changes } = readLog(id);
+    const operations = changes.map(({ operation, inverse }) => withMergedWas(operation, inverse));
+    const replayed = replayAll(snapshot.course, operations);
+    if (!replayed.ok) fail('bad-log', { reason: replayed.problem.code }, id);
+    if (snapshot.version === DOCUMENT_VERSION) return keep(id, { course: replayed.course, revision: row.revision });
+    // Version 1 let in what nothing can work with: mended once, and kept as the state to go on from.
+    const course = mended(replayed.course);
+    courses.addSnapshot(course, row.revision);
     return keep(id, { course, revision: row.revision });
+  }
+
+  /** The newest snapshot and what came after it. Text that is damaged is a problem of this course, not of the desk. */
+  function readLog(id: string) {
+    try {
+      const snapshot = courses.snapshot(id) ?? fail('bad-log', { reason: 'no-snapshot' }, id);
+      return { snapshot, changes: courses.changesAfter(id, snapshot.revision) };
+    } catch (error) {
+      return error instanceof SyntaxError ? fail('bad-log', { reason: 'not-json' }, id) : rethrow(error);
+    }
   }
 
   function keep(id: string, kept: Kept): Kept {
@@ -93,24 +113,22 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
   }
 
   /**
-   * Makes changes, in order. Those that do not fit are refused one by one; the same change sent twice is made once.
-   * `alongside` writes what belongs to them, in the same transaction.
+   * Makes changes, in order, gesture by gesture: changes of one group that stand together are made all or none. The same
+   * change sent twice is made once. `alongside` writes what belongs to them, in the same transaction.
    */
   function post(id: string, changes: readonly Change[], since: number, what = 'edit', alongside?: () => void): Posted {
     const before = load(id);
     const missed = missedSince(id, since, before.revision);
-    const state = { ...before };
+    const state: Writing = { ...before };
     const accepted: string[] = [];
     const refused: Posted['refused'] = [];
     db.transaction(() => {
-      for (const change of changes) {
-        if (courses.hasChange(id, change.id)) {
-          accepted.push(change.id);
-          continue;
-        }
-        const problem = make(id, state, change, 'do', null, what);
-        if (problem) refused.push({ id: change.id, problem, ...valueNow(state.course, change.operation) });
-        else accepted.push(change.id);
+      for (const gesture of gesturesOf(changes)) {
+        const fresh = gesture.filter((change) => !courses.hasChange(id, change.id));
+        const wrong = make(id, state, fresh, { kind: 'do', target: null, what });
+        if (wrong) refused.push(...fresh.map((change, at) => refusal(state.course, change, at === wrong.at ? wrong.problem : undefined)));
+        else accepted.push(...fresh.map((change) => change.id));
+        accepted.push(...gesture.filter((change) => !fresh.includes(change)).map((change) => change.id));
       }
       if (state.revision > before.revision) courses.advance(state.course, state.revision, now());
       if (Math.floor(state.revision / SNAPSHOT_EVERY) > Math.floor(before.revision / SNAPSHOT_EVERY)) courses.addSnapshot(state.course, state.revision);
@@ -120,23 +138,26 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
     return { revision: state.revision, accepted, refused, missed };
   }
 
-  /** Applies one change and writes it to the log; gives the problem instead when it does not fit. */
-  function make(id: string, state: Kept, change: Change, kind: 'do' | 'undo' | 'redo', target: string | null, what: string): Problem | undefined {
-    const applied = apply(state.course, change.operation);
-    if (!applied.ok) return applied.problem;
+  /** Makes a gesture and writes it to the log; gives the problem instead, and which change has it, when it does not fit. */
+  function make(id: string, state: Writing, changes: readonly Change[], how: { kind: 'do' | 'undo' | 'redo'; target: string | null; what: string }): { problem: Problem; at: number } | undefined {
+    const applied = applyAll(state.course, changes.map((change) => change.operation), { log: how.kind !== 'do' });
+    if (!applied.ok) return applied;
     const at = now();
-    const person = 'person' in change.actor ? change.actor.person : change.actor.for;
-    const last = courses.lastChange(id);
-    let { inverse } = applied;
-    if (last && last.revision === state.revision && merges(last, change, person, at)) {
-      // One change for the whole burst: it takes back to what stood before its first key.
-      inverse = { ...inverse, value: (last.inverse as Extract<Operation, { type: 'set' }>).value } as Operation;
-      courses.replaceLast(id, last);
-    }
+    changes.forEach((change, index) => {
+      const person = 'person' in change.actor ? change.actor.person : change.actor.for;
+      let inverse = applied.inverses[applied.inverses.length - 1 - index];
+      state.last ??= courses.lastChange(id);
+      if (state.last && state.last.revision === state.revision && merges(state.last, change, person, at)) {
+        // One change for the whole burst: it takes back to what stood before its first key.
+        inverse = { ...inverse, value: (state.last.inverse as Extract<Operation, { type: 'set' }>).value } as Operation;
+        courses.replaceLast(id, state.last);
+      }
+      state.revision++;
+      courses.append(id, state.revision, change, inverse, at);
+      courses.noteGroup(id, { group: change.group, person, ...how, revision: state.revision });
+      state.last = { revision: state.revision, id: change.id, group_id: change.group, person_id: person, made_at: at, operation: change.operation, inverse };
+    });
     state.course = applied.course;
-    state.revision++;
-    courses.append(id, state.revision, change, inverse, at);
-    courses.noteGroup(id, { group: change.group, person, kind, target, what, revision: state.revision });
     return undefined;
   }
 
@@ -145,15 +166,14 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
     const group = which === 'undo' ? courses.lastGroup(id, person) : courses.lastUndo(id, person);
     if (!group) fail(`nothing-to-${which}`);
     const missed = missedSince(id, since, before.revision);
-    const state = { ...before };
+    const state: Writing = { ...before };
     const operations = courses.changesOf(id, group.group_id).map((change) => change.inverse);
     const taken = freshId('g');
     db.transaction(() => {
-      for (const operation of operations) {
-        const problem = make(id, state, { id: freshId('x'), group: taken, actor: { person }, version: OPERATION_VERSION, operation }, which, group.group_id, group.what);
-        // Nothing of it is made when a part does not fit: somebody changed the same place since.
-        if (problem) fail(problem.code === 'changed-meanwhile' ? 'undo-changed-meanwhile' : problem.code, { what: group.what }, problem.place);
-      }
+      const changes = operations.map((operation): Change => ({ id: freshId('x'), group: taken, actor: { person }, version: OPERATION_VERSION, operation }));
+      const wrong = make(id, state, changes, { kind: which, target: group.group_id, what: group.what });
+      // Nothing of it is made when a part does not fit: somebody changed the same place since.
+      if (wrong) fail(wrong.problem.code === 'changed-meanwhile' ? 'undo-changed-meanwhile' : 'undo-does-not-fit', { what: group.what }, wrong.problem.place);
       courses.takeBack(id, group.group_id);
       // What redo brought back can be undone again: its undo is spent, a new group stands for it.
       courses.advance(state.course, state.revision, now());
@@ -188,10 +208,20 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
     changesSince: (id: string, since: number) => ({ revision: load(id).revision, missed: missedSince(id, since, load(id).revision) }),
     undoable: (id: string, person: string) => ({ undo: courses.lastGroup(id, person)?.what, redo: courses.lastUndo(id, person)?.what }),
     list: (person: string) => courses.ofPerson(person),
-    remove(id: string) {
-      courses.remove(id, now());
+    /** Lays a course into its authors' bin, with its releases and what learners did. */
+    remove(id: string, person: string) {
+      courses.remove(id, now(), person);
       memory.delete(id);
     },
+    /** Deleted courses of an author. */
+    removed: (person: string) => courses.removedOf(person),
+    /** Takes a deleted course of an author's out of the bin; throws `no-such-course`. */
+    bringBack(id: string, person: string) {
+      if (!courses.removedOf(person).some((row) => row.id === id) || !courses.restore(id)) fail('no-such-course', undefined, id);
+    },
+    orphaned: () => courses.orphaned(),
+    /** Every course there is, deleted ones too: for looking a folder through. */
+    ids: () => courses.ids(),
     nameVersion(id: string, name: string, person: string) {
       const { course, revision } = load(id);
       const versionId = freshId('v');
@@ -202,14 +232,19 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
       return versionId;
     },
     versions: (id: string) => courses.versions(id),
+    /** The course as it was when a version was named; throws `no-such-version`. */
+    version(id: string, versionId: string): { name: string; made_at: number; course: Course } {
+      const version = courses.versions(id).find((each) => each.id === versionId) ?? fail('no-such-version', undefined, versionId);
+      return { name: version.name, made_at: version.made_at, course: courses.snapshotAt(id, version.revision) ?? fail('no-such-version', undefined, versionId) };
+    },
     /** Brings a course back to a version, as one gesture; throws `no-such-version`. */
     backTo(id: string, versionId: string, person: string, since: number): Posted & { operations: Operation[] } {
-      const version = courses.versions(id).find((each) => each.id === versionId);
-      const then = version && courses.snapshotAt(id, version.revision);
-      if (!then) fail('no-such-version', undefined, versionId);
-      const operations = operationsTo(load(id).course, then);
+      const then = this.version(id, versionId);
+      const operations = operationsTo(load(id).course, mended(then.course));
       const group = freshId('g');
-      const posted = post(id, operations.map((operation) => ({ id: freshId('x'), group, actor: { person }, version: OPERATION_VERSION, operation })), since, `back to “${version!.name}”`);
+      const posted = post(id, operations.map((operation) => ({ id: freshId('x'), group, actor: { person }, version: OPERATION_VERSION, operation })), since, `back to “${then.name}”`);
+      const wrong = posted.refused.find((each) => each.problem.code !== 'with-gesture');
+      if (wrong) fail(wrong.problem.code, undefined, wrong.problem.place);
       return { ...posted, operations };
     },
   };
@@ -227,10 +262,24 @@ function withMergedWas(operation: Operation, inverse: Operation): Operation {
   return operation.type === 'set' && inverse.type === 'set' ? { ...operation, was: inverse.value } : operation;
 }
 
-function made(course: Course, operation: Operation): Course {
-  const applied = apply(course, operation);
-  if (!applied.ok) throw new Error(`The log of ${course.id} does not replay: ${applied.problem.code} at ${applied.problem.place}`);
-  return applied.course;
+function rethrow(error: unknown): never {
+  throw error;
+}
+
+/** Changes of one group that stand together. */
+function gesturesOf(changes: readonly Change[]): Change[][] {
+  const gestures: Change[][] = [];
+  for (const change of changes) {
+    const last = gestures.at(-1);
+    if (last?.[0].group === change.group) last.push(change);
+    else gestures.push([change]);
+  }
+  return gestures;
+}
+
+/** Why a change was refused; without a problem of its own, it goes with the gesture it belongs to. */
+function refusal(course: Course, change: Change, problem: Problem | undefined): Posted['refused'][number] {
+  return { id: change.id, problem: problem ?? { code: 'with-gesture' }, ...(problem && valueNow(course, change.operation)) };
 }
 
 function valueNow(course: Course, operation: Operation): { now?: unknown } {

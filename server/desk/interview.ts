@@ -2,13 +2,13 @@ import { readingOf } from '../../core/brief/asked';
 import { experienceTitle } from '../../core/brief/interview';
 import { sameData } from '../../core/course/canonical';
 import { allLessons, type Course } from '../../core/course/course';
-import { idFrom } from '../../core/course/id';
 import type { Change, Operation } from '../../core/course/operations';
 import { fail } from '../../core/course/problem';
 import { readAnswers } from '../../core/reading/answers';
 import type { Source } from '../../core/source/source';
+import { readAnswersInChild } from '../reading';
 import { freshId, OPERATION_VERSION, type CourseDesk } from './courses';
-import type { SourceDesk } from './sources';
+import { interviewId, type SourceDesk } from './sources';
 
 /** What became of the answers: whether the course's source holds them as they are, and what was understood of each. */
 export interface AnswersView {
@@ -18,15 +18,31 @@ export interface AnswersView {
   understood: Record<string, { passages: number; claims: Record<string, number> }>;
 }
 
+/** Characters of answers that are read at once; more are read in a process of its own, so that a pasted book holds nobody up. */
+const READ_HERE = 20_000;
+
 /** What authors answer, made into a source of their course. */
 export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
-  const sourceId = (courseId: string) => idFrom('s', courseId, 'interview');
-  const made = (course: Course) => readAnswers(course.answers ?? [], { id: sourceId(course.id), title: experienceTitle(course.language), language: course.language }, (question) => readingOf(question, course.language));
+  /** What the answers of a course are as a source, made once for each state of them. Long ones are read in a process of their own. */
+  const known = new WeakMap<object, Promise<Source | undefined>>();
+  function made(course: Course): Promise<Source | undefined> {
+    const { answers = [], language } = course;
+    const found = known.get(answers);
+    if (found) return found;
+    const given = { answers, title: experienceTitle(language), language };
+    const long = answers.reduce((sum, answer) => sum + answer.text.length, 0) > READ_HERE;
+    const source = long
+      ? readAnswersInChild(interviewId(course.id), given)
+      : Promise.resolve(readAnswers(answers, { id: interviewId(course.id), ...given }, (question) => readingOf(question, language)));
+    known.set(answers, source);
+    source.catch(() => known.delete(answers));
+    return source;
+  }
 
-  function view(courseId: string): AnswersView {
+  async function view(courseId: string): Promise<AnswersView> {
     const { course } = courses.load(courseId);
-    const held = sources.inCourse(courseId, sourceId(courseId));
-    const now = made(course);
+    const held = sources.inCourse(courseId, interviewId(courseId));
+    const now = await made(course);
     const understood: AnswersView['understood'] = {};
     const questions = new Map(held?.source.passages.map((passage) => [passage.id, passage.locator.question ?? '']));
     const of = (question: string) => (understood[question] ??= { passages: 0, claims: {} });
@@ -42,7 +58,7 @@ export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
     view,
     /** Makes the answers the course's source, and gives lessons the passages of their slots. Throws `nothing-answered`. */
     async bring(courseId: string, person: string): Promise<AnswersView> {
-      const source = made(courses.load(courseId).course) ?? fail('nothing-answered');
+      const source = (await made(courses.load(courseId).course)) ?? fail('nothing-answered');
       const before = sources.inCourse(courseId, source.id)?.source.passages.map((passage) => passage.id) ?? [];
       await sources.keepAnswers(courseId, source, person);
       const { course, revision } = courses.load(courseId);

@@ -3,6 +3,7 @@ import { fail } from '../../core/course/problem';
 import { after, allShown, progressOf, shown, stateAfter, type LearnerEvent, type LearnerLine, type LearnerState, type Shown } from '../../core/learning/progress';
 import { carriedOver, difference, type Difference } from '../../core/learning/releases';
 import type { Rules } from '../../core/learning/rules';
+import { checksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Db } from '../database/open';
 import { releasesIn, type AttemptRow, type LearnerRow, type ReleaseRow } from '../database/releases';
 import { freshToken, tokenHash } from '../rights/password';
@@ -15,17 +16,38 @@ export interface ToldLearner {
   read: string[];
   answers: Record<string, Shown>;
   at?: string;
+  /** Events that could not be taken, each with why: `gone` (no such lesson, or the check does not stand there), `lesson-closed`. */
+  refused?: { id: string; code: string }[];
 }
 
 /** Learners' states kept in memory; each is what their attempts say. */
 const KEPT = 2000;
+
+/** What a learner did, on its way to the disk. */
+interface Queued {
+  learner: LearnerRow;
+  events: (LearnerEvent & { at: number })[];
+  state?: LearnerState;
+  refused?: NonNullable<ToldLearner['refused']>;
+  done: (told: ToldLearner) => void;
+  failed: (error: unknown) => void;
+}
+
+const standings = new WeakMap<LearnerCourse, Map<string, Set<string>>>();
+
+/** The checks that stand in each lesson of a frozen course. */
+function standingIn(view: LearnerCourse): Map<string, Set<string>> {
+  const known = standings.get(view) ?? new Map(lessonsOf(view).map((lesson) => [lesson.id, new Set(checksIn(lesson))]));
+  standings.set(view, known);
+  return known;
+}
 
 /** Those who learn, and what they did: attempts are only ever added, everything else is computed from them. */
 export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () => number) {
   const releases = releasesIn(db);
   const states = new Map<string, LearnerState>();
   const differences = new Map<string, Difference>();
-  let queue: { learner: LearnerRow; events: (LearnerEvent & { at: number })[]; done: (told: ToldLearner) => void; failed: (error: unknown) => void }[] = [];
+  let queue: Queued[] = [];
 
   function changesBetween(from: string, to: string): Difference {
     const key = `${from}/${to}`;
@@ -58,32 +80,53 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     return { read: state.read, answers: allShown(state, desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)), ...(state.at && { at: state.at }) };
   }
 
-  /** Writes everything that came in since the last time in one transaction: many learners at once cost one write to the disk. */
+  /** Writes everything that came in since the last time in one transaction: many learners at once cost one write to the disk. One that fails fails alone. */
   function write(): void {
     const batch = queue;
     queue = [];
-    let fresh: LearnerEvent[][];
     try {
-      fresh = db.transaction(() => batch.map(({ learner, events }) => {
-        releases.seen(learner.id, now());
-        return events.filter((event) => releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now())));
-      }))();
-    } catch (error) {
-      for (const { failed } of batch) failed(error);
-      return;
-    }
-    batch.forEach(({ learner, events, done, failed }, at) => {
-      try {
-        const key = `${learner.id}/${learner.release_id}`;
-        const [keys, rules] = [desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)];
-        const before = states.get(key);
-        const state = before ? keep(key, fresh[at].reduce((known, event) => after(known, event, keys, rules), before)) : stateOf(learner, rules);
-        done(toldOf(events, state, keys, rules));
-      } catch (error) {
-        failed(error);
+      const states = new Map<string, LearnerState>();
+      db.transaction(() => batch.forEach((each) => taken(each, states)))();
+      batch.forEach(answer);
+    } catch {
+      for (const each of batch) {
+        try {
+          db.transaction(() => taken(each, new Map()))();
+          answer(each);
+        } catch (error) {
+          each.failed(error);
+        }
       }
-    });
+    }
     for (const course of new Set(batch.map(({ learner }) => learner.course_id))) news.tell(course, { kind: 'learners' });
+  }
+
+  /** Takes one learner's events, in order (`reached`: where learners are by what came just before): only what stands in the course, and in a lesson that is open to them by then. */
+  function taken(each: Queued, reached: Map<string, LearnerState>): void {
+    const { learner, events } = each;
+    const [{ view, keys }, rules] = [desk.frozen(learner.release_id), desk.rules(learner.release_id)];
+    const standing = standingIn(view);
+    each.state = reached.get(learner.id) ?? stateOf(learner, rules);
+    each.refused = [];
+    releases.seen(learner.id, now());
+    for (const event of events) {
+      const lesson = standing.get(event.lesson);
+      const known = lesson && (event.kind === 'read' || (lesson.has(event.check) && keys[event.check]?.feedback[event.option]));
+      if (!known) each.refused.push({ id: event.id, code: 'gone' });
+      else if (rules.order === 'forced' && !progressOf(view, rules, each.state).lessons[event.lesson].open) each.refused.push({ id: event.id, code: 'lesson-closed' });
+      else if (releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now()))) each.state = after(each.state, event, keys, rules);
+    }
+    reached.set(learner.id, each.state);
+  }
+
+  function answer({ learner, events, state, refused, done, failed }: Queued): void {
+    try {
+      keep(`${learner.id}/${learner.release_id}`, state!);
+      const [keys, rules] = [desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)];
+      done({ ...toldOf(events, state!, keys, rules), ...(refused!.length > 0 && { refused }) });
+    } catch (error) {
+      failed(error);
+    }
   }
 
   return {
@@ -100,16 +143,19 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     byPerson: (courseId: string, person: string) => releases.learnerByPerson(courseId, person),
     byKey: (courseId: string, key: string) => releases.learnerByKey(courseId, tokenHash(key)),
     told: (learner: LearnerRow) => told(learner, stateOf(learner, desk.rules(learner.release_id))),
-    /** Takes in what a learner did; resolves, with what may be said to just that, when it is on the disk. Unknown lessons and checks are refused as a whole: `gone`. */
+    /** Takes in what a learner did; resolves, with what may be said to just that, when it is on the disk. What cannot be is named, and the rest taken. */
     take(learner: LearnerRow, events: (LearnerEvent & { at: number })[]): Promise<ToldLearner> {
-      const { view, keys } = desk.frozen(learner.release_id);
-      const lessons = new Set(view.modules.flatMap((module) => module.lessons.map((lesson) => lesson.id)));
-      const wrong = events.find((event) => !lessons.has(event.lesson) || (event.kind === 'answer' && !keys[event.check]?.feedback[event.option]));
-      if (wrong) fail('gone', undefined, wrong.lesson);
       return new Promise((done, failed) => {
         if (queue.length === 0) setImmediate(write);
         queue.push({ learner, events, done, failed });
       });
+    },
+    /** Takes a learner out: with all they did, or (`whole` false) only their name and their way back in. Gives how many events it was about. Throws `no-such-learner`. */
+    remove(courseId: string, id: string, whole: boolean): number {
+      const count = releases.removeLearner(courseId, id, whole ? undefined : tokenHash(freshToken())) ?? fail('no-such-learner', undefined, id);
+      for (const key of states.keys()) if (key.startsWith(`${id}/`)) states.delete(key);
+      news.tell(courseId, { kind: 'learners' });
+      return count;
     },
     /** All learners of a course with how far they are, the last seen first. */
     lines: (courseId: string): LearnerLine[] => releases.learners(courseId).map((learner) => {

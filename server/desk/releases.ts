@@ -73,6 +73,8 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
     list: (courseId: string) => releases.ofCourse(courseId),
     link: (courseId: string) => releases.link(courseId),
     courseOf: (link: string) => releases.courseOf(link),
+    /** The newest release there is, open to anybody or not. */
+    newest: (courseId: string): ReleaseRow | undefined => releases.ofCourse(courseId)[0],
     /** The release newcomers get: the newest that somebody may take. */
     current: (courseId: string) => releases.ofCourse(courseId).find((row) => row.withdrawn_at === null && row.access !== 'nobody'),
     /** Freezes the course as it stands. `move`: those under way go on with this release; otherwise they stay on theirs. Throws `nothing-to-release`. */

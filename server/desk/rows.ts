@@ -1,14 +1,17 @@
 import { lessonDemand, lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
+import { ProblemError, type Problem } from '../../core/course/problem';
 import type { CourseRow } from '../../core/course/row';
 import { lessonProse } from '../../core/exchange/document';
 import { fleschKincaid } from '../../core/language/en/grade';
+import { say } from '../words/problems';
 import type { CourseDesk } from './courses';
 
 /** A person's courses, last changed first. */
 export function courseRows({ courses }: { courses: CourseDesk }, person: string): CourseRow[] {
   return courses.list(person).map(({ id, title, changed_at, role }) => {
-    const { course } = courses.load(id);
+    const course = readable(() => courses.load(id).course);
+    if ('problem' in course) return { id, title, role, changedAt: changed_at, audience: '', states: {}, path: [], minutes: 0, checks: 0, broken: say({ ...course.problem, place: undefined }) };
     const path = course.modules.map((module) => ({ title: module.title, lessons: module.lessons.map((lesson) => lessonRow(lesson, course)) }));
     const lessons = path.flatMap((module) => module.lessons);
     const states: CourseRow['states'] = {};
@@ -18,6 +21,17 @@ export function courseRows({ courses }: { courses: CourseDesk }, person: string)
       minutes: Math.round(lessons.reduce((sum, lesson) => sum + lesson.minutes, 0)), checks: lessons.reduce((sum, lesson) => sum + lesson.checks, 0),
     };
   });
+}
+
+/** One course that cannot be read is told as such, and keeps no other from being listed. */
+function readable(load: () => Course): Course | { problem: Problem } {
+  try {
+    return load();
+  } catch (error) {
+    if (error instanceof ProblemError) return { problem: error.problem };
+    console.error(error);
+    return { problem: { code: 'bad-log' } };
+  }
 }
 
 function lessonRow(lesson: Lesson, course: Course): CourseRow['path'][number]['lessons'][number] {

@@ -1,20 +1,25 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, renameSync, rmSync, writeFileSync, openSync, fsyncSync, closeSync, existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { idFrom } from '../../core/course/id';
 import { fail, type Problem } from '../../core/course/problem';
 import type { Claim } from '../../core/knowledge';
-import type { Passage, Source } from '../../core/source/source';
-import { readSource } from '../../core/reading';
+import { contentVersion, renamedSource } from '../../core/source/assemble';
+import { allSections, type Passage, type Source } from '../../core/source/source';
 import { compareVersions, type VersionChange } from '../../core/source/versions';
 import type { Db } from '../database/open';
-import { sourcesIn, type SourceRow } from '../database/sources';
+import { sourcesIn, type SourceRow, type VersionLine } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
-import { readInChild, withZip } from '../reading';
+import { readInChild, readTextInChild, withZip } from '../reading';
+import { fairTurns } from '../reading/turns';
 import { remembered, WORDS_HELD } from '../utils/remembered';
 import { freshId } from './courses';
 
 /** Reading processes at a time: each may take a gigabyte. */
 const READERS = 2;
+
+/** The id of what a course's authors answered, as a source: it is the course's own. */
+export const interviewId = (courseId: string): string => idFrom('s', courseId, 'interview');
 
 /** What became of a source that was given. */
 export type Added = { ok: true; source: SourceRow; same?: string } | { ok: false; problem: Problem };
@@ -38,19 +43,7 @@ export interface PassageInContext {
 export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number, { onAdded = () => undefined, languageOf = () => 'und' }: { onAdded?: () => void; languageOf?: (courseId: string) => string } = {}) {
   const sources = sourcesIn(db);
   const known = remembered<{ source: Source; claims: Claim[] }>({ most: 12, weigh: ({ source }) => source.words, weight: WORDS_HELD });
-  const queue: (() => void)[] = [];
-  let reading = 0;
-
-  async function turn<T>(work: () => Promise<T>): Promise<T> {
-    if (reading >= READERS) await new Promise<void>((go) => queue.push(go));
-    reading++;
-    try {
-      return await work();
-    } finally {
-      reading--;
-      queue.shift()?.();
-    }
-  }
+  const turn = fairTurns(READERS);
 
   const read = (id: string, version: string) => known.of(`${id}/${version}`, () => sources.read(id, version));
 
@@ -80,7 +73,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     const same = sources.sameFile(hash, person);
     if (same) return attachKnown(courseId, same, person);
     const id = freshId('s');
-    const result = await turn(() => readInChild(path, id, signal, name));
+    const result = await turn(person, () => readInChild(path, id, signal, name));
     if (!result.ok) return result;
     return keep(courseId, { ...result.source, id }, result.media, bytes, name, person, signal);
   }
@@ -98,14 +91,14 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   async function addUnpacked(courseId: string, file: { name: string; path: string }, person: string, signal?: AbortSignal): Promise<Added> {
     if (!statSync(file.path).isDirectory()) return addFile(courseId, file.path, file.name, person, signal);
     const id = freshId('s');
-    const result = await turn(() => readInChild(file.path, id, signal, file.name));
+    const result = await turn(person, () => readInChild(file.path, id, signal, file.name));
     return result.ok ? keep(courseId, { ...result.source, id }, result.media, undefined, `${file.name}/`, person, signal) : result;
   }
 
   /** Takes in text that was pasted or typed. */
   async function addText(courseId: string, title: string, text: string, person: string): Promise<Added> {
     const bytes = new TextEncoder().encode(text);
-    const result = await readSource({ name: 'notes.md', bytes }, freshId('s'));
+    const result = await turn(person, () => readTextInChild(text, freshId('s'), 'notes.md'));
     if (!result.ok) return { ok: false, problem: { ...result.problem, place: title } };
     return keep(courseId, { ...result.source, title }, new Map(), bytes, `${title}.md`, person);
   }
@@ -120,7 +113,7 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     for (const picture of media.values()) keepFile(picture);
     const fileHash = bytes ? keepFile(bytes) : source.version;
     db.transaction(() => {
-      sources.add(source, claims, { owner: person, fileHash, fileName, at: now() });
+      sources.add(source, claims, { owner: person, by: person, fileHash, fileName, at: now() });
       sources.attach(courseId, source.id, source.version, person, now());
     })();
     onAdded();
@@ -132,13 +125,19 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return keep(courseId, source, media, bytes, name, person);
   }
 
+  /** Only who owns a source, or was given it to change, may put a newer version of it. Throws `not-yours-to-change`. */
+  function mustMayChange(id: string, person: string): void {
+    const may = sources.mayOf(id, person);
+    if (may !== 'own' && may !== 'change') fail('not-yours-to-change', undefined, id);
+  }
+
   /** Takes in a newer version of a source, under the same id; its course uses it from then on. */
-  async function keepVersion(courseId: string, held: Source, source: Source, bytes: Uint8Array | undefined, name: string): Promise<Newer> {
+  async function keepVersion(courseId: string, held: Source, source: Source, bytes: Uint8Array | undefined, name: string, person: string): Promise<Newer> {
     if (source.version === held.version) return { same: true };
     const { claims } = await drafter.ask('understand', { source });
     const fileHash = bytes ? keepFile(bytes) : source.version;
     db.transaction(() => {
-      sources.addVersion(source, claims, { fileHash, fileName: name, at: now() });
+      sources.addVersion(source, claims, { fileHash, fileName: name, at: now(), by: person });
       sources.use(courseId, source.id, source.version);
     })();
     onAdded();
@@ -148,10 +147,10 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   /** Takes in what an author answered, under an id of the course's own: the first time, or as a newer version. False: nothing changed. */
   async function keepAnswers(courseId: string, source: Source, person: string): Promise<boolean> {
     const held = sources.versionIn(courseId, source.id);
-    if (held !== undefined) return !(await keepVersion(courseId, read(source.id, held)!.source, source, undefined, source.title)).same;
+    if (held !== undefined) return !(await keepVersion(courseId, read(source.id, held)!.source, source, undefined, source.title, person)).same;
     const { claims } = await drafter.ask('understand', { source });
     db.transaction(() => {
-      const about = { owner: person, fileHash: source.version, fileName: source.title, at: now() };
+      const about = { owner: person, by: person, fileHash: source.version, fileName: source.title, at: now() };
       // Taken off the course before, it lies on the shelf still.
       if (sources.ownerOf(source.id)) sources.addVersion(source, claims, about);
       else sources.add(source, claims, about);
@@ -161,17 +160,18 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return true;
   }
 
-  /** Takes in a file as a newer version of a source. Throws `no-such-source`. */
-  async function addNewer(courseId: string, id: string, path: string, name: string): Promise<Newer | { problem: Problem }> {
+  /** Takes in a file as a newer version of a source. Throws `no-such-source`, `not-yours-to-change`. */
+  async function addNewer(courseId: string, id: string, path: string, name: string, person: string): Promise<Newer | { problem: Problem }> {
+    mustMayChange(id, person);
     const version = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
     const held = read(id, version)!.source;
-    const result = await turn(() => readInChild(path, id, undefined, name));
-    return result.ok ? keepVersion(courseId, held, { ...result.source, ...(held.address && { address: held.address }) }, new Uint8Array(readFileSync(path)), name) : { problem: result.problem };
+    const result = await turn(person, () => readInChild(path, id, undefined, name));
+    return result.ok ? keepVersion(courseId, held, { ...result.source, ...(held.address && { address: held.address }) }, new Uint8Array(readFileSync(path)), name, person) : { problem: result.problem };
   }
 
-  /** Takes sources from a person's shelf into a course; those they do not have are left out. Gives how many came in. */
+  /** Takes sources from a person's shelf into a course; those they do not have, or may only read where a course uses them, are left out. Gives how many came in. */
   function fromShelf(courseId: string, ids: readonly string[], person: string): number {
-    const shelf = new Map(sources.shelf(person).map((row) => [row.id, row]));
+    const shelf = new Map(sources.shelf(person).filter((row) => row.may !== 'read').map((row) => [row.id, row]));
     return ids.filter((id) => shelf.has(id) && sources.attach(courseId, id, shelf.get(id)!.version, person, now())).length;
   }
 
@@ -181,20 +181,33 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   /**
-   * Takes in sources that came with an archive. One that is here in another version gets that version too, when it is the
-   * person's own; of somebody else's it becomes a source of its own.
+   * Takes in sources that came with an archive: each becomes one of the person's own, under an id of its own; what they
+   * have already, word for word, is used as it is. Nothing that lies here of somebody else is touched or opened. Gives
+   * what the ids in the archive became. `keepIds` is for our own demo alone.
    */
-  function adopt(courseId: string, given: readonly { source: Source; claims: readonly Claim[] }[], person: string): void {
+  function adopt(courseId: string, given: readonly { source: Source; claims: readonly Claim[] }[], media: ReadonlyMap<string, Uint8Array>, person: string, keepIds = false): Map<string, string> {
+    const ids = new Map<string, string>();
     for (const { source: came, claims } of given) {
-      const owner = sources.ownerOf(came.id);
-      const held = sources.read(came.id, came.version) !== undefined;
-      const source = held || !owner || owner === person ? came : { ...came, id: freshId('s') };
-      const about = { owner: person, fileHash: source.version, fileName: source.title, at: now(), understoodElsewhere: true };
-      if (!held && owner === person) sources.addVersion(source, claims, about);
-      else if (!held) sources.add(source, claims, about);
-      sources.attach(courseId, source.id, source.version, person, now());
+      const version = contentVersion(came);
+      const alike = keepIds ? undefined : sources.sameContent(version, person);
+      const held = alike && sources.read(alike.source_id, version)?.source;
+      const made = renamedSource(came, held?.id ?? (keepIds ? came.id : came.kind === 'interview' ? interviewId(courseId) : freshId('s')));
+      if (held) {
+        // The same words in the same order: passages and sections are known by their place.
+        const pairs = (from: readonly { id: string }[], to: readonly { id: string }[]) => from.forEach((each, at) => ids.set(each.id, to[at]?.id ?? each.id));
+        pairs(came.passages, held.passages);
+        pairs(allSections(came.root), allSections(held.root));
+        ids.set(came.id, held.id);
+        sources.attach(courseId, held.id, version, person, now());
+        continue;
+      }
+      if (!keepIds) for (const [from, to] of made.ids) ids.set(from, to);
+      const source = { ...(keepIds ? came : made.source), version };
+      for (const { hash } of source.pictures) if (media.has(hash)) keepFile(media.get(hash)!);
+      sources.add(source, keepIds ? claims : [], { owner: person, by: person, fileHash: version, fileName: source.title, at: now(), understoodElsewhere: true });
+      sources.attach(courseId, source.id, version, person, now());
     }
-    onAdded();
+    return ids;
   }
 
   let renewing: Promise<void> | undefined;
@@ -225,7 +238,8 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   return {
-    addFile, addZip, addText, addNewer, keepAnswers, keepRead, keepVersion, inTurn: turn, adopt, fromShelf, passages, read,
+    addFile, addZip, addText, addNewer, keepAnswers, keepRead, keepVersion, mustMayChange, inTurn: turn, adopt, fromShelf, passages, read,
+    hear: onAdded,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
     /** Makes anew the claims of sources that were understood by an earlier state of this program; resolves when all are. */
@@ -239,6 +253,31 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     usedIn: (person: string) => sources.usedIn(person),
     putAway: (id: string, person: string, away: boolean) => sources.putAway(id, person, away ? now() : null),
     detach: (courseId: string, id: string) => sources.detach(courseId, id),
+    /** What a person may do with a source of a course they work on. */
+    mayOf: (id: string, person: string) => sources.mayOf(id, person) ?? ('read' as const),
+    /** The versions of a source, for those who may use it; others see the one their course uses. */
+    versions(courseId: string, id: string, person: string): (VersionLine & { used: boolean })[] {
+      const used = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
+      return sources.versions(id).map((line) => ({ ...line, used: line.version === used })).filter((line) => line.used || sources.mayOf(id, person) !== undefined);
+    },
+    /** Makes a course use another version of a source that its person may use; gives what differs. Throws `no-such-source`, `not-yours-to-change`. */
+    useVersion(courseId: string, id: string, version: string, person: string): Newer {
+      const used = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
+      if (sources.mayOf(id, person) === undefined) fail('not-yours-to-change', undefined, id);
+      const [before, after] = [read(id, used)?.source, read(id, version)?.source];
+      if (!before || !after) return fail('no-such-source', undefined, id);
+      if (used === version) return { same: true };
+      sources.use(courseId, id, version);
+      return { same: false, change: compareVersions(before, after) };
+    },
+    givenTo: (id: string) => sources.givenTo(id),
+    /** Lets somebody use or change a source, or (none) not any more; only its owner does. Throws `no-such-source`. */
+    give(id: string, owner: string, person: string, may: 'use' | 'change' | 'none'): void {
+      if (sources.mayOf(id, owner) !== 'own') fail('no-such-source', undefined, id);
+      if (may === 'none') sources.takeBack(id, person);
+      else sources.give(id, person, may, owner, now());
+    },
+    handOver: (from: string, to: string) => sources.handOver(from, to),
     temporaryPath: () => join(folder, 'files', `upload.${freshId('t')}`),
     discard: (path: string) => rmSync(path, { force: true }),
   };

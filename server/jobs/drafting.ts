@@ -5,6 +5,7 @@ import { keepBeside, takePage } from '../../core/course/takes';
 import type { DraftedLesson } from '../../core/draft';
 import { jobsIn, type JobRow, type JobStep, type NextStep } from '../database/jobs';
 import type { Db } from '../database/open';
+import { peopleIn } from '../database/people';
 import { freshId, OPERATION_VERSION, type CourseDesk } from '../desk/courses';
 import type { NewsDesk } from '../desk/news';
 import type { SourceDesk } from '../desk/sources';
@@ -32,6 +33,7 @@ interface Means {
  */
 export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
   const jobs = jobsIn(db);
+  const people = peopleIn(db);
   let turning: Promise<void> | undefined;
   let current: NextStep | undefined;
   let closed = false;
@@ -106,7 +108,8 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
     const course = courses.load(job.course_id).course;
     const lesson = lessonIn(course, lessonId) ?? fail('gone', undefined, lessonId);
     const before = lessonIn(courses.at(job.course_id, job.revision), lessonId);
-    return sameData(lesson, before) ? { operations: takePage(course, drafted, freshId('t')), state: 'done' as const } : { operations: keepBeside(course, drafted, freshId('t')), state: 'kept' as const };
+    const maker = { at: now(), by: people.nameOf(job.person_id) };
+    return sameData(lesson, before) ? { operations: takePage(course, drafted, freshId('t'), maker), state: 'done' as const } : { operations: keepBeside(course, drafted, freshId('t'), maker), state: 'kept' as const };
   }
 
   return {

@@ -15,6 +15,7 @@ export default defineNitroPlugin((nitro) => {
     const nonce = event.context.nonce as string | undefined;
     // Only the look at a draft is shown in a frame, and only in one of ours.
     const framed = event.context.framed === true;
+    if (event.path.startsWith('/api/')) setResponseHeader(event, 'cache-control', 'no-store');
     setResponseHeaders(event, {
       'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'cross-origin-opener-policy': 'same-origin', 'x-frame-options': framed ? 'SAMEORIGIN' : 'DENY',
       'content-security-policy': nonce

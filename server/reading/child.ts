@@ -2,14 +2,18 @@
 import { readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { serialize } from 'node:v8';
+import { readingOf } from '../../core/brief/asked';
 import { ProblemError } from '../../core/course/problem';
+import { readArchive } from '../../core/exchange/archive';
 import { LIMITS, readSource, type Given, type ReadResult } from '../../core/reading';
+import { readAnswers } from '../../core/reading/answers';
 import { unpack } from '../../core/reading/zip';
-import type { ReadingJob, Unpacked } from './job';
+import type { Source } from '../../core/source/source';
+import type { GivenAnswers, OpenedArchive, ReadingJob, Refused, Unpacked } from './job';
 
 const job = JSON.parse(process.argv[2]) as ReadingJob;
-const result = job.into === undefined ? await read() : unpacked(job.into);
-const bytes = serialize('media' in result ? { ...result, media: [...result.media] } : result);
+const WORK: Record<ReadingJob['what'], () => unknown> = { read, unpack: unpacked, archive, answers };
+const bytes = serialize(await WORK[job.what]());
 // Written whole before the process ends: a pipe takes large data in pieces.
 process.stdout.write(bytes, () => process.exit(0));
 
@@ -19,18 +23,35 @@ async function read(): Promise<ReadResult> {
 }
 
 /** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */
-function unpacked(folder: string): Unpacked | Extract<ReadResult, { ok: false }> {
-  try {
+function unpacked(): Unpacked | Refused {
+  return refusing(() => {
     const entries = [...unpack(new Uint8Array(readFileSync(job.path)), (name) => !/(^|\/)(__MACOSX|\.)/.test(name))];
     return {
-      files: entries.map(([name, bytes], at) => {
-        const path = join(folder, String(at));
-        writeFileSync(path, bytes);
+      ok: true as const,
+      files: entries.map(([name, content], at) => {
+        const path = join(job.into!, String(at));
+        writeFileSync(path, content);
         return { name, path };
       }),
     };
+  });
+}
+
+function archive(): OpenedArchive | Refused {
+  return refusing(() => ({ ok: true as const, ...readArchive(new Uint8Array(readFileSync(job.path))) }));
+}
+
+function answers(): Source | undefined {
+  const { answers: given, title, language } = JSON.parse(readFileSync(job.path, 'utf8')) as GivenAnswers;
+  return readAnswers(given, { id: job.id, title, language }, (question) => readingOf(question, language));
+}
+
+/** Runs what may meet a problem; it comes back as one, with the file's name. */
+function refusing<T>(work: () => T): T | Refused {
+  try {
+    return work();
   } catch (error) {
-    return { ok: false, problem: error instanceof ProblemError ? { ...error.problem, place: job.name } : { code: 'zip-broken', place: job.name } };
+    return { ok: false, problem: error instanceof ProblemError ? { ...error.problem, place: error.problem.place ?? job.name } : { code: 'zip-broken', place: job.name } };
   }
 }
 

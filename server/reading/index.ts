@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, join, resolve } from 'node:path';
 import { deserialize } from 'node:v8';
@@ -7,12 +7,15 @@ import { ProblemError } from '../../core/course/problem';
 import { idFrom } from '../../core/course/id';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
-import type { ReadingJob, Unpacked } from './job';
+import type { Source } from '../../core/source/source';
+import type { GivenAnswers, OpenedArchive, ReadingJob, Refused, Unpacked } from './job';
 
 /** Address space of a reading process, in kilobytes: about 1 GB of memory besides what the platform maps at start. */
 const ADDRESS_SPACE = 2_200_000;
 /** Of the JavaScript heap, in megabytes. */
 const HEAP = 800;
+/** Milliseconds a reading process may take: for any file, and more for each megabyte. The largest files we read take a third of it. */
+const TIME = { any: 60_000, eachMegabyte: 12_000 };
 
 /**
  * Reads a file or folder in a process of its own with limited memory; a file that breaks the reader breaks nothing
@@ -20,8 +23,36 @@ const HEAP = 800;
  * `address` where it was fetched from.
  */
 export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path)), address?: string): Promise<ReadResult> {
-  const result = await answerOf<ReadResult>({ id, path: resolve(path), name, ...(address && { address }) }, signal);
-  return result.ok ? { ...result, media: new Map(result.media) } : result;
+  return answerOf<ReadResult>({ what: 'read', id, path: resolve(path), name, ...(address && { address }) }, signal);
+}
+
+/** Reads text that was typed or pasted as the file it would be, in the same way. */
+export function readTextInChild(text: string, id: string, name: string): Promise<ReadResult> {
+  return withTemporary(text, (path) => readInChild(path, id, undefined, name));
+}
+
+/** Opens a course archive that lies at `path`: read and checked as a whole, in a process of its own. */
+export function openArchive(path: string, name: string, signal?: AbortSignal): Promise<OpenedArchive | Refused> {
+  return answerOf({ what: 'archive', id: '', path: resolve(path), name }, signal);
+}
+
+/** What an author answered, read as a source in a process of its own; undefined when nothing was answered. Throws what stopped it. */
+export async function readAnswersInChild(id: string, given: GivenAnswers): Promise<Source | undefined> {
+  const made = await withTemporary(JSON.stringify(given), (path) => answerOf<Source | undefined>({ what: 'answers', id, path, name: given.title }));
+  if (made && 'problem' in made) throw new ProblemError(made.problem);
+  return made;
+}
+
+/** Lays text into a file for as long as it is worked on. */
+async function withTemporary<T>(text: string, work: (path: string) => Promise<T>): Promise<T> {
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-text-'));
+  try {
+    const path = join(folder, 'text');
+    writeFileSync(path, text, { mode: 0o600 });
+    return await work(path);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
 }
 
 /**
@@ -31,8 +62,8 @@ export async function readInChild(path: string, id: string, signal?: AbortSignal
 export async function withZip<T>(path: string, name: string, work: (files: { name: string; path: string }[]) => Promise<T>, signal?: AbortSignal): Promise<T | Extract<ReadResult, { ok: false }>> {
   const folder = mkdtempSync(join(tmpdir(), 'uplift-zip-'));
   try {
-    const answer = await answerOf<Unpacked | Extract<ReadResult, { ok: false }>>({ id: '', path: resolve(path), name, into: folder }, signal);
-    if ('ok' in answer) return answer;
+    const answer = await answerOf<Unpacked>({ what: 'unpack', id: '', path: resolve(path), name, into: folder }, signal);
+    if (!answer.ok) return answer;
     const isPage = (file: { name: string }) => /\.x?html?$/i.test(file.name);
     const pages = answer.files.filter(isPage);
     if (pages.length < 2) return await work(answer.files);
@@ -48,16 +79,29 @@ export async function withZip<T>(path: string, name: string, work: (files: { nam
   }
 }
 
-async function answerOf<T>(job: ReadingJob, signal?: AbortSignal): Promise<T | Extract<ReadResult, { ok: false }>> {
-  const child = startChild(job, signal);
+async function answerOf<T>(job: ReadingJob, signal?: AbortSignal): Promise<T | Refused> {
+  const late = new AbortController();
+  const timer = setTimeout(() => late.abort(), timeFor(job.path));
+  const child = startChild(job, AbortSignal.any([late.signal, ...(signal ? [signal] : [])]));
   const chunks: Buffer[] = [];
   child.stdout.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const ended = await new Promise<{ code: number | null }>((done, failed) => {
-    child.on('error', (error) => failed(signal?.aborted ? new ProblemError({ code: 'stopped', place: job.name }) : error));
-    child.on('close', (code) => done({ code }));
-  });
-  if (ended.code !== 0 || chunks.length === 0) return { ok: false, problem: { code: 'reader-stopped', place: job.name } };
-  return deserialize(Buffer.concat(chunks)) as T;
+  try {
+    const { code } = await new Promise<{ code: number | null }>((done, failed) => {
+      child.on('error', (error) => (late.signal.aborted ? done({ code: null }) : failed(signal?.aborted ? new ProblemError({ code: 'stopped', place: job.name }) : error)));
+      child.on('close', (ended) => done({ code: ended }));
+    });
+    if (late.signal.aborted) return { ok: false, problem: { code: 'reader-too-slow', parameters: { seconds: Math.round(timeFor(job.path) / 1000) }, place: job.name } };
+    if (code !== 0 || chunks.length === 0) return { ok: false, problem: { code: 'reader-stopped', place: job.name } };
+    return deserialize(Buffer.concat(chunks)) as T;
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+/** How long a file may take to be read, by its size; a folder as if it were large. */
+function timeFor(path: string): number {
+  const size = existsSync(path) ? (statSync(path).isDirectory() ? 16 : statSync(path).size / 1048576) : 0;
+  return TIME.any + Math.ceil(size) * TIME.eachMegabyte;
 }
 
 /** Ids of sources by their names: the same name, the same id; a second source of one name gets another. */
@@ -75,7 +119,7 @@ function startChild(job: ReadingJob, signal?: AbortSignal) {
   const run = [process.execPath, `--max-old-space-size=${HEAP}`, childScript(), JSON.stringify(job)];
   // The shell's limit is the only one that also bounds buffers; platforms without it keep the heap's.
   const [command, ...rest] = existsSync('/bin/sh') ? ['/bin/sh', '-c', `ulimit -v ${ADDRESS_SPACE} 2>/dev/null; exec "$0" "$@"`, ...run] : run;
-  return spawn(command, rest, { stdio: ['ignore', 'pipe', 'ignore'], ...(signal && { signal }), env: { PATH: process.env.PATH } });
+  return spawn(command, rest, { stdio: ['ignore', 'pipe', 'ignore'], killSignal: 'SIGKILL', ...(signal && { signal }), env: { PATH: process.env.PATH } });
 }
 
 function childScript(): string {

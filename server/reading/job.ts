@@ -1,16 +1,41 @@
-/** What the reading process is asked: a file, or a folder of HTML pages. */
+import type { Answer } from '../../core/course/course';
+import type { CourseDocument } from '../../core/exchange/document';
+import type { Problem } from '../../core/course/problem';
+
+/** What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, or read answers. */
 export interface ReadingJob {
+  what: 'read' | 'unpack' | 'archive' | 'answers';
   /** The source's id for life. */
   id: string;
   path: string;
   name: string;
   /** Where it was fetched from. */
   address?: string;
-  /** For a zip of files: the folder to unpack it into, instead of reading it. */
+  /** To unpack: the folder to unpack into. */
   into?: string;
 }
 
 /** What was unpacked: files under names of ours, in the order of the zip, with the names they had there. */
 export interface Unpacked {
+  ok: true;
   files: { name: string; path: string }[];
+}
+
+/** A course archive, opened and checked as a whole. */
+export interface OpenedArchive {
+  ok: true;
+  document: CourseDocument;
+  media: Map<string, Uint8Array>;
+}
+
+/** Answers to be read, as they lie in the job's file. */
+export interface GivenAnswers {
+  answers: readonly Answer[];
+  title: string;
+  language: string;
+}
+
+export interface Refused {
+  ok: false;
+  problem: Problem;
 }

@@ -29,16 +29,3 @@ export function freshToken(): string {
 export function tokenHash(token: string): string {
   return createHash('sha256').update(token).digest('hex');
 }
-
-/** Counts failed attempts; after ten within ten minutes a name or address has to wait. */
-export function attemptLimit(now: () => number, most = 10, window = 600_000) {
-  const failed = new Map<string, number[]>();
-  return {
-    mayTry: (key: string) => (failed.get(key) ?? []).filter((at) => now() - at < window).length < most,
-    failed(key: string) {
-      failed.set(key, [...(failed.get(key) ?? []).filter((at) => now() - at < window), now()]);
-      if (failed.size > 5000) failed.delete(failed.keys().next().value!);
-    },
-    succeeded: (key: string) => void failed.delete(key),
-  };
-}

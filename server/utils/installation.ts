@@ -1,5 +1,4 @@
-import { existsSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { resolve } from 'node:path';
 import { courseDesk } from '../desk/courses';
 import { interviewDesk } from '../desk/interview';
 import { learnerDesk } from '../desk/learners';
@@ -10,15 +9,23 @@ import { searchDesk } from '../desk/search';
 import { staleDesk } from '../desk/stale';
 import { sourceDesk } from '../desk/sources';
 import { openDatabase } from '../database/open';
-import { auditIn, peopleIn } from '../database/people';
+import { auditIn } from '../database/audit';
+import { peopleIn } from '../database/people';
 import { drafterFor } from '../drafting/drafter';
 import { draftJobs } from '../jobs/drafting';
-import { attemptLimit } from '../rights/password';
+import { say } from '../words/problems';
+import { signInTries } from '../rights/sign-in';
+import { ProblemError } from '../../core/course/problem';
+import { demoOf } from '../standins/demo';
+import { rateLimit, RATES } from '../rights/rates';
+import { clearLeftovers } from '../desk/leftovers';
 
 /** Everything a data folder holds, opened once. */
 export function openInstallation(folder: string) {
   const db = openDatabase(folder);
+  clearLeftovers(folder);
   const now = () => Date.now();
+  const people = peopleIn(db);
   const drafter = drafterFor(folder);
   const news = newsDesk();
   const courses = courseDesk(db, now, (course, revision) => news.tell(course, { kind: 'course', revision }));
@@ -29,19 +36,47 @@ export function openInstallation(folder: string) {
   const releases = releaseDesk(db, courses, now);
   return {
     db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed), interview: interviewDesk(courses, sources), stale: staleDesk(db, courses, sources),
-    people: peopleIn(db), audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
-    attempts: attemptLimit(now),
+    people, audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
+    tries: signInTries(db, now),
+    rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<keyof typeof RATES, (key: string) => number>,
     /** Where the demo's own site is, once it stands. */
     site: {} as { address?: string },
-    /** People may be taken on by one click in a demo folder only. */
-    isDemo: existsSync(join(folder, 'demo')),
+    demo: demoOf(folder, () => people.all()),
   };
 }
 
 let opened: ReturnType<typeof openInstallation> | undefined;
+/** Why it could not be opened, and when that was tried. */
+let refused: { error: ProblemError; at: number } | undefined;
+/** Milliseconds until opening is tried again: what was wrong may have been mended. */
+const AGAIN = 2000;
 
-/** The installation this server runs on: the folder UPLIFT_DATA names, otherwise "data". */
+/** The installation this server runs on: the folder UPLIFT_DATA names, otherwise "data". Throws what is wrong with it, until that is mended. */
 export function installation() {
-  opened ??= openInstallation(resolve(process.env.UPLIFT_DATA ?? 'data'));
-  return opened;
+  if (opened) return opened;
+  if (refused && Date.now() - refused.at < AGAIN) throw refused.error;
+  try {
+    opened = openInstallation(dataFolder());
+    if (refused) console.log('The data folder can be used again.');
+    refused = undefined;
+    return opened;
+  } catch (error) {
+    if (!(error instanceof ProblemError)) throw error;
+    if (refused?.error.problem.code !== error.problem.code) console.error(say(error.problem));
+    refused = { error, at: Date.now() };
+    throw error;
+  }
+}
+
+/** The folder the data lie in. */
+export const dataFolder = (): string => resolve(process.env.UPLIFT_DATA ?? 'data');
+
+/** The installation, or nothing while it cannot be opened: for what begins with the server. */
+export function openedOrNot() {
+  try {
+    return installation();
+  } catch (error) {
+    if (error instanceof ProblemError) return undefined;
+    throw error;
+  }
 }

@@ -1,8 +1,9 @@
-import { getCookie, setCookie, type H3Event } from 'h3';
+import { deleteCookie, getCookie, setCookie, type H3Event } from 'h3';
 import { fail } from '../../core/course/problem';
 import type { LearnerRow, ReleaseRow } from '../database/releases';
 import type { Person } from '../database/people';
 import { installation } from './installation';
+import { isHttps } from './session';
 
 /** A learner comes back within this time without their address: seconds. */
 const LASTS = 400 * 86_400;
@@ -22,21 +23,36 @@ export function learnerAt(event: H3Event, link: string): LearnerRow | undefined 
   return (person && learners.byPerson(course, person.id)) ?? (key ? learners.byKey(course, key) : undefined);
 }
 
+const placeOf = (event: H3Event, link: string) => ({ httpOnly: true, sameSite: 'lax', secure: isHttps(event), path: `/api/learn/${link}` } as const);
+
 /** Keeps a learner's key in the browser, for this course only. */
 export function keepKey(event: H3Event, link: string, key: string): void {
-  setCookie(event, cookieOf(link), key, { httpOnly: true, sameSite: 'lax', path: `/api/learn/${link}`, maxAge: LASTS });
+  setCookie(event, cookieOf(link), key, { ...placeOf(event, link), maxAge: LASTS });
+}
+
+/** Forgets a learner's key in the browser: whoever has their address can come back by it. */
+export function forgetKey(event: H3Event, link: string): void {
+  deleteCookie(event, cookieOf(link), placeOf(event, link));
+}
+
+/** Refuses what is done too often, with how long to wait. */
+export function notTooOften(...waits: number[]): void {
+  const wait = Math.max(...waits);
+  if (wait > 0) fail('too-often', { seconds: Math.ceil(wait / 1000) });
 }
 
 /** Whether a release may be taken by somebody: `open`, or what is missing. */
-export function mayTake(release: ReleaseRow | undefined, person: Person | undefined): 'open' | 'sign-in' | 'closed' {
-  if (!release || release.withdrawn_at !== null || release.access === 'nobody') return 'closed';
+export function mayTake(release: ReleaseRow | undefined, person: Person | undefined): 'open' | 'sign-in' | 'closed' | 'withdrawn' {
+  if (release && release.withdrawn_at !== null) return 'withdrawn';
+  if (!release || release.access === 'nobody') return 'closed';
   return release.access === 'people' && !person ? 'sign-in' : 'open';
 }
 
-/** The learner at a link who may go on; throws `not-begun`, `not-available`. */
+/** The learner at a link who may go on; throws `not-begun`, `not-available`, `withdrawn`. */
 export function learnerWhoMay(event: H3Event, link: string): LearnerRow {
   const learner = learnerAt(event, link) ?? fail('not-begun');
   const release = installation().releases.get(learner.course_id, learner.release_id);
-  if (mayTake(release, event.context.person as Person | undefined) !== 'open') fail('not-available');
+  const may = mayTake(release, event.context.person as Person | undefined);
+  if (may !== 'open') fail(may === 'withdrawn' ? 'withdrawn' : 'not-available');
   return learner;
 }

@@ -1,4 +1,4 @@
-import { createWriteStream } from 'node:fs';
+import { createWriteStream, statSync } from 'node:fs';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { getQuery, type H3Event } from 'h3';
@@ -7,16 +7,17 @@ import { ProblemError } from '../../core/course/problem';
 import { installation } from './installation';
 import { refuse } from './request';
 
-/** Takes in a file: its bytes as the body, its name in the address. It lies in a temporary place while it is worked on, never beyond the limit. `signal` tells when whoever sent it went away. */
-export async function withUpload<T>(event: H3Event, work: (path: string, name: string, signal: AbortSignal) => Promise<T>): Promise<T> {
-  const name = String(getQuery(event).name ?? '').split(/[\\/]/).pop()!.slice(0, 200);
+/** Takes in a file: its bytes as the body, its name in the address (`usual`, where none is given). It lies in a temporary place while it is worked on, never beyond the limit. `signal` tells when whoever sent it went away. */
+export async function withUpload<T>(event: H3Event, work: (path: string, name: string, signal: AbortSignal) => Promise<T>, usual = ''): Promise<T> {
+  const name = String(getQuery(event).name ?? usual).split(/[\\/]/).pop()!.replace(/\p{Cc}+/gu, ' ').slice(0, 200);
   if (!name) refuse({ code: 'bad-input', place: 'name' });
   const { sources } = installation();
   const path = sources.temporaryPath();
   const gone = new AbortController();
   event.node.res.once('close', () => !event.node.res.writableFinished && gone.abort());
   try {
-    await pipeline(event.node.req, limited(name), createWriteStream(path));
+    await pipeline(event.node.req, limited(name), createWriteStream(path, { mode: 0o600 }));
+    if (statSync(path).size === 0) refuse({ code: 'empty', place: name });
     return await work(path, name, gone.signal);
   } finally {
     sources.discard(path);

@@ -37,6 +37,14 @@ const PROBLEMS: Record<string, Wording> = {
   'no-pages': () => 'no HTML pages were found in the folder.',
   'reader-stopped': () => 'reading it took too much memory or broke the reader; nothing else was harmed. Save it again in a simpler form, or split it.',
   'newer-data': ({ version, known }) => `the data folder was written by a newer version of Uplift Path (${version}; this one knows ${known}). Start the newer version; nothing was changed.`,
+  'reader-too-slow': ({ seconds }) => `reading it took longer than ${seconds} seconds and was stopped; nothing of it was kept. Save it again in a simpler form, or split it.`,
+  'data-missing': () => 'the folder holds files but no database, or an empty one: something went missing. Nothing was begun anew, so that nothing is hidden. Put a copy back with “npm run restore”, or give another folder.',
+  'data-damaged': () => 'the database is damaged. Nothing was changed. Stop the desk and run “npm run check”, then “npm run repair”, or put a copy back with “npm run restore”.',
+  'data-unreadable': () => 'the data folder cannot be opened: it belongs to somebody else, or the disk fails. Check who owns it; nothing was changed.',
+  'disk-full': () => 'the disk is full. What you have can be read; what you type is kept in this browser and saved as soon as there is room.',
+  'disk-read-only': () => 'the disk takes no changes at the moment. What you type is kept in this browser and saved as soon as it does.',
+  'newer-document': ({ version, known }) => `it was written by a newer version of Uplift Path (${version}; this one knows ${known}). Start the newer version; nothing was changed.`,
+  'bad-log': () => 'what was kept of this course is damaged. Nothing else is. Stop the desk and run “npm run check”, then “npm run repair”.',
   'no-such-course': () => 'there is no such course, or you have no part in it.',
   'no-such-job': () => 'this drafting is not known here.',
   'no-such-release': () => 'this course has no such release.',
@@ -55,7 +63,24 @@ const PROBLEMS: Record<string, Wording> = {
   'no-right': () => 'you may not do this here. Ask an author of the course.',
   'not-signed-in': () => 'sign in first.',
   'wrong-sign-in': () => 'name or password is wrong.',
-  'too-many-tries': () => 'too many tries. Wait ten minutes.',
+  'too-many-tries': ({ seconds }) => `too many tries. Wait ${waitWords(seconds)}, then try again.`,
+  'too-often': ({ seconds }) => `that is too often. Wait ${waitWords(seconds)}.`,
+  'body-too-big': ({ limit }) => `too much was sent at once (up to ${limit}).`,
+  'bad-path': () => 'this is no address of ours.',
+  'bad-json': () => 'what was sent cannot be read.',
+  'own-password-first': () => 'choose a password of your own first.',
+  'wrong-password': () => 'your password is another one.',
+  'same-password': () => 'that is the password you have. Choose another.',
+  'weak-password': () => 'this password is easily guessed: it needs at least five different signs, and more than your sign-in name.',
+  'mixed-name': () => 'this sign-in name mixes letters of several writings, which can deceive. Use one.',
+  'name-alike': ({ login }) => `this sign-in name looks like “${login}”, who is here already. Choose another.`,
+  'last-owner': () => 'somebody has to own the installation. Make somebody else an owner first.',
+  'not-oneself': () => 'you cannot take yourself out. Ask another owner.',
+  'no-such-session': () => 'that sign-in has ended already.',
+  'no-such-learner': () => 'there is no such learner in this course.',
+  'not-yours-to-change': () => 'this source belongs to somebody else. Ask its owner to put the newer version, or to let you; you can also add the file as a source of your own.',
+  'withdrawn': () => 'the author has withdrawn this course. What you did is kept, and you can go on if it is made available again.',
+  'lesson-closed': () => 'this lesson opens when the one before it is done.',
   'last-author': () => 'a course needs an author. Make somebody else one first.',
   'no-such-person': () => 'there is no such person here.',
   'name-taken': () => 'somebody signs in with this name already.',
@@ -66,6 +91,12 @@ const PROBLEMS: Record<string, Wording> = {
   'nothing-to-redo': () => 'there is nothing to redo.',
   'undo-changed-meanwhile': ({ what }) => `"${what}" cannot be undone: the same place was changed since. Nothing was changed.`,
   'changed-meanwhile': () => 'somebody changed the same place meanwhile.',
+  'with-gesture': () => 'it belongs to a change of which another part did not fit.',
+  'bin-not-yours': () => 'what lies in the bin is not said by who deletes.',
+  'undo-does-not-fit': ({ what }) => `"${what}" cannot be undone any more: what it was about has changed since. Nothing was changed.`,
+  'no-such-check': () => 'the question it places is not in the course any more. Look in the bin.',
+  'no-such-objective': () => 'what the learner can do is not in the course any more.',
+  'no-key': () => 'a question needs one of its answers as the right one.',
   'gone': () => 'it is not there any more. Look in the bin.',
   'place-gone': () => 'the place it should go to is not there any more.',
   'id-taken': () => 'it is in the course already.',
@@ -78,6 +109,12 @@ const PROBLEMS: Record<string, Wording> = {
   'newer-archive': ({ version, known }) => `it was written by a newer version (format ${version}; this one reads up to ${known}).`,
   'bad-document': ({ reason }) => `the course in it is damaged (${reason}).`,
 };
+
+/** Seconds as a person says them. */
+function waitWords(seconds: string | number): string {
+  const whole = Number(seconds);
+  return whole > 90 ? `${Math.ceil(whole / 60)} minutes` : `${whole} seconds`;
+}
 
 const NOTICES: Record<string, Wording> = {
   'encoding-guessed': () => 'is not UTF-8; read as Windows-1252.',

@@ -13,7 +13,7 @@ import { understand } from '../../core/knowledge';
 import { draftOutline } from '../../core/outline';
 import { readSource } from '../../core/reading';
 import { packFor } from '../../server/language/packs';
-import { aBrief, anId, file } from '../builders';
+import { aBrief, anId, file, MAKER } from '../builders';
 
 async function read(name: string): Promise<Knowledge> {
   const result = await readSource({ name, bytes: file(name) }, anId(name));
@@ -51,7 +51,7 @@ describe('a course drafted lesson by lesson', () => {
     const whole = allLessons(draftCourse(aBrief(), knowledge, TITLE).course);
     let course = outlined(knowledge);
     const ids = allLessons(course).map((lesson) => lesson.id);
-    for (const id of ids.toReversed()) course = make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, knowledge)), anId('kept')));
+    for (const id of ids.toReversed()) course = make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, knowledge)), anId('kept'), MAKER));
     expect(validateCourse(course)).toEqual([]);
     const drafted = new Map(allLessons(course).map((lesson) => [lesson.id, lesson]));
     for (const lesson of whole) expect(bare(drafted.get(lesson.id)!), lesson.title).toEqual(bare(lesson));
@@ -61,7 +61,7 @@ describe('a course drafted lesson by lesson', () => {
     const course = outlined([policy]);
     const before = preparedFor(course);
     const [first] = allLessons(course);
-    const after = make(course, takePage(course, draftLessonOf(course, first.id, prepareCourse(course, [policy])), anId('kept')));
+    const after = make(course, takePage(course, draftLessonOf(course, first.id, prepareCourse(course, [policy])), anId('kept'), MAKER));
     expect(preparedFor(after)).toBe(before);
     expect(preparedFor(make(course, [{ type: 'set', id: first.id, field: 'title', value: 'Other', was: first.title }]))).not.toBe(before);
   });
@@ -69,7 +69,7 @@ describe('a course drafted lesson by lesson', () => {
   it('drafted again gives the same page, and what stood there lies in the bin or is the same', () => {
     let course = outlined([policy]);
     const [{ id }] = allLessons(course);
-    const take = () => make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, [policy])), anId('kept')));
+    const take = () => make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, [policy])), anId('kept'), MAKER));
     course = take();
     const once = allLessons(course)[0];
     course = take();
@@ -82,7 +82,7 @@ describe('a course drafted lesson by lesson', () => {
     const [lesson] = allLessons(course);
     const objective = { id: anId('mine'), verb: 'decide' as const, object: 'a loan', level: 'decide' as const, text: 'Decide on a loan', evidence: [] };
     course = make(course, [{ type: 'insert', kind: 'objective', parent: course.id, after: null, node: objective }, { type: 'set', id: lesson.id, field: 'objectiveIds', value: [objective.id], was: lesson.objectiveIds }]);
-    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy])), anId('kept')));
+    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy])), anId('kept'), MAKER));
     expect(allLessons(course)[0].objectiveIds).toEqual([objective.id]);
   });
 });
@@ -115,7 +115,7 @@ describe('what stands on what', () => {
     expect(usesOf(course).size).toBe(0);
     const lesson = allLessons(course).find((each) => /late/i.test(each.title))!;
     const before = unusedFor(course, lesson.id, [policy, faq], 40).map((each) => each.id);
-    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq])), anId('kept')));
+    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq])), anId('kept'), MAKER));
     const used = usesOf(course);
     expect(used.size).toBeGreaterThan(1);
     const after = unusedFor(course, lesson.id, [policy, faq], 40);

@@ -23,7 +23,7 @@ const answer = (option: string, check = asked, lesson = one.id): LearnerEvent =>
 const upTo = (events: LearnerEvent[], by = rules()) => stateAfter(events, keys, by);
 
 describe('what learners get of a course', () => {
-  const course: Course = { ...aCourse(), takes: [{ id: anId('take'), of: anId('First one'), field: 'title', value: 'Secret take' }] };
+  const course: Course = { ...aCourse(), takes: [{ id: anId('take'), of: anId('First one'), field: 'title', value: 'Secret take', made: { at: 1, by: 'Ines', why: 'kept' } }] };
   const evidence = { type: 'evidence' as const, attrs: { id: anId('e'), passages: [{ id: anId('p'), from: 0, to: 3 }], was: 'abcdefghij' } };
   course.modules[0].lessons[0].blocks.unshift({ id: anId('sourced'), kind: 'text', body: { text: [{ type: 'text', text: 'One ', marks: [evidence] }, { type: 'text', text: 'two', marks: [{ type: 'connecting' }] }] } });
   course.modules[0].lessons[0].blocks.push({ id: anId('code'), kind: 'code', body: { code: 'x' }, evidence: [{ id: anId('p'), from: 0, to: 1 }] }, { id: anId('twice'), kind: 'check', body: { checkId: anId('check') } });

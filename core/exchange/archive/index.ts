@@ -1,9 +1,13 @@
 import { strToU8 } from 'fflate';
 import { canonicalJson } from '../../course/canonical';
 import { contentHash } from '../../course/id';
-import { fail } from '../../course/problem';
+import type { Course } from '../../course/course';
+import { fail, ProblemError } from '../../course/problem';
+import { mended, upgradeCourse } from '../../course/upgrade';
 import { validateCourse } from '../../course/validate';
 import { textOf, unpack, type Entries } from '../../reading/zip';
+import type { Source } from '../../source/source';
+import { validateSource } from '../../source/validate';
 import { writeZip } from '../zip';
 import { FORMAT, FORMAT_VERSION, type CourseDocument } from '../document';
 
@@ -32,24 +36,52 @@ export function writeArchive(document: CourseDocument, media: ReadonlyMap<string
 }
 
 /**
- * Reads a course archive back. Nothing is believed: sizes are counted, the document is checked as a whole, pictures
- * are checked against their names. Throws `zip-broken`, `zip-too-big`, `not-an-archive`, `newer-archive`, `bad-document`.
+ * Reads a course archive back, of this version or an older one. Nothing is believed: sizes are counted, course and
+ * sources are checked as a whole, pictures against their names. Throws `zip-broken`, `zip-too-big`, `not-an-archive`,
+ * `newer-archive`, `bad-document`.
  */
 export function readArchive(bytes: Uint8Array): { document: CourseDocument; media: Map<string, Uint8Array> } {
   const entries = unpack(bytes);
   const manifest = parsed(entries, 'manifest.json') as { format?: unknown; version?: unknown; sources?: unknown } | undefined;
   if (manifest?.format !== FORMAT || typeof manifest.version !== 'number' || !Array.isArray(manifest.sources)) fail('not-an-archive');
   if (manifest.version > FORMAT_VERSION) fail('newer-archive', { version: manifest.version, known: FORMAT_VERSION });
-  const course = parsed(entries, 'course.json');
-  const problems = validateCourse(course);
-  if (problems.length > 0) fail('bad-document', { reason: problems[0].code }, problems[0].place);
-  const ids = manifest.sources as string[];
+  const course = courseIn(entries, manifest.version);
+  const ids = manifest.sources as unknown[];
+  if (new Set(ids).size < ids.length) fail('bad-document', { reason: 'id-twice' }, 'manifest.json');
   const document = {
-    format: FORMAT, version: FORMAT_VERSION, course,
-    sources: ids.map((id) => parsed(entries, `sources/${id}.json`) ?? fail('bad-document', { reason: 'missing' }, `sources/${id}.json`)),
-    claims: ids.flatMap((id) => (parsed(entries, `claims/${id}.json`) as unknown[] | undefined) ?? []),
+    format: FORMAT, version: FORMAT_VERSION, course, sources: ids.map((id) => sourceIn(entries, String(id))),
+    claims: ids.flatMap((id) => (parsed(entries, `claims/${String(id)}.json`) as unknown[] | undefined) ?? []),
     computed: parsed(entries, 'computed.json') ?? { minutes: 0, lessons: {} },
   } as CourseDocument;
+  return { document, media: mediaIn(entries) };
+}
+
+function courseIn(entries: Entries, version: number): Course {
+  const read = parsed(entries, 'course.json');
+  const good = (course: unknown) => {
+    const [problem] = validateCourse(course);
+    if (problem) fail('bad-document', { reason: problem.code }, problem.place);
+    return course as Course;
+  };
+  if (version >= FORMAT_VERSION) return good(read);
+  try {
+    return good(mended(upgradeCourse(read, version)));
+  } catch (error) {
+    // A document too damaged to be brought up to date is told like any other.
+    if (error instanceof ProblemError) throw error;
+    return fail('bad-document', { reason: 'not-an-object' }, 'course.json');
+  }
+}
+
+function sourceIn(entries: Entries, id: string): Source {
+  const source = parsed(entries, `sources/${id}.json`) ?? fail('bad-document', { reason: 'missing' }, `sources/${id}.json`);
+  const [problem] = validateSource(source);
+  if (problem) fail('bad-document', { reason: problem.code }, `sources/${id}.json ${problem.place ?? ''}`);
+  if ((source as Source).id !== id) fail('bad-document', { reason: 'id-differs' }, `sources/${id}.json`);
+  return source as Source;
+}
+
+function mediaIn(entries: Entries): Map<string, Uint8Array> {
   const media = new Map<string, Uint8Array>();
   for (const [name, content] of entries) {
     const hash = /^media\/([0-9a-f]{64})\.[a-z]+$/.exec(name)?.[1];
@@ -57,7 +89,7 @@ export function readArchive(bytes: Uint8Array): { document: CourseDocument; medi
     if (contentHash(content) !== hash) fail('bad-document', { reason: 'picture-changed' }, name);
     media.set(hash, content);
   }
-  return { document, media };
+  return media;
 }
 
 function parsed(entries: Entries, name: string): unknown {

@@ -2,12 +2,13 @@ import { courseMinutes, lessonDemand, lessonMinutes } from '../../brief/sizing';
 import { blockTexts } from '../../course/blocks';
 import { allLessons, type Course, type Lesson } from '../../course/course';
 import { textOf } from '../../course/rich-text';
+import { DOCUMENT_VERSION } from '../../course/upgrade';
 import type { Claim } from '../../knowledge';
 import type { LanguagePack } from '../../language/pack';
 import type { Source } from '../../source/source';
 
 export const FORMAT = 'uplift-course';
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = DOCUMENT_VERSION;
 
 /** A course with all it stands on: what the archive and the command line hold. */
 export interface CourseDocument {

@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3';
 import { courseRows } from '../../desk/rows';
 import { installation } from '../../utils/installation';
-import { personOf } from '../../utils/request';
+import { answering, personOf } from '../../utils/request';
 
-export default defineEventHandler((event) => courseRows(installation(), personOf(event).id));
+/** One's courses. */
+export default defineEventHandler((event) => answering(() => courseRows(installation(), personOf(event).id)));

@@ -2,14 +2,15 @@ import { defineEventHandler } from 'h3';
 import { NewCourseInput } from '../../../core/course/input';
 import { briefFrom } from '../../../core/brief/input';
 import { installation } from '../../utils/installation';
-import { bodyAs, personOf } from '../../utils/request';
+import { answering, bodyAs, personOf } from '../../utils/request';
 
 /** Makes an empty course. */
-export default defineEventHandler(async (event) => {
-  const { title, language } = await bodyAs(event, NewCourseInput);
-  const { courses, audit, now } = installation();
-  const person = personOf(event);
-  const id = courses.create(title, briefFrom({}, language ?? 'en'), person.id);
-  audit.note(now(), person.id, 'course-made', id);
-  return { id };
-});
+export default defineEventHandler((event) =>
+  answering(async () => {
+    const { title, language } = await bodyAs(event, NewCourseInput);
+    const { courses, audit, now } = installation();
+    const person = personOf(event);
+    const id = courses.create(title, briefFrom({}, language ?? 'en'), person.id);
+    audit.note(now(), person.id, 'course-made', id);
+    return { id };
+  }));

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { canonicalJson } from '../../../core/course/canonical';
 import { allLessons } from '../../../core/course/course';
-import { beginModuleAt, joinModuleBefore, moveRows, newLessonBelow, newModuleBelow, removeRows, restore } from '../../../core/course/gestures';
+import { beginModuleAt, joinModuleBefore, moveRows, newLessonBelow, newModuleBelow, removeRows } from '../../../core/course/gestures';
+import { restore } from '../../../core/course/restore';
 import type { Operation } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
 import { courseDesk, freshId } from '../../../server/desk/courses';
@@ -153,7 +154,7 @@ describe('courses of a data folder', () => {
     const { desk, id } = aDesk();
     expect(desk.list(INES).map((row) => row.id)).toEqual([id]);
     expect(desk.list('pnobodyaaaaa')).toEqual([]);
-    desk.remove(id);
+    desk.remove(id, INES);
     expect(desk.list(INES)).toEqual([]);
     expect(() => desk.load(id)).toThrowError('no-such-course');
   });

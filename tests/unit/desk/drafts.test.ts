@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
+import { canonicalJson } from '../../../core/course/canonical';
 import { allLessons, placedChecks } from '../../../core/course/course';
 import { evidencedSentences, replay } from '../../../core/course/rich-text';
 import { blockTexts } from '../../../core/course/blocks';
@@ -9,12 +10,13 @@ import { takeOutline } from '../../../core/course/gestures';
 import { pagesBeside, swapPage } from '../../../core/course/takes';
 import { validateCourse } from '../../../core/course/validate';
 import { usesOf } from '../../../core/course/uses';
+import { readArchive } from '../../../core/exchange/archive';
 import { exportArchive, importArchive } from '../../../server/desk/archive';
 import { courseRows } from '../../../server/desk/rows';
 import { openInstallation } from '../../../server/utils/installation';
 import { inWords } from '../../../server/words/jobs';
-import { aBriefInput, aChange, INES } from '../../data';
-import { aText, file } from '../../builders';
+import { aBriefInput, aChange, INES, TOM } from '../../data';
+import { aText, file, MAKER } from '../../builders';
 import { aZip } from '../reading/zips';
 
 const folder = mkdtempSync(join(tmpdir(), 'uplift-drafts-'));
@@ -76,13 +78,13 @@ describe('a course on the desk', () => {
     expect(allLessons(course)[0].blocks).toHaveLength(1);
     const [take] = pagesBeside(course, lesson.id);
     expect(take.value.lesson.blocks.length).toBeGreaterThan(1);
-    desk.courses.post(id, swapPage(course, take, 'tmineaaaaaaaa').map((operation) => aChange(operation)), 0);
+    desk.courses.post(id, swapPage(course, take, 'tmineaaaaaaaa', MAKER).map((operation) => aChange(operation)), 0);
     const taken = desk.courses.load(id).course;
     expect(validateCourse(taken)).toEqual([]);
     expect(allLessons(taken)[0].blocks).toEqual(take.value.lesson.blocks);
     expect(pagesBeside(taken, lesson.id).map((each) => each.value.lesson.blocks)).toEqual([[aText('mine', 'My own words.')]]);
     const [back] = pagesBeside(taken, lesson.id);
-    desk.courses.post(id, swapPage(taken, back, take.id).map((operation) => aChange(operation)), 0);
+    desk.courses.post(id, swapPage(taken, back, take.id, MAKER).map((operation) => aChange(operation)), 0);
     expect(allLessons(desk.courses.load(id).course)[0].blocks).toEqual([aText('mine', 'My own words.')]);
   });
 
@@ -210,15 +212,52 @@ describe('sources of a course', () => {
 });
 
 describe('archives', () => {
-  const shipped = new Uint8Array(file('demo/course/lending-tools-safely.uplift.zip'));
+  const shipped = readArchive(new Uint8Array(file('demo/course/lending-tools-safely.uplift.zip')));
   it('come in by the normal door and go out the same', () => {
     const { id } = importArchive(desk, shipped, INES);
     const first = exportArchive(desk, id);
     expect(first.name).toBe('lending-tools-safely.uplift.zip');
-    const copy = importArchive(desk, first.bytes, INES);
+    const copy = importArchive(desk, readArchive(first.bytes), INES);
     expect(copy.id).not.toBe(id);
-    const bare = (course: string) => JSON.stringify(desk.courses.load(course).course).replaceAll(course, 'u');
+    const bare = (course: string) => canonicalJson(desk.courses.load(course).course).replaceAll(course, 'u');
+    // Its sources are her own already, so the copy stands on them.
     expect(bare(copy.id)).toBe(bare(id));
+    expect(desk.sources.keys(copy.id)).toEqual(desk.sources.keys(id));
+  });
+
+  it('come in for somebody else with sources of their own, word for word, and every id led on', () => {
+    desk.people.add({ id: TOM, name: 'Tom', login: 'tom', role: 'member' }, 'x.y', 1);
+    const { id } = importArchive(desk, shipped, INES);
+    const { id: his } = importArchive(desk, readArchive(exportArchive(desk, id).bytes), TOM);
+    const [mine, theirs] = [desk.sources.keys(id), desk.sources.keys(his)];
+    expect(theirs.map((key) => key.version)).toEqual(mine.map((key) => key.version));
+    expect(theirs.some((key) => mine.some((other) => other.id === key.id))).toBe(false);
+    const passages = new Map(theirs.flatMap((key) => desk.sources.read(key.id, key.version)!.source.passages.map((passage) => [passage.id, passage.text] as const)));
+    const { course } = desk.courses.load(his);
+    expect(validateCourse(course)).toEqual([]);
+    const sentences = allLessons(course).flatMap((lesson) => lesson.blocks.flatMap((block) => blockTexts(block).flatMap(evidencedSentences)));
+    expect(sentences.length).toBeGreaterThan(100);
+    for (const { mark } of sentences) expect(replay(mark.attrs.passages, (passage) => passages.get(passage))).toBeDefined();
+    for (const lesson of allLessons(course)) expect(lesson.plannedPassages.every((passage) => passages.has(passage))).toBe(true);
+  });
+
+  it('keep their words and keys, whatever the course is called inside', () => {
+    const text = JSON.stringify(shipped.document.course).replaceAll(shipped.document.course.id, 'paragraphs');
+    const course = JSON.parse(text) as typeof shipped.document.course;
+    const block = course.modules[0].lessons[0].blocks.find((each) => each.kind === 'callout' || each.kind === 'text')!;
+    course.modules[0].lessons[0].blocks = [{ id: block.id, kind: 'callout', body: { tone: 'note', paragraphs: [[{ type: 'text', text: 'paragraphs' }]] } }];
+    const { id } = importArchive(desk, { document: { ...shipped.document, course }, media: new Map() }, INES);
+    expect(desk.courses.load(id).course.modules[0].lessons[0].blocks[0].body).toEqual({ tone: 'note', paragraphs: [[{ type: 'text', text: 'paragraphs' }]] });
+    expect(validateCourse(desk.courses.load(id).course)).toEqual([]);
+    expect(courseRows(desk, INES).some((row) => row.id === id)).toBe(true);
+  });
+
+  it('that fail on the way leave nothing behind', () => {
+    const before = [desk.courses.list(INES).length, desk.sources.shelf(INES).length];
+    const [source] = shipped.document.sources;
+    const twice = { ...shipped.document, sources: [{ ...source, title: 'One' }, { ...source, title: 'Two', pictures: null as never }] };
+    expect(() => importArchive(desk, { document: twice, media: new Map() }, INES)).toThrow();
+    expect([desk.courses.list(INES).length, desk.sources.shelf(INES).length]).toEqual(before);
   });
 
   it('the demo\'s has evidence that resolves, letter by letter', () => {

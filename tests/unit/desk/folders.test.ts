@@ -7,7 +7,7 @@ import { validateCourse } from '../../../core/course/validate';
 import { courseDesk } from '../../../server/desk/courses';
 import { DATA_VERSION, openDatabase } from '../../../server/database/open';
 import { openInstallation } from '../../../server/utils/installation';
-import { aChange, aDesk, aFolder, INES } from '../../data';
+import { aBriefInput, aChange, aDesk, aFolder, INES } from '../../data';
 import { anId } from '../../builders';
 
 const keep = (...args: string[]) => spawnSync(process.execPath, ['dist/keep.mjs', ...args], { encoding: 'utf8', env: { ...process.env, PORT: '1' } });
@@ -19,7 +19,7 @@ describe('data folders of older versions', () => {
     const db = openDatabase(folder);
     expect(db.pragma('user_version', { simple: true })).toBe(DATA_VERSION);
     const desk = courseDesk(db, () => 5_000_000);
-    const [row] = desk.list(INES);
+    const row = desk.list(INES).find((each) => each.id !== 'ubrokencourse')!;
     const { course, revision } = desk.load(row.id);
     expect(validateCourse(course)).toEqual([]);
     expect(allLessons(course).map((lesson) => lesson.title)).toEqual(['Greeting', 'First two', 'Second one']);
@@ -61,11 +61,43 @@ describe('data folders of older versions', () => {
     const asked = vi.spyOn(desk.drafter, 'ask');
     await desk.sources.renewClaims();
     expect(asked).not.toHaveBeenCalled();
+    // What comes in with an archive brings no claims that are believed: they are made here.
     const { source } = desk.sources.read(row.id, row.version)!;
-    desk.sources.adopt(course.id, [{ source: { ...source, version: 'elsewhere' }, claims: [] }], INES);
-    expect(desk.sources.read(row.id, 'elsewhere')!.claims).toEqual([]);
+    const other = desk.courses.create('Of an archive', aBriefInput(), INES);
+    desk.sources.adopt(other, [{ source: { ...source, title: 'Elsewhere' }, claims: [] }], new Map(), INES);
+    const [came] = desk.sources.ofCourse(other);
+    expect(desk.sources.read(came.id, came.version)!.claims).toEqual([]);
     await desk.sources.renewClaims();
-    expect(desk.sources.read(row.id, 'elsewhere')!.claims).toHaveLength(2);
+    expect(desk.sources.read(came.id, came.version)!.claims).toHaveLength(2);
+  });
+
+  it('of version 4 has what its log let in mended, and its takes say what is known of them', () => {
+    const folder = aFolder();
+    cpSync('tests/fixtures/data-4', folder, { recursive: true });
+    const { db, courses, releases, learners, sources } = openInstallation(folder);
+    const { course } = courses.load('ubrokencourse');
+    expect(validateCourse(course)).toEqual([]);
+    expect(allLessons(course).map((lesson) => lesson.title)).toEqual(['First one', 'First two', 'Second one']);
+    expect(course.checks[0].options.map((option) => option.id)).toContain(course.checks[0].key);
+    expect(course.takes).toEqual([]);
+    const [whole] = courses.list(INES).filter((row) => row.id !== 'ubrokencourse');
+    expect(courses.load(whole.id).course.takes).toMatchObject([{ value: 'Another name', made: { at: 0, by: '', why: 'kept' } }]);
+    expect(courses.versions(whole.id)).toMatchObject([{ name: 'as it was', by: 'Ines Marlow' }]);
+    expect(releases.list(whole.id)).toHaveLength(1);
+    expect(learners.lines(whole.id)).toMatchObject([{ name: 'Ada' }]);
+    const [source] = sources.ofCourse(whole.id);
+    expect(sources.versions(whole.id, source.id, INES)).toMatchObject([{ serial: 1, by: 'Ines Marlow', used: true }]);
+    db.close();
+  });
+
+  it('whose documents are newer than this program are refused, one by one', () => {
+    const { db, desk, id } = aDesk();
+    desk.post(id, [aChange({ type: 'set', id: anId('First one'), field: 'title', value: 'A', was: 'First one' })], 0);
+    db.prepare('update snapshot set version = 99').run();
+    expect(() => courseDesk(db, () => 0).load(id)).toThrowError('newer-document');
+    db.prepare('update snapshot set version = 2').run();
+    db.prepare('update change set version = 99').run();
+    expect(() => courseDesk(db, () => 0).load(id)).toThrowError('newer-document');
   });
 
   it('a newer one is refused and left as it is', () => {

@@ -17,11 +17,11 @@ describe('a course from what its author knows', () => {
     const id = desk.courses.create('Handing out ladders', aBriefInput(), INES);
     make(id, beginPlan(desk.courses.load(id).course, 'task', 'handing out a ladder', 'seed'));
     await expect(desk.interview.bring(id, INES)).rejects.toMatchObject({ problem: { code: 'nothing-answered' } });
-    expect(desk.interview.view(id)).toMatchObject({ fresh: true, understood: {} });
+    expect(await desk.interview.view(id)).toMatchObject({ fresh: true, understood: {} });
     const { course } = desk.courses.load(id);
     const slot = course.answers!.find((answer) => answer.topic === 'Step by step')!;
     make(id, [{ type: 'set', id: slot.id, field: 'text', value: STEPS, was: '' }]);
-    expect(desk.interview.view(id).fresh).toBe(false);
+    expect((await desk.interview.view(id)).fresh).toBe(false);
     const view = await desk.interview.bring(id, INES);
     expect(view.fresh).toBe(true);
     expect(view.understood[slot.question].claims).toMatchObject({ step: 5, rule: expect.any(Number) });
@@ -56,7 +56,7 @@ describe('a course from what its author knows', () => {
     // Taken off and brought again, it is the same source still.
     const [row] = desk.sources.ofCourse(id);
     desk.sources.detach(id, row.id);
-    expect(desk.interview.view(id).fresh).toBe(false);
+    expect((await desk.interview.view(id)).fresh).toBe(false);
     await desk.interview.bring(id, INES);
     expect(desk.sources.ofCourse(id).map((each) => each.id)).toEqual([row.id]);
   });

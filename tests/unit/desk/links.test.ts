@@ -115,17 +115,17 @@ describe('links as sources', () => {
     const id = desk.courses.create('Again', aBriefInput(), INES);
     const added = await desk.links.add(id, at('/page'), false, INES);
     const source = added.ok ? added.source.id : '';
-    expect(await desk.links.again(id, source)).toEqual({ same: true });
+    expect(await desk.links.again(id, source, INES)).toEqual({ same: true });
     const [gone] = desk.sources.inCourse(id, source)!.source.passages.map((passage) => passage.id);
     ROUTES['/page'] = (_, answer) => answer.setHeader('content-type', 'text/html').end('<h1>Keys</h1><p>A member must hand every key to the desk lead.</p>');
-    expect(await desk.links.again(id, source)).toMatchObject({ same: false, change: { same: 0, changed: [{ id: gone, before: 'A member must hang every key on its hook.', after: 'A member must hand every key to the desk lead.' }], gone: [] } });
+    expect(await desk.links.again(id, source, INES)).toMatchObject({ same: false, change: { same: 0, changed: [{ id: gone, before: 'A member must hang every key on its hook.', after: 'A member must hand every key to the desk lead.' }], gone: [] } });
     expect(desk.sources.inCourse(id, source)!.source.passages[0].text).toContain('desk lead');
     const course = aCourse();
     course.modules[0].lessons[0].blocks[0] = { id: anId('x'), kind: 'text', body: { text: [{ type: 'text', text: 'A member must hang every key on its hook.', marks: [{ type: 'evidence', attrs: { id: anId('e'), passages: [{ id: gone, from: 0, to: 5 }], was: 'abcdefghij' } }] }] } };
     course.checks[0].evidence = [{ id: gone, from: 0, to: 5 }];
     expect(standsOn(course, (range) => range.id === gone)).toEqual({ sentences: 1, checks: 1, lessons: [anId('First one')] });
     expect(standsOn(course, () => false)).toEqual({ sentences: 0, checks: 0, lessons: [] });
-    await expect(desk.links.again(id, 'snothing')).rejects.toMatchObject({ problem: { code: 'no-such-source' } });
+    await expect(desk.links.again(id, 'snothing', INES)).rejects.toMatchObject({ problem: { code: 'no-such-source' } });
   });
 
   describe('a video with its transcript', () => {
@@ -139,7 +139,7 @@ describe('links as sources', () => {
       const { source } = desk.sources.inCourse(id, row.id)!;
       expect(source.passages.map((passage) => passage.locator.seconds)).toEqual([5, 70, 160, 210]);
       expect(desk.sources.passages(id, [source.passages[1].id])[0].source.address).toContain('videos.example');
-      await expect(desk.links.again(id, row.id)).rejects.toMatchObject({ problem: { code: 'not-a-link' } });
+      await expect(desk.links.again(id, row.id, INES)).rejects.toMatchObject({ problem: { code: 'not-a-link' } });
       const { nodes } = await desk.drafter.ask('outline', { course: desk.courses.load(id).course, sources: desk.sources.keys(id) });
       desk.courses.post(id, takeOutline(desk.courses.load(id).course, nodes).map((operation) => aChange(operation)), 0);
       const lessons = allLessons(desk.courses.load(id).course);

@@ -106,12 +106,61 @@ describe('learners', () => {
     expect(() => db.prepare('update attempt set answer = ?').run('x')).toThrow('only ever added');
   });
 
-  it('cannot do what the release does not hold; nothing of it is taken', () => {
-    const { db, id, learners, first, view } = released();
+  it('cannot do what the release does not hold; the rest is taken, and what was not is named', async () => {
+    const { db, id, learners, first, view, keys } = released();
     const { learner } = learners.begin(id, first, { name: 'Ada' });
-    const [one] = lessonsOf(view);
-    for (const events of [[anEvent(one.id), anEvent('lnothing')], [anEvent(one.id, checksIn(one)[0], 'anothing')], [anEvent(one.id, 'knothing', 'anothing')]]) expect(() => learners.take(learner, events)).toThrow('gone');
-    expect(releasesIn(db).attempts(learner.id)).toEqual([]);
+    const [one, two] = lessonsOf(view);
+    const [check] = checksIn(one);
+    const bad = [anEvent('lnothing'), anEvent(one.id, check, 'anothing'), anEvent(one.id, 'knothing', 'anothing'), anEvent(two.id, check, keys[check].key)];
+    const told = await learners.take(learner, [bad[0], anEvent(one.id), ...bad.slice(1)]);
+    expect(told.read).toEqual([one.id]);
+    expect(told.refused).toEqual(bad.map((event) => ({ id: event.id, code: 'gone' })));
+    expect(releasesIn(db).attempts(learner.id)).toHaveLength(1);
+  });
+
+  it('in a forced order come to a lesson when the one before is done, whatever is sent', async () => {
+    const { db, id, releases, learners, view, keys } = released();
+    const forced = releases.make(id, { ...usual, rules: { ...usual.rules, lesson: { kind: 'answered' }, order: 'forced' } }, INES);
+    const { learner } = learners.begin(id, forced, { name: 'Ada' });
+    const [one, two, three] = lessonsOf(view);
+    const [check] = checksIn(one);
+    const early = anEvent(three.id);
+    expect((await learners.take(learner, [early])).refused).toEqual([{ id: early.id, code: 'lesson-closed' }]);
+    // Read, but its check is open: the next stays shut; with the answer in the same packet it opens.
+    const tooSoon = anEvent(two.id);
+    expect((await learners.take(learner, [anEvent(one.id), tooSoon])).refused).toMatchObject([{ code: 'lesson-closed' }]);
+    expect((await learners.take(learner, [anEvent(one.id, check, keys[check].key), anEvent(two.id)])).refused).toBeUndefined();
+    // Sent apart but at once: the second knows of the first.
+    const both = await Promise.all([learners.take(learner, [anEvent(three.id)]), learners.take(learner, [anEvent(lessonsOf(view)[3].id)])]);
+    expect(both.map((told) => told.refused)).toEqual([undefined, undefined]);
+    expect(releasesIn(db).attempts(learner.id)).toHaveLength(5);
+  });
+
+  it('spoil nothing for the others when writing theirs fails', async () => {
+    const { db, id, learners, first, view } = released();
+    const [ada, bo] = ['Ada', 'Bo'].map((name) => learners.begin(id, first, { name }).learner);
+    db.exec(`create temp trigger broken before insert on attempt when new.learner_id = '${bo.id}' begin select raise (abort, 'no'); end`);
+    const [lesson] = lessonsOf(view);
+    const [good, bad] = await Promise.allSettled([learners.take(ada, [anEvent(lesson.id)]), learners.take(bo, [anEvent(lesson.id)])]);
+    expect([good.status, bad.status]).toEqual(['fulfilled', 'rejected']);
+    expect(learners.told(ada).read).toEqual([lesson.id]);
+    db.exec('drop trigger broken');
+    await learners.take(bo, [anEvent(lesson.id)]);
+    expect(learners.told(bo).read).toEqual([lesson.id]);
+  });
+
+  it('are taken out with all they did, or without their name', async () => {
+    const { db, id, learners, first, view } = released();
+    const [ada, bo] = ['Ada', 'Bo'].map((name) => learners.begin(id, first, { name }));
+    for (const { learner } of [ada, bo]) await learners.take(learner, [anEvent(lessonsOf(view)[1].id)]);
+    expect(learners.remove(id, ada.learner.id, true)).toBe(1);
+    expect(learners.byKey(id, ada.key)).toBeUndefined();
+    expect(learners.remove(id, bo.learner.id, false)).toBe(1);
+    expect(learners.byKey(id, bo.key)).toBeUndefined();
+    expect(learners.lines(id)).toMatchObject([{ name: '', progress: { done: 1 } }]);
+    expect(db.prepare('select count(*) as rows from attempt').get()).toEqual({ rows: 1 });
+    expect(() => learners.remove(id, ada.learner.id, true)).toThrow('no-such-learner');
+    expect(() => learners.remove('uanotherone', bo.learner.id, true)).toThrow('no-such-learner');
   });
 
   it('two hundred at once are written together, every answer there', async () => {

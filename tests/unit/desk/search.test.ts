@@ -90,16 +90,23 @@ describe('the shelf', () => {
     desk.sources.putAway(row.id, INES, false);
     expect(desk.sources.shelf(INES).every((each) => each.put_away_at === null)).toBe(true);
   });
-  it('takes in sources of an archive beside what is there, and never over somebody else\'s', () => {
+  it('takes in sources of an archive as one\'s own, and opens nothing of somebody else\'s', () => {
     const [row] = desk.sources.ofCourse(courses[0]);
     const { source, claims } = desk.sources.read(row.id, row.version)!;
-    const newer = { ...source, version: 'f'.repeat(64), title: 'Lending Policy, revised' };
     const mine = desk.courses.create('From an archive', aBriefInput(), INES);
-    desk.sources.adopt(mine, [{ source: newer, claims }], INES);
-    expect(desk.sources.ofCourse(mine)).toMatchObject([{ id: row.id, version: newer.version }]);
-    expect(desk.sources.ofCourse(courses[0])[0].version).toBe(row.version);
-    const his = desk.courses.create('Of an archive', aBriefInput(), TOM);
-    desk.sources.adopt(his, [{ source: { ...newer, version: 'e'.repeat(64) }, claims }], TOM);
-    expect(desk.sources.ofCourse(his)[0].id).not.toBe(row.id);
+    // What its owner has already, word for word, is used as it is.
+    const ids = desk.sources.adopt(mine, [{ source: { ...source, id: 'selsewhereaa' }, claims }], new Map(), INES);
+    expect(desk.sources.ofCourse(mine)).toMatchObject([{ id: row.id, version: row.version }]);
+    expect(ids.get('selsewhereaa')).toBe(row.id);
+    // A stub with the right id and version, of somebody who may not read it.
+    const his = desk.courses.create('Of a stub', aBriefInput(), TOM);
+    const stub = { ...source, passages: source.passages.slice(0, 1), root: { ...source.root, passages: [source.passages[0].id], sections: [] } };
+    desk.sources.adopt(his, [{ source: stub, claims: [] }], new Map(), TOM);
+    const [came] = desk.sources.ofCourse(his);
+    expect(came.id).not.toBe(row.id);
+    expect(came.version).not.toBe(row.version);
+    expect(desk.sources.read(came.id, came.version)!.source.passages).toHaveLength(1);
+    expect(desk.sources.passages(his, source.passages.map((passage) => passage.id))).toEqual([]);
+    expect(desk.sources.read(row.id, row.version)!.source).toEqual(source);
   });
 });

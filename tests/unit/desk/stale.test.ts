@@ -46,7 +46,7 @@ describe('a newer version of a source', () => {
     expect(all).toBeGreaterThan(3);
 
     writeFileSync(path, TEXT.replace('A check takes 40 seconds.', 'A check takes 60 seconds.').replace(/If a tool is wet.*sold\.\n/, 'Nobody is here on Sunday, and the door stays shut.\n'));
-    const newer = await desk.sources.addNewer(id, desk.sources.keys(id)[0].id, path, 'returns.md');
+    const newer = await desk.sources.addNewer(id, desk.sources.keys(id)[0].id, path, 'returns.md', INES);
     if ('problem' in newer || newer.same) throw new Error('nothing newer');
     desk.stale.follow(id, INES, newer.change);
     const { course } = desk.courses.load(id);

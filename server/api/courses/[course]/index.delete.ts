@@ -1,12 +1,13 @@
 import { defineEventHandler } from 'h3';
 import { installation } from '../../../utils/installation';
-import { idOf, personOf } from '../../../utils/request';
+import { answering, idOf, personOf } from '../../../utils/request';
 
-/** Takes a course off the list. Its log stays in the data folder. */
-export default defineEventHandler((event) => {
-  const { courses, audit, now } = installation();
-  const id = idOf(event, 'course');
-  courses.remove(id);
-  audit.note(now(), personOf(event).id, 'course-removed', id);
-  return {};
-});
+/** Lays a course into its authors' bin, with its releases and what learners did. */
+export default defineEventHandler((event) =>
+  answering(() => {
+    const { courses, audit, now } = installation();
+    const [id, person] = [idOf(event, 'course'), personOf(event).id];
+    courses.remove(id, person);
+    audit.note(now(), person, 'course-removed', id);
+    return {};
+  }));

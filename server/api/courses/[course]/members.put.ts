@@ -1,18 +1,22 @@
 import { defineEventHandler } from 'h3';
 import { MemberInput } from '../../../rights/input';
 import { installation } from '../../../utils/installation';
-import { bodyAs, idOf, personOf, refuse } from '../../../utils/request';
+import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
 
-/** Gives somebody a part in a course, or takes it away. The last author stays one. */
-export default defineEventHandler(async (event) => {
-  const { person, role } = await bodyAs(event, MemberInput);
-  const { people, audit, now } = installation();
-  const course = idOf(event, 'course');
-  if (!people.all().some((each) => each.id === person)) refuse({ code: 'no-such-person' });
-  const authors = people.membersOf(course).filter((member) => member.role === 'author');
-  if (role !== 'author' && authors.length === 1 && authors[0].id === person) refuse({ code: 'last-author' });
-  if (role === 'none') people.removeRole(course, person);
-  else people.setRole(course, person, role);
-  audit.note(now(), personOf(event).id, 'rights-changed', course, `${person} ${role}`);
-  return {};
-});
+/** Offers somebody a part in a course, changes the one they have, or takes it away. The last author stays one. */
+export default defineEventHandler((event) =>
+  answering(async () => {
+    const { person, role } = await bodyAs(event, MemberInput);
+    const { people, audit, now } = installation();
+    const course = idOf(event, 'course');
+    const by = personOf(event).id;
+    if (!people.byId(person)) refuse({ code: 'no-such-person' });
+    const members = people.membersOf(course);
+    const authors = members.filter((member) => member.role === 'author' && member.accepted_at !== null);
+    if (role !== 'author' && authors.length === 1 && authors[0].id === person) refuse({ code: 'last-author' });
+    const has = members.some((member) => member.id === person && member.accepted_at !== null);
+    if (role === 'none') people.removeRole(course, person);
+    else people.invite(course, person, role, by);
+    audit.note(now(), by, has || role === 'none' ? 'rights-changed' : 'rights-offered', course, `${people.nameOf(person)} ${role}`);
+    return {};
+  }));

@@ -2,15 +2,19 @@ import { defineEventHandler } from 'h3';
 import { ReturnInput } from '../../../../core/learning/input';
 import { fail } from '../../../../core/course/problem';
 import { installation } from '../../../utils/installation';
-import { courseAt, keepKey } from '../../../utils/learner';
+import { courseAt, keepKey, learnerAt, notTooOften } from '../../../utils/learner';
 import { answering, bodyAs, idOf } from '../../../utils/request';
+import { addressOf } from '../../../utils/session';
 
-/** Comes back on another device, by the address that was copied where the course was begun. */
+/** Comes back on another device, by the address that was copied where the course was begun. Whose place it is is said first; it is taken when that is confirmed. */
 export default defineEventHandler((event) =>
   answering(async () => {
-    const { key } = await bodyAs(event, ReturnInput);
+    const { key, take } = await bodyAs(event, ReturnInput);
+    const { learners, rates } = installation();
     const link = idOf(event, 'link');
-    if (!installation().learners.byKey(courseAt(link), key)) fail('wrong-key');
-    keepKey(event, link, key);
-    return { begun: true };
+    notTooOften(rates.returnAddress(addressOf(event)));
+    const found = learners.byKey(courseAt(link), key) ?? fail('wrong-key');
+    const here = learnerAt(event, link)?.id === found.id;
+    if (take && !here) keepKey(event, link, key);
+    return { name: found.name, here };
   }));

@@ -1,5 +1,6 @@
 import { defineEventHandler } from 'h3';
 import { installation } from '../../../../utils/installation';
-import { idOf } from '../../../../utils/request';
+import { answering, idOf } from '../../../../utils/request';
 
-export default defineEventHandler((event) => installation().courses.versions(idOf(event, 'course')));
+/** The versions of a course that were named, newest first. */
+export default defineEventHandler((event) => answering(() => installation().courses.versions(idOf(event, 'course'))));

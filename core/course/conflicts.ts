@@ -1,0 +1,97 @@
+import { sameData } from './canonical';
+import type { Course, Take, TakeMade } from './course';
+import { idFrom } from './id';
+import { apply, type Operation } from './operations';
+import { putBack } from './restore';
+import { findNode, idsWithin } from './tree';
+
+/** An operation that was refused, with the id of its change. */
+export interface Refused {
+  id: string;
+  operation: Operation;
+}
+
+/**
+ * What is done with changes that met somebody else's: their words are laid beside the place as takes, so that both texts are
+ * kept where a reload and another device find them. What only took away, moved, or says what stands there already, loses
+ * nothing. The same change refused twice is kept once.
+ */
+export function keepRefused(course: Course, refused: readonly Refused[], made: Pick<TakeMade, 'at' | 'by'>): Operation[] {
+  const operations: Operation[] = [];
+  let last = course.takes.at(-1)?.id ?? null;
+  for (const { id, operation } of refused) {
+    const kept = keptOf(course, operation);
+    if (!kept) continue;
+    const take: Take = { id: idFrom('t', 'conflict', id), ...kept, made: { ...made, why: 'conflict' } };
+    const insert: Operation = { type: 'insert', kind: 'take', parent: course.id, after: last, node: take };
+    const applied = apply(course, insert);
+    if (!applied.ok) continue;
+    course = applied.course;
+    operations.push(insert);
+    last = take.id;
+  }
+  return operations;
+}
+
+function keptOf(course: Course, operation: Operation): Pick<Take, 'of' | 'field' | 'value'> | undefined {
+  if (operation.type === 'set') {
+    const target = operation.id === course.id ? course : findNode(course, operation.id)?.node;
+    const now = target && ((target as unknown as Record<string, unknown>)[operation.field] ?? null);
+    return sameData(now, operation.value) ? undefined : { of: operation.id, field: operation.field, value: operation.value };
+  }
+  if (operation.type !== 'insert' || operation.kind === 'take' || findNode(course, operation.node.id)) return undefined;
+  const { kind, parent, after, node } = operation;
+  return { of: parent, field: 'insert', value: { kind, parent, after, node } };
+}
+
+/** Texts that met another's and wait for their author to choose, oldest first. */
+export function conflictsOf(course: Pick<Course, 'takes'>): Take[] {
+  return course.takes.filter((take) => take.made.why === 'conflict');
+}
+
+/** What stands in the place of a kept text; undefined when the place is not there any more. */
+export function standingIn(course: Course, take: Take): { value: unknown } | undefined {
+  if (take.field === 'insert') return undefined;
+  const node = take.of === course.id ? course : findNode(course, take.of)?.node;
+  return node && { value: (node as unknown as Record<string, unknown>)[take.field] ?? null };
+}
+
+/**
+ * Puts a kept text in its place: over what stands there, which is then kept in its stead; or, where the place was deleted,
+ * back from the bin with it. Empty when there is no place for it any more.
+ */
+export function takeText(course: Course, take: Take): Operation[] {
+  const drop: Operation = { type: 'remove', id: take.id, bin: null };
+  if (take.field === 'insert') return [drop, ...within(course, take.of), ...putBackOf(take)(applied(course, within(course, take.of)))];
+  const now = standingIn(course, take);
+  const set = (was: unknown): Operation => ({ type: 'set', id: take.of, field: take.field, value: take.value, was });
+  if (now) {
+    // What stood there is kept in its stead, where it can be: a field that was empty leaves nothing to keep.
+    const swapped: Operation[] = now.value === null ? [drop] : [{ type: 'set', id: take.id, field: 'value', value: now.value, was: take.value }, ...letStand(take)];
+    return sameData(now.value, take.value) ? [drop] : [set(now.value), ...swapped];
+  }
+  const back = within(course, take.of);
+  const there = back.length > 0 ? standingIn(applied(course, back), take) : undefined;
+  return there ? [drop, ...back, set(there.value)] : [];
+}
+
+const putBackOf = (take: Take) => (course: Course) => putBack(course, take.value as Parameters<typeof putBack>[1]);
+
+/** The operations that bring a node back that lies in the bin, by itself or within another. */
+function within(course: Course, id: string): Operation[] {
+  if (id === course.id || findNode(course, id)) return [];
+  const entry = course.bin.find(({ kind, node }) => idsWithin(kind, node).includes(id));
+  return entry ? putBack(course, entry) : [];
+}
+
+function applied(course: Course, operations: readonly Operation[]): Course {
+  return operations.reduce((now, operation) => {
+    const made = apply(now, operation);
+    return made.ok ? made.course : now;
+  }, course);
+}
+
+/** A conflict is settled by letting what stands there stand: the text stays as a take like any other. */
+export function letStand(take: Take): Operation[] {
+  return [{ type: 'set', id: take.id, field: 'made', value: { ...take.made, why: 'kept' }, was: take.made }];
+}
