@@ -24,7 +24,7 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
       }
       const { pages, left } = await fetchSite(first, allowed);
       for (const page of pages) {
-        const path = join(folder, 'site', /\.x?html?$/i.test(page.name) ? page.name : `${page.name}.html`);
+        const path = join(folder, 'site', page.name);
         mkdirSync(dirname(path), { recursive: true });
         writeFileSync(path, page.bytes);
       }

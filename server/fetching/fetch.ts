@@ -7,7 +7,7 @@ import { fail, ProblemError } from '../../core/course/problem';
 import { isPublic } from './address';
 
 /** How much a fetch may take. */
-export const FETCHING = { redirects: 5, bytes: 16 * 1024 * 1024, milliseconds: 20_000, pages: 40, allBytes: 32 * 1024 * 1024 } as const;
+export const FETCHING = { redirects: 5, bytes: 16 * 1024 * 1024, milliseconds: 20_000, siteSeconds: 120, pages: 40, allBytes: 32 * 1024 * 1024 } as const;
 
 /** Kinds of answers that are read, and the ending their file gets. */
 const TYPES: Record<string, string> = {

@@ -33,6 +33,7 @@ const ROUTES: Record<string, RequestListener> = {
     setTimeout(() => answer.destroy(), 20);
   },
   '/guide/': (_, answer) => answer.setHeader('content-type', 'text/html').end('<html><body><h1>Guide</h1><ul><li><a href="two.html">Two</a></li><li><a href="/guide/one">One</a></li><li><a href="gone.html">Gone</a></li><li><a href="/page">Elsewhere</a></li><li><a href="https://else.example/x">Far</a></li></ul></body></html>'),
+  '/odd/': (_, answer) => answer.setHeader('content-type', 'text/html').end(`<html><body><h1>Odd</h1><ul>${['100%', 'a%20b', 'x'.repeat(300), 'page?p=1', 'page?p=2', 'page/more'].map((link) => `<li><a href="/odd/${link}">${link.slice(0, 9)}</a></li>`).join('')}</ul></body></html>`),
   '/guide/one': (_, answer) => answer.setHeader('content-type', 'text/html').end('<h1>One</h1><p>Ask the desk first, always.</p>'),
   '/guide/two.html': (_, answer) => answer.setHeader('content-type', 'text/html').end('<h1>Two</h1><p>Bring the card that hangs on the tool.</p>'),
 };
@@ -40,7 +41,7 @@ let server: Server;
 let host = '';
 const allowed = new Set<string>();
 beforeAll(async () => {
-  server = createServer((request, answer) => (ROUTES[request.url!] ?? ((_: unknown, other: typeof answer) => other.writeHead(404).end()))(request, answer));
+  server = createServer((request, answer) => (ROUTES[request.url!] ?? (request.url!.startsWith('/odd/') ? ROUTES['/page'] : (_: unknown, other: typeof answer) => other.writeHead(404).end()))(request, answer));
   await new Promise<void>((go) => server.listen(0, '127.0.0.1', go));
   host = `127.0.0.1:${(server.address() as { port: number }).port}`;
   allowed.add(host);
@@ -71,11 +72,26 @@ describe('fetching', () => {
   ])('%s is refused as %s', async (address, code) => expect(fetchPage(address, new Set())).rejects.toMatchObject({ problem: { code } }));
   it('asks a closed host only by the port that is allowed', async () => expect(fetchPage(at('/page'), new Set(['127.0.0.1:1']))).rejects.toMatchObject({ problem: { code: 'address-private' } }));
 
+  it('takes pages of any name: with %, very long, twice, and a folder called like a page', async () => {
+    const { pages, left } = await fetchSite(await fetchPage(at('/odd/'), allowed), allowed);
+    expect(left).toBe(0);
+    expect(pages).toHaveLength(7);
+    expect(new Set(pages.map((page) => page.name)).size).toBe(7);
+    for (const { name } of pages) {
+      expect(name).toMatch(/^[\w.~/-]+\.html$/);
+      expect(Math.max(...name.split('/').map((part) => part.length))).toBeLessThanOrEqual(110);
+    }
+    const folders = pages.flatMap(({ name }) => (name.includes('/') ? [name.split('/')[0]] : []));
+    expect(folders.some((folder) => pages.some((page) => page.name === folder))).toBe(false);
+    const contents = new TextDecoder().decode(pages[0].bytes);
+    for (const { name } of pages.slice(1)) expect(contents).toContain(`href="${name}"`);
+  });
+
   it('takes a section of a site in the order of its contents, and counts what it could not have', async () => {
     const { pages, left } = await fetchSite(await fetchPage(at('/guide/'), allowed), allowed);
-    expect(pages.map((page) => page.name)).toEqual(['index.html', 'two.html', 'one']);
+    expect(pages.map((page) => page.name)).toEqual(['index.html', 'two.html', 'one.html']);
     expect(left).toBe(1);
-    expect(new TextDecoder().decode(pages[0].bytes)).toContain('href="one"');
+    expect(new TextDecoder().decode(pages[0].bytes)).toContain('href="one.html"');
   });
 });
 
