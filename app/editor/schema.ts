@@ -119,7 +119,7 @@ const Gutter = Extension.create({
         const marks: Decoration[] = [];
         state.doc.forEach((node, at) => {
           const standing = standingOfNode(node);
-          marks.push(Decoration.node(at, at + node.nodeSize, { class: `standing ${standing}`, ...(WORDS[standing] && { title: WORDS[standing] }) }));
+          marks.push(Decoration.node(at, at + node.nodeSize, { class: `standing ${standing}`, 'data-node': node.attrs.id as string, ...(WORDS[standing] && { title: WORDS[standing] }) }));
         });
         return DecorationSet.create(state.doc, marks);
       },

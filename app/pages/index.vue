@@ -14,13 +14,38 @@ const title = ref('');
 const archive = ref<HTMLInputElement | null>(null);
 let then = 'sources';
 
-async function load() {
+const invitations = ref<{ course_id: string; title: string; role: string; by: string | null }[]>([]);
+const removed = ref<{ id: string; title: string; removed_at: number; learners: number }[]>([]);
+const inBin = ref(false);
+/** The course that is about to be deleted. */
+const deleting = ref<Row | null>(null);
+
+async function trying(work: () => Promise<void>) {
   try {
-    rows.value = await $fetch<Row[]>('/api/courses');
+    await work();
+    trouble.value = null;
   } catch (error) {
     trouble.value = troubleOf(error);
   }
 }
+const load = () => trying(async () => {
+  [rows.value, invitations.value, removed.value] = await Promise.all([$fetch<Row[]>('/api/courses'), $fetch<typeof invitations.value>('/api/invitations'), $fetch<typeof removed.value>('/api/bin')]);
+  if (removed.value.length === 0) inBin.value = false;
+});
+const reply = (course: string, accept: boolean) => trying(async () => {
+  await $fetch(`/api/invitations/${course}`, { method: 'POST', body: { accept } });
+  await load();
+});
+const remove = () => trying(async () => {
+  const row = deleting.value!;
+  deleting.value = null;
+  await $fetch(`/api/courses/${row.id}`, { method: 'DELETE' });
+  await load();
+});
+const bringBack = (id: string) => trying(async () => {
+  await $fetch(`/api/bin/${id}`, { method: 'POST' });
+  await load();
+});
 onMounted(load);
 useCourse().course = null;
 
@@ -89,17 +114,28 @@ useHead({ title: 'Courses – Uplift Path' });
         <input ref="archive" type="file" accept=".zip" class="sr-only" aria-label="Course archive" tabindex="-1" @change="bring">
         <span v-if="rows && rows.length > 3" class="end"><UInput v-model="search" size="sm" placeholder="Find a course" aria-label="Find a course" /><button type="button" class="link small" @click="order = order === 'title' ? 'changed' : 'title'">{{ order === 'title' ? 'last changed first' : 'by title' }}</button></span>
         <span v-else-if="rows" class="end small quiet">{{ counted(rows.length, ['course', 'courses']) }}</span>
+        <button v-if="removed.length" type="button" class="link small" :aria-pressed="inBin" @click="inBin = !inBin">{{ inBin ? 'Back to the courses' : `${removed.length} deleted` }}</button>
       </div>
-      <table v-if="shown.length" class="lines">
-        <thead><tr><th>Course</th><th>Path</th><th class="number">Min</th><th class="number">Checks</th><th>Work</th><th>Changed</th></tr></thead>
+      <section v-for="each in invitations" :key="each.course_id" class="invitation"><p>{{ each.by ?? 'Somebody' }} offers you a part in <strong>{{ each.title }}</strong>: {{ each.role === 'author' ? 'to change it as an author' : 'to review it' }}.</p><UButton size="sm" @click="reply(each.course_id, true)">Accept</UButton><UButton size="sm" color="neutral" variant="outline" @click="reply(each.course_id, false)">Decline</UButton></section>
+      <table v-if="inBin" class="lines">
+        <caption>Deleted courses; each comes back as it was, its learners' results with it</caption>
+        <thead><tr><th>Course</th><th class="number">Learners</th><th>Deleted</th><th><span class="sr-only">Back</span></th></tr></thead>
+        <tbody><tr v-for="row in removed" :key="row.id"><td>{{ row.title }}</td><td class="number">{{ row.learners || '' }}</td><td class="small quiet">{{ when(row.removed_at) }}</td><td class="number"><button type="button" class="link small" @click="bringBack(row.id)">bring it back</button></td></tr></tbody>
+      </table>
+      <table v-else-if="shown.length" class="lines">
+        <thead><tr><th>Course</th><th>Path</th><th class="number">Min</th><th class="number">Checks</th><th>Work</th><th>Changed</th><th><span class="sr-only">Delete</span></th></tr></thead>
         <tbody>
           <tr v-for="row in shown" :key="row.id">
+            <td v-if="row.broken" colspan="5"><strong>{{ row.title }}</strong><span class="small decide block">{{ row.broken }}</span></td>
+            <template v-else>
             <td class="name"><NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink><span class="small quiet">{{ row.audience || 'For whom is not said yet' }}</span></td>
             <td class="path"><PathDrawing :modules="row.path" :states="states(row)" :width="300" :height="34" /></td>
             <td class="number">{{ row.minutes || '' }}</td>
             <td class="number">{{ row.checks || '' }}</td>
             <td>{{ work(row) }}<span v-if="row.role !== 'author'" class="small quiet block">you review</span></td>
+            </template>
             <td class="small quiet">{{ when(row.changedAt) }}</td>
+            <td class="number"><button v-if="row.role === 'author'" type="button" class="link small" :aria-label="`Delete ${row.title}`" @click="deleting = row">delete</button></td>
           </tr>
         </tbody>
       </table>
@@ -110,6 +146,9 @@ useHead({ title: 'Courses – Uplift Path' });
       </div>
       <p v-else-if="rows" class="quiet">No course fits “{{ search }}”.</p>
     </main>
+    <UModal :open="deleting !== null" :title="`Delete “${deleting?.title ?? ''}”`" description="It lies under “deleted” on this page, with its releases and its learners' results, until it is brought back. Learners cannot open it meanwhile." @update:open="deleting = null">
+      <template #body><div class="flex gap-3"><UButton @click="remove">Delete it</UButton><UButton color="neutral" variant="outline" @click="deleting = null">Leave it</UButton></div></template>
+    </UModal>
     <UModal v-model:open="naming" title="New course" description="Its title can be changed at any time.">
       <template #body>
         <form class="fields" @submit.prevent="make">
@@ -122,6 +161,9 @@ useHead({ title: 'Courses – Uplift Path' });
 </template>
 
 <style scoped>
+.invitation { display: flex; align-items: center; gap: 12px; padding: 8px 12px; margin-bottom: 10px; background: var(--moss-faint); border-left: 3px solid var(--moss); }
+.invitation p { flex: 1; }
+caption { text-align: left; padding: 4px 8px; font-size: 13.5px; color: var(--ink-2); }
 .home { max-width: 1168px; }
 .desk:has(.home) { background: var(--sheet); }
 .start { display: flex; gap: 10px; align-items: center; margin-bottom: 20px; flex-wrap: wrap; }

@@ -3,7 +3,7 @@ import { useActions } from '~/actions/registry';
 import type { FoundPassage } from '~/components/source/Found.vue';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
-import { dayWords, holdsWords, sourceKind, type ShelfSource } from '~/words/sources';
+import { dayWords, holdsWords, MAY, sourceKind, type ShelfSource } from '~/words/sources';
 import { counted } from '~/words/states';
 
 /** All sources of a person, across courses, and the search over them. */
@@ -30,6 +30,12 @@ async function put(row: ShelfSource, gone: boolean) {
   await load();
   if (count.value === 0) away.value = false;
 }
+const sharing = ref(false);
+const shared = shallowRef<ShelfSource | null>(null);
+function share(row: ShelfSource) {
+  shared.value = row;
+  sharing.value = true;
+}
 const leadTo = (found: FoundPassage) => {
   const [course] = byId.value.get(found.sourceId)?.courses ?? [];
   return course && `/course/${course.id}/sources/${found.sourceId}#${found.id}`;
@@ -50,17 +56,18 @@ useHead({ title: 'Source shelf – Uplift Path' });
         <thead><tr><th>Source</th><th>Kind</th><th class="number">Words</th><th>Holds</th><th>Read</th><th>In courses</th><th><span class="sr-only">Put away</span></th></tr></thead>
         <tbody>
           <tr v-for="row in shown" :key="row.id">
-            <td><strong>{{ row.title }}</strong><span v-if="row.file_name !== row.title" class="mono block file">{{ row.file_name }}</span></td>
+            <td><strong>{{ row.title }}</strong><span v-if="row.file_name !== row.title" class="mono block file">{{ row.file_name }}</span><span v-if="row.may !== 'own'" class="small quiet block">{{ MAY[row.may] }}</span></td>
             <td>{{ sourceKind(row.kind) }}<span class="small quiet block">in {{ row.language }}</span></td>
             <td class="number">{{ row.words.toLocaleString('en') }}</td>
             <td class="small">{{ holdsWords(row.holds) }}</td>
             <td class="small quiet">{{ dayWords(row.read_at) }}</td>
             <td class="small"><NuxtLink v-for="course in row.courses" :key="course.id" class="link block" :to="`/course/${course.id}/sources/${row.id}`">{{ course.title }}</NuxtLink><span v-if="row.courses.length === 0" class="quiet">none</span></td>
-            <td class="number"><button v-if="row.own" type="button" class="link small" :aria-label="`${away ? 'Put back' : 'Put away'} ${row.title}`" @click="put(row, !away)">{{ away ? 'put back' : 'put away' }}</button></td>
+            <td class="number"><button v-if="row.own && !away" type="button" class="link small share" :aria-label="`Share ${row.title}`" @click="share(row)">share</button> <button v-if="row.own" type="button" class="link small" :aria-label="`${away ? 'Put back' : 'Put away'} ${row.title}`" @click="put(row, !away)">{{ away ? 'put back' : 'put away' }}</button></td>
           </tr>
         </tbody>
       </table>
-      <p v-else-if="rows" class="quiet">Whatever you give to a course as a source stands here too, so that other courses can use it.</p>
+      <SourceShareDialog v-model:open="sharing" :source="shared" />
+      <p v-if="rows && shown.length === 0 && !typed.trim()" class="quiet">Whatever you give to a course as a source stands here too, so that other courses can use it.</p>
     </main>
   </div>
 </template>

@@ -1,216 +1,105 @@
-import { del, get, set } from 'idb-keyval';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { allLessons, type Course } from '~~/core/course/course';
-import { apply, applyAll, type Operation } from '~~/core/course/operations';
+import { conflictsOf, letStand, takeText } from '~~/core/course/conflicts';
+import { allLessons, type Course, type Take } from '~~/core/course/course';
+import type { Operation } from '~~/core/course/operations';
 import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
+import { courseEngine, type Answer, type CourseEngine, type CourseServer, type Opened, type Saving } from '~/sync/engine';
+import { outboxOf } from '~/sync/outbox';
+import { useSession } from './session';
 
-/** A change that the server has not confirmed yet. */
-interface Pending {
-  id: string;
-  group: string;
-  what: string;
-  operation: Operation;
+/** Something that was done elsewhere than under the author's hands, to be shown where it is: undo, going back. */
+export interface Shown {
+  said: string;
+  ids: string[];
+  count: number;
 }
 
-/** A change that could not be made because the place was changed meanwhile: both texts are kept for the author. */
-export interface Conflict {
-  id: string;
-  operation: Operation;
-  now: unknown;
-  message: string;
-}
-
-interface Answer {
-  revision: number;
-  accepted?: string[];
-  refused?: { id: string; problem: { code: string }; now?: unknown }[];
-  missed: Operation[];
-  operations?: Operation[];
-  what?: string;
-  undo?: string;
-  redo?: string;
-}
-
-/** Milliseconds until the server is asked again after it could not be reached. */
-const RETRY = 4000;
-const passing = (trouble: Trouble) => trouble.code === 'offline' || trouble.code === 'fault';
-
-/**
- * The course on the desk. What is shown is what the server has confirmed with the pending changes on top; every change
- * goes through `change`, is shown at once, kept in this browser until it is confirmed, and can be undone.
- */
+/** The course on the desk, as screens read it. Every change goes through `change` or `type`; the engine behind keeps it in step with the server. */
 export const useCourse = defineStore('course', () => {
+  const session = useSession();
   const course = shallowRef<Course | null>(null);
   const role = ref('author');
-  const saving = ref<'saved' | 'saving' | 'waiting'>('saved');
+  const saving = ref<Saving>('saved');
+  /** Whether this browser keeps what waits. */
+  const kept = ref(true);
   const savedAt = ref<Date | null>(null);
   const undoWhat = ref<string>();
   const redoWhat = ref<string>();
-  const conflicts = ref<Conflict[]>([]);
   const trouble = ref<Trouble | null>(null);
-  const said = ref('');
+  /** What was just done, in words, and where. */
+  const shown = shallowRef<Shown | null>(null);
   /** Counts changes that did not come from this screen's own hands: undo, a draft, another window. */
   const outside = ref(0);
-
-  let confirmed: Course | null = null;
-  let revision = 0;
-  let pending: Pending[] = [];
-  let sending: Promise<void> | null = null;
-  let turns: Promise<unknown> = Promise.resolve();
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  /** Editors put their unsaved words in here when asked. */
-  const flushers = new Set<() => void>();
+  let engine: CourseEngine | undefined;
 
   const lessons = computed(() => (course.value ? allLessons(course.value) : []));
   const mayEdit = computed(() => role.value === 'author');
-  const boxKey = (id: string) => `pending/${id}`;
+  /** This person's texts that met another's change, until they choose. */
+  const conflicts = computed(() => (course.value ? conflictsOf(course.value).filter((take) => take.made.by === (session.person?.name ?? '')) : []));
 
-  async function open(id: string) {
-    const answer = await $fetch<{ course: Course; revision: number; role: string; undo?: string; redo?: string }>(`/api/courses/${id}`);
-    confirmed = answer.course;
-    revision = answer.revision;
-    role.value = answer.role;
-    undoWhat.value = answer.undo;
-    redoWhat.value = answer.redo;
-    conflicts.value = [];
+  /** Opens a course in place of the one at hand, which goes on sending what waits and shows nothing any more. Throws what keeps it from being opened. */
+  async function open(id: string): Promise<void> {
+    void leave();
+    const made: CourseEngine = courseEngine({
+      server: serverOf(id), box: outboxOf(session.person?.id ?? 'nobody', id), maker: () => session.person?.name ?? '',
+      screen: {
+        opened: (next) => void (role.value = next),
+        show: (next) => void (course.value = next),
+        outside: () => void outside.value++,
+        saving(state, isKept) {
+          if (state === 'saved' && saving.value !== 'saved') savedAt.value = new Date();
+          saving.value = state;
+          kept.value = isKept;
+        },
+        undoable(undo, redo) {
+          undoWhat.value = undo;
+          redoWhat.value = redo;
+        },
+        trouble: (next) => void (trouble.value = next),
+      },
+    });
+    engine = made;
     trouble.value = null;
-    pending = ((await get<Pending[]>(boxKey(id))) ?? []).filter(() => answer.role === 'author');
-    show();
-    if (pending.length > 0) void flush();
+    shown.value = null;
+    savedAt.value = null;
+    await made.open();
   }
 
-  function show() {
-    let next = confirmed;
-    for (const { operation } of pending) {
-      const applied = next && apply(next, operation);
-      if (applied?.ok) next = applied.course;
-    }
-    course.value = next;
-  }
-
-  /** Makes changes as one gesture. `group` joins them to an earlier one, such as the same burst of typing. False when one does not fit. */
-  function change(what: string, operations: readonly Operation[], group = freshId('g')): boolean {
-    if (!course.value || operations.length === 0) return false;
-    const applied = applyAll(course.value, operations);
-    if (!applied.ok) {
-      trouble.value = { code: applied.problem.code, message: `This could not be done (${applied.problem.code}). Nothing was changed.` };
-      return false;
-    }
-    course.value = applied.course;
-    pending.push(...operations.map((operation) => ({ id: freshId('x'), group, what, operation })));
-    undoWhat.value = what;
-    redoWhat.value = undefined;
-    keepPending();
-    saving.value = 'saving';
-    clearTimeout(timer);
-    timer = setTimeout(() => void flush(), 40);
-    return true;
-  }
-
-  function keepPending() {
-    const id = course.value!.id;
-    void (pending.length > 0 ? set(boxKey(id), JSON.parse(JSON.stringify(pending))) : del(boxKey(id)));
-  }
-
-  /** Sends what is pending, in order, one request at a time. */
-  function flush(): Promise<void> {
-    clearTimeout(timer);
-    sending ??= send().finally(() => {
-      sending = null;
-      if (pending.length > 0 && saving.value !== 'waiting') void flush();
-    });
-    return sending;
-  }
-
-  async function send() {
-    if (!confirmed || pending.length === 0) return;
-    const id = confirmed.id;
-    const batch = pending.filter((each) => each.group === pending[0].group).slice(0, 2000);
-    saving.value = 'saving';
-    try {
-      const answer = await $fetch<Answer>(`/api/courses/${id}/operations`, { method: 'POST', body: { since: revision, what: batch[0].what, changes: batch.map(({ id: change, group, operation }) => ({ id: change, group, operation })) } });
-      await settle(id, answer, batch);
-    } catch (error) {
-      trouble.value = troubleOf(error);
-      saving.value = 'waiting';
-      if (passing(trouble.value)) setTimeout(() => void flush(), RETRY);
-      else {
-        // The server will never take these: they are shown as what they are, and the course as it stands there.
-        pending = pending.filter((each) => !batch.includes(each));
-        keepPending();
-        await open(id);
-      }
-    }
-  }
-
-  async function settle(id: string, answer: Answer, batch: readonly Pending[]) {
-    const refused = new Map((answer.refused ?? []).map((each) => [each.id, each]));
-    const own = batch.filter((each) => !refused.has(each.id)).map((each) => each.operation);
-    pending = pending.filter((each) => !batch.includes(each));
-    keepPending();
-    await advance(id, answer, own);
-    for (const each of batch) {
-      const why = refused.get(each.id);
-      if (why && 'now' in why) conflicts.value.push({ id: each.id, operation: each.operation, now: why.now, message: 'Somebody changed the same place meanwhile. Both texts are kept until you choose.' });
-      else if (why) trouble.value = { code: why.problem.code, message: 'A change did not fit any more and was left out: what it was about is not there. Look in the bin.' };
-    }
+  /** Leaves the course at hand; what is typed in it is sent still. What was shown of it stays until another is. */
+  async function leave(): Promise<void> {
+    const left = engine;
+    // While it is still the one that fields and editors give their words to.
+    left?.flushTyping();
+    engine = undefined;
     saving.value = 'saved';
-    savedAt.value = new Date();
-    if (trouble.value?.code === 'offline') trouble.value = null;
+    await left?.end();
   }
 
-  /** Brings the confirmed course forward by what others did and by one's own; reads it anew when that does not fit. */
-  async function advance(id: string, answer: Answer, own: readonly Operation[]) {
-    undoWhat.value = answer.undo;
-    redoWhat.value = answer.redo;
-    const applied = confirmed && applyAll(confirmed, [...answer.missed, ...own]);
-    if (applied?.ok) {
-      confirmed = applied.course;
-      revision = answer.revision;
-    } else {
-      const fresh = await $fetch<{ course: Course; revision: number }>(`/api/courses/${id}`);
-      confirmed = fresh.course;
-      revision = fresh.revision;
-    }
-    // Own changes that were confirmed, and nothing else: what is shown is right already.
-    if (pending.length === 0 && answer.missed.length === 0 && applied?.ok && own.length > 0 && !answer.operations && (answer.refused ?? []).length === 0) return;
-    show();
-    outside.value++;
+  /** Makes changes as one gesture, all or none. `group` joins them to an earlier one. False when they do not fit, which is told. */
+  function change(what: string, operations: readonly Operation[], group = freshId('g')): boolean {
+    return engine?.change(what, operations, { group }) ?? false;
   }
 
-  /** Sends everything that is typed or pending and waits for it. */
-  async function settleAll() {
-    for (const flusher of flushers) flusher();
-    while (pending.length > 0 && saving.value !== 'waiting') await flush();
+  /** Takes in what is typed: each part for itself; what meets somebody else's change is kept beside it. */
+  function type(what: string, operations: readonly Operation[], group = freshId('g')): boolean {
+    return engine?.change(what, operations, { group, loose: true }) ?? false;
   }
 
-  /** One after another, in the order they were asked for: what comes back from one is what the next begins with. */
-  function inTurn<T>(work: () => Promise<T>): Promise<T> {
-    const next = turns.then(work, work);
-    turns = next.then(() => undefined, () => undefined);
-    return next;
-  }
-
-  const takeBack = (which: 'undo' | 'redo') => inTurn(async () => {
+  async function takeBack(which: 'undo' | 'redo') {
     if (!course.value || !mayEdit.value) return;
-    await settleAll();
-    await asking(async () => {
-      const answer = await $fetch<Answer>(`/api/courses/${course.value!.id}/${which}`, { method: 'POST', body: { since: revision } });
-      await advance(course.value!.id, answer, answer.operations ?? []);
-      said.value = `${which === 'undo' ? 'Undone' : 'Done again'}: ${answer.what}`;
-    });
-  });
-
+    const answer = await engine?.takeBack(which);
+    if (answer) show(`${which === 'undo' ? 'Undone' : 'Done again'}: ${answer.what}`, answer);
+  }
   /** Brings the course back to a version. */
-  const backTo = (version: { id: string; name: string }): Promise<boolean> => inTurn(async () => {
-    await settleAll();
-    return asking(async () => {
-      const answer = await $fetch<Answer>(`/api/courses/${course.value!.id}/versions/${version.id}/back`, { method: 'POST', body: { since: revision } });
-      await advance(course.value!.id, answer, answer.operations ?? []);
-      said.value = `Back to “${version.name}”. Undo brings it forward again.`;
-    });
-  });
+  async function backTo(version: { id: string; name: string }): Promise<boolean> {
+    const answer = await engine?.backTo(version.id);
+    if (answer) show(`Back to “${version.name}”. Undo brings it forward again.`, answer);
+    return answer !== undefined;
+  }
+  function show(said: string, { operations = [] }: Answer) {
+    shown.value = { said, ids: operations.map((operation) => (operation.type === 'insert' ? operation.node.id : operation.id)), count: (shown.value?.count ?? 0) + 1 };
+  }
 
   /** Runs a request; what goes wrong is shown. */
   async function asking(work: () => Promise<void>): Promise<boolean> {
@@ -224,51 +113,36 @@ export const useCourse = defineStore('course', () => {
     }
   }
 
-  /**
-   * Asks for what others did since: another window, a job. What is typed here is sent first; its answer brings theirs
-   * along. False when the server could not be reached and asking again is worth it.
-   */
-  const refresh = (): Promise<boolean> => inTurn(async () => {
-    if (!course.value) return true;
-    for (const flusher of flushers) flusher();
-    if (pending.length > 0) {
-      await flush();
-      return true;
-    }
-    const id = course.value.id;
-    try {
-      const answer = await $fetch<Answer>(`/api/courses/${id}/changes`, { query: { since: revision } });
-      if (answer.revision > revision && course.value?.id === id) await advance(id, answer, []);
-      return true;
-    } catch (error) {
-      return !passing(troubleOf(error));
-    }
-  });
-
-  /** Hears of a revision: asks for what is missing unless it is one's own, again and again while the server cannot be reached. */
-  async function hear(newest: number) {
-    const id = course.value?.id;
-    await sending;
-    if (newest <= revision || await refresh()) return;
-    setTimeout(() => id === course.value?.id && void hear(newest), RETRY);
-  }
-
-  /** Settles a conflict: mine over what stands there, or theirs with mine kept as a take. */
-  function settleConflict(conflict: Conflict, keep: 'mine' | 'theirs') {
-    conflicts.value = conflicts.value.filter((each) => each.id !== conflict.id);
-    const { operation } = conflict;
-    if (operation.type !== 'set' || !course.value) return;
-    if (keep === 'mine') change('your text over another', [{ ...operation, was: conflict.now }]);
-    else change('your text kept as a take', [{ type: 'insert', kind: 'take', parent: course.value.id, after: course.value.takes.at(-1)?.id ?? null, node: { id: freshId('t'), of: operation.id, field: operation.field, value: operation.value } }]);
+  /** Settles a conflict: mine in its place, or what stands there with mine kept as a take. */
+  function settleConflict(take: Take, keep: 'mine' | 'theirs') {
+    if (!course.value) return;
+    const operations = keep === 'mine' ? takeText(course.value, take) : letStand(take);
+    if (operations.length === 0) trouble.value = { code: 'place-gone', message: 'There is no place for it any more. It stays in the bin, under “Texts without a place”.' };
+    if (change(keep === 'mine' ? 'your text over another' : 'your text kept as a take', operations)) outside.value++;
   }
 
   return {
-    course, role, mayEdit, lessons, saving, savedAt, undoWhat, redoWhat, conflicts, trouble, said, outside,
-    open, change, flush, settleAll, refresh, hear, backTo, asking, settleConflict,
+    course, role, mayEdit, lessons, saving, kept, savedAt, undoWhat, redoWhat, conflicts, trouble, shown, outside,
+    open, leave, change, type, backTo, asking, settleConflict,
     undo: () => takeBack('undo'), redo: () => takeBack('redo'),
-    onFlush(flusher: () => void) {
-      flushers.add(flusher);
-      return () => flushers.delete(flusher);
-    },
+    settleAll: () => engine?.settleAll() ?? Promise.resolve(),
+    refresh: () => engine?.refresh() ?? Promise.resolve(true),
+    hear: (revision: number) => engine?.hear(revision) ?? Promise.resolve(),
+    flushTyping: () => engine?.flushTyping(),
+    stuck: () => engine?.stuck() ?? [],
+    forgetStuck: () => engine?.forget() ?? Promise.resolve(),
+    onFlush: (flusher: () => void) => engine?.onFlush(flusher) ?? (() => undefined),
   };
 });
+
+/** A course's routes on our server. */
+function serverOf(id: string): CourseServer {
+  const at = `/api/courses/${id}`;
+  return {
+    open: () => $fetch<Opened>(at),
+    post: (body) => $fetch<Answer>(`${at}/operations`, { method: 'POST', body }),
+    changes: (since) => $fetch<Answer>(`${at}/changes`, { query: { since } }),
+    takeBack: (which, since) => $fetch<Answer>(`${at}/${which}`, { method: 'POST', body: { since } }),
+    backTo: (version, since) => $fetch<Answer>(`${at}/versions/${version}/back`, { method: 'POST', body: { since } }),
+  };
+}

@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia';
+import { useLocalStorage } from '@vueuse/core';
 import { computed, shallowRef, watch } from 'vue';
+import { pagesBeside } from '~~/core/course/takes';
 import { useCourse } from './course';
 
 export type StepState = 'waiting' | 'done' | 'kept' | 'failed' | 'stopped';
@@ -18,7 +20,7 @@ export const useDrafting = defineStore('drafting', () => {
   const desk = useCourse();
   const jobs = shallowRef<DraftingJob[]>([]);
   /** The last ended one that was read and put away. */
-  const seen = shallowRef<string>();
+  const seen = useLocalStorage<string>('uplift-drafting-seen', '');
   watch(() => desk.course?.id, () => void (jobs.value = []));
   let asked = false;
   let asking: Promise<void> | undefined;
@@ -45,8 +47,12 @@ export const useDrafting = defineStore('drafting', () => {
     const done = steps.value.filter((step) => step.state !== 'waiting').length;
     return { done, of: steps.value.length, title: running.value.map((job) => job.steps.find((step) => step.lesson_id === job.now)?.title).find(Boolean) };
   });
-  /** What the last drafting could not do, or kept beside a lesson; until it is put away. */
-  const remarks = computed(() => jobs.value.filter((job) => job.id !== seen.value).flatMap((job) => job.steps.filter((step) => step.state === 'kept' || step.state === 'failed')));
+  /** What the last drafting could not do, or kept beside a lesson; as long as it holds, and until it is put away. */
+  const remarks = computed(() => jobs.value.filter((job) => job.id !== seen.value).flatMap((job) => job.steps.filter(holds)));
+  function holds({ state, lesson_id }: DraftingJob['steps'][number]): boolean {
+    if (!desk.lessons.some((lesson) => lesson.id === lesson_id)) return false;
+    return state === 'failed' || (state === 'kept' && pagesBeside(desk.course!, lesson_id).some((take) => take.made.why === 'draft'));
+  }
 
   async function draft(lessons: readonly string[]): Promise<void> {
     await desk.settleAll();
@@ -57,5 +63,5 @@ export const useDrafting = defineStore('drafting', () => {
   async function stop(): Promise<void> {
     for (const job of running.value) await desk.asking(async () => void (jobs.value = await $fetch<DraftingJob[]>(`${at()}/${job.id}`, { method: 'DELETE' })));
   }
-  return { jobs, running, waiting, progress, remarks, load, draft, stop, putAway: () => void (seen.value = jobs.value.at(-1)?.id) };
+  return { jobs, running, waiting, progress, remarks, load, draft, stop, putAway: () => void (seen.value = jobs.value.at(-1)?.id ?? '') };
 });

@@ -22,9 +22,14 @@ export interface ShelfSource {
   read_at: number;
   holds: Holds;
   own: boolean;
+  /** What one may do with it. */
+  may: 'own' | 'change' | 'use' | 'read';
   put_away_at: number | null;
   courses: { id: string; title: string }[];
 }
+
+/** What one may do with a source of somebody else's. */
+export const MAY: Record<ShelfSource['may'], string> = { own: '', change: 'shared with you, to use and change', use: 'shared with you, to use', read: 'to read, in the course that uses it' };
 
 /** What of a lesson stands on words that are not in their source any more. */
 export const staleWords = ({ sentences, checks }: { sentences: number; checks: number }): string => `${[sentences ? counted(sentences, ['sentence', 'sentences']) : '', checks ? counted(checks, ['question', 'questions']) : ''].filter(Boolean).join(' and ')} on words that the source has changed`;

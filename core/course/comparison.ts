@@ -57,6 +57,11 @@ export function compareCourses(before: Course, after: Course): CourseComparison 
   };
 }
 
+/** Compares two states of one lesson, each with the course whose questions its places lead to. */
+export function compareLessons(was: Lesson, is: Lesson, before: Course, after: Course): LessonChange {
+  return lessonChange(was, is, before, after, false);
+}
+
 function lessonChange(was: Lesson | undefined, is: Lesson | undefined, before: Course, after: Course, moved: boolean): LessonChange {
   const lesson = (is ?? was)!;
   const title = was && is ? differing([[lesson.id, was.title]], [[lesson.id, is.title]]) : [];

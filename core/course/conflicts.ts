@@ -44,6 +44,37 @@ function keptOf(course: Course, operation: Operation): Pick<Take, 'of' | 'field'
   return { of: parent, field: 'insert', value: { kind, parent, after, node } };
 }
 
+/**
+ * A value that was changed here and elsewhere, where the two changes are of different parts of it: theirs with mine made
+ * in it. Undefined where both changed the same part, or where it has no parts.
+ */
+export function mergedValue(was: unknown, mine: unknown, theirs: unknown): { value: unknown } | undefined {
+  if (sameData(mine, was) || sameData(mine, theirs)) return { value: theirs };
+  if (sameData(theirs, was)) return { value: mine };
+  if (!isParts(was) || !isParts(mine) || !isParts(theirs)) return undefined;
+  const value: Record<string, unknown> = {};
+  for (const key of new Set([...Object.keys(theirs), ...Object.keys(mine)])) {
+    const part = mergedValue(was[key], mine[key], theirs[key]);
+    if (!part) return undefined;
+    if (part.value !== undefined) value[key] = part.value;
+  }
+  return { value };
+}
+
+function isParts(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** A change that was refused because the place was changed meanwhile, as it fits what stands there now; undefined where it cannot be made to. */
+export function refitted(course: Course, operation: Operation): Operation | undefined {
+  if (operation.type !== 'set') return undefined;
+  const target = operation.id === course.id ? course : findNode(course, operation.id)?.node;
+  if (!target) return undefined;
+  const now = (target as unknown as Record<string, unknown>)[operation.field] ?? null;
+  const merged = isParts(now) ? mergedValue(operation.was, operation.value, now) : undefined;
+  return merged && { ...operation, value: merged.value, was: now };
+}
+
 /** Texts that met another's and wait for their author to choose, oldest first. */
 export function conflictsOf(course: Pick<Course, 'takes'>): Take[] {
   return course.takes.filter((take) => take.made.why === 'conflict');

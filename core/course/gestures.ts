@@ -94,12 +94,15 @@ export function removeRows(course: Course, rows: readonly string[]): Operation[]
     .map((id): Operation => ({ type: 'remove', id }));
 }
 
-/** What a lesson's learner can do afterwards, in the author's words: its first objective is set, or one is made. Empty words take it away. */
-export function wordObjective(course: Course, lesson: Lesson, text: string, id: string): Operation[] {
+/**
+ * What a lesson's learner can do afterwards, in the author's words: its first objective is set, or one is made. Empty words
+ * take it away. `was` is what stood there when its author began to type, where that is known.
+ */
+export function wordObjective(course: Course, lesson: Lesson, text: string, id: string, was?: string): Operation[] {
   const [first] = lesson.objectiveIds;
   const now = course.objectives.find((objective) => objective.id === first);
   const said = text.trim();
-  if (now && said) return now.text === said ? [] : [{ type: 'set', id: now.id, field: 'text', value: said, was: now.text }];
+  if (now && said) return now.text === said ? [] : [{ type: 'set', id: now.id, field: 'text', value: said, was: was ?? now.text }];
   if (now) return [{ type: 'set', id: lesson.id, field: 'objectiveIds', value: lesson.objectiveIds.slice(1), was: lesson.objectiveIds }];
   if (!said) return [];
   const node: Objective = { id, verb: 'carry-out', object: said, level: 'apply', text: said, evidence: [] };

@@ -44,6 +44,11 @@ function fits(block: Block, body: unknown): boolean {
 /** Who lays something beside, and when. */
 export type Maker = Pick<TakeMade, 'at' | 'by'>;
 
+/** Whether an author worked on a lesson's page, so that a draft must not take its place: it is laid beside it. */
+export function isWorkedOn({ state, blocks }: Pick<Lesson, 'state' | 'blocks'>): boolean {
+  return blocks.length > 0 && state !== 'blank' && state !== 'drafted';
+}
+
 /** Lays a page beside its lesson, which stays as it is. Nothing when the same lies there already, or stands on the page. */
 export function keepBeside(course: Course, page: LessonPage, id: string, maker: Maker): Operation[] {
   const now = allLessons(course).find((lesson) => lesson.id === page.lesson.id);

@@ -13,7 +13,7 @@ export interface Offer {
   checks: number;
   rules: Rules;
   /** Whether it may be begun or gone on with now; or what is missing. */
-  state: 'begun' | 'open' | 'name' | 'sign-in' | 'closed';
+  state: 'begun' | 'open' | 'name' | 'sign-in' | 'closed' | 'withdrawn';
   /** Who is signed in. */
   person?: string;
 }
@@ -50,7 +50,9 @@ export function asking(link: string) {
   return {
     offer: () => ask<Offer>(at),
     begin: (name?: string) => ask<object>(`${at}/begin`, name ? { name } : {}),
-    comeBack: (key: string) => ask<object>(`${at}/return`, { key }),
+    /** Whose place a key is; `take` takes it on this browser. */
+    comeBack: (key: string, take = false) => ask<{ name: string; here: boolean }>(`${at}/return`, { key, ...(take && { take }) }),
+    leave: () => ask<object>(`${at}/leave`, {}),
     course: () => ask<Taken>(`${at}/course`),
     async send(events: readonly Sent[]): Promise<Told | undefined> {
       try {

@@ -11,6 +11,7 @@ export const en: Words = {
   left: { read: 'not read to its end', answer: 'checks to answer', pass: 'more right answers needed' }, firstThese: 'Still to do here: {left}. The next lesson opens then.',
   stillHere: 'Still to do here: {left}. Press again to go on all the same.',
   endTitle: 'The end of the path', endDone: 'You have completed this course.', endLeft: 'Not everything is done yet.', score: '{right} of {of} checks right ({share} %)', notPassed: '{share} % are needed.', stillOpen: 'Still open',
+  withdrawn: 'The author has withdrawn this course. What you did is kept, and you can go on if it is made available again.', placeOf: 'This address is the place of {name} in this course.', goOnAs: 'Go on as {name}', notMe: 'No, I am somebody else', leave: 'Leave this place', leaveWhy: 'On this device only. What you did is kept; this address leads back to it.', somebody: 'Somebody',
   elsewhere: 'Go on elsewhere', elsewhereWhy: 'Open this address on another device to go on there. Keep it to yourself: it is your place in the course.', copied: 'Copied',
   callout: { note: 'Note', tip: 'Tip', warning: 'Warning', example: 'Example', experience: 'From experience' }, summary: 'To take along',
   ruleLesson: { read: 'A lesson is done when you have read it.', answered: 'A lesson is done when you have read it and answered its checks.', passed: 'A lesson is done when you have read it and {share} % of its checks are right.' },

@@ -11,6 +11,7 @@ export const es: Words = {
   left: { read: 'sin leer hasta el final', answer: 'preguntas por responder', pass: 'faltan respuestas correctas' }, firstThese: 'Falta aquí: {left}. Después se abre la lección siguiente.',
   stillHere: 'Falta aquí: {left}. Pulse otra vez para continuar de todos modos.',
   endTitle: 'Fin del camino', endDone: 'Ha completado este curso.', endLeft: 'Todavía no está todo hecho.', score: '{right} de {of} preguntas correctas ({share} %)', notPassed: 'Hace falta el {share} %.', stillOpen: 'Pendiente',
+  withdrawn: 'El autor ha retirado este curso. Lo que ha hecho se conserva, y podrá seguir si vuelve a estar disponible.', placeOf: 'Esta dirección es el lugar de {name} en este curso.', goOnAs: 'Seguir como {name}', notMe: 'No, soy otra persona', leave: 'Dejar este lugar', leaveWhy: 'Solo en este dispositivo. Lo que ha hecho se conserva; esta dirección lleva de vuelta.', somebody: 'alguien',
   elsewhere: 'Continuar en otro lugar', elsewhereWhy: 'Abra esta dirección en otro dispositivo para continuar allí. Guárdela para usted: es su lugar en el curso.', copied: 'Copiado',
   callout: { note: 'Nota', tip: 'Consejo', warning: 'Atención', example: 'Ejemplo', experience: 'De la experiencia' }, summary: 'Para recordar',
   ruleLesson: { read: 'Una lección está hecha cuando la ha leído.', answered: 'Una lección está hecha cuando la ha leído y ha respondido a sus preguntas.', passed: 'Una lección está hecha cuando la ha leído y el {share} % de sus preguntas es correcto.' },

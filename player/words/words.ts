@@ -48,6 +48,13 @@ export interface Words {
   score: string;
   notPassed: string;
   stillOpen: string;
+  withdrawn: string;
+  placeOf: string;
+  goOnAs: string;
+  notMe: string;
+  leave: string;
+  leaveWhy: string;
+  somebody: string;
   elsewhere: string;
   elsewhereWhy: string;
   copied: string;

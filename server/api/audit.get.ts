@@ -12,7 +12,8 @@ export default defineEventHandler((event) =>
   answering(() => {
     const { since, until, before, ...words } = getQuery(event);
     const number = (value: unknown) => (value === undefined || value === '' ? undefined : Number(value));
-    const given = Object.entries({ ...words, since: number(since), until: number(until), before: number(before) }).filter(([, value]) => value !== undefined && value !== '');
+    const all: Record<string, unknown> = { ...words, since: number(since), until: number(until), before: number(before) };
+    const given = Object.entries(all).filter(([, value]) => value !== undefined && value !== '');
     const checked = checkInput(AuditInput, Object.fromEntries(given));
     if (!checked.ok) return refuse(checked.problem);
     const { what, ...filter } = checked.value;

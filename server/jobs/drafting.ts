@@ -1,7 +1,7 @@
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
 import { sameData } from '../../core/course/canonical';
 import { fail, ProblemError, type Problem } from '../../core/course/problem';
-import { keepBeside, takePage } from '../../core/course/takes';
+import { isWorkedOn, keepBeside, takePage } from '../../core/course/takes';
 import type { DraftedLesson } from '../../core/draft';
 import { jobsIn, type JobRow, type JobStep, type NextStep } from '../database/jobs';
 import type { Db } from '../database/open';
@@ -109,7 +109,7 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
     const lesson = lessonIn(course, lessonId) ?? fail('gone', undefined, lessonId);
     const before = lessonIn(courses.at(job.course_id, job.revision), lessonId);
     const maker = { at: now(), by: people.nameOf(job.person_id) };
-    return sameData(lesson, before) ? { operations: takePage(course, drafted, freshId('t'), maker), state: 'done' as const } : { operations: keepBeside(course, drafted, freshId('t'), maker), state: 'kept' as const };
+    return sameData(lesson, before) && !isWorkedOn(lesson) ? { operations: takePage(course, drafted, freshId('t'), maker), state: 'done' as const } : { operations: keepBeside(course, drafted, freshId('t'), maker), state: 'kept' as const };
   }
 
   return {

@@ -4,6 +4,7 @@ import type { Block } from '~~/core/course/blocks';
 import { sentenceHash, type PassageRange } from '~~/core/course/rich-text';
 import { passageBlock } from '~~/core/source/on-page';
 import type { Lesson } from '~~/core/course/course';
+import { usesOf } from '~~/core/course/uses';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -18,7 +19,15 @@ const stale = useStale();
 const desk = useCourse();
 const tab = ref<'evidence' | 'more'>('evidence');
 const views = ref<PassageView[]>([]);
-const more = ref<PassageView[] | null>(null);
+/** Whether what is shown was looked for: still looking, found, or asked for in vain. */
+const looked = ref<'looking' | 'found' | 'failed'>('found');
+const fetched = ref<PassageView[] | null>(null);
+const moreFailed = ref(false);
+/** What was found and no lesson uses now: pulled in it goes, undone it is there again. */
+const more = computed(() => {
+  const uses = desk.course ? usesOf(desk.course) : new Map();
+  return fetched.value?.filter((view) => !uses.has(view.passage.id)) ?? null;
+});
 const at = ref(0);
 const seen = new Map<string, PassageView[]>();
 let asked = 0;
@@ -26,9 +35,13 @@ let asked = 0;
 watch(() => props.evidence?.passages.map((range) => range.id).join(), async (ids) => {
   const mine = ++asked;
   if (!ids) return void (views.value = []);
-  const found = seen.get(ids) ?? (await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/passages`, { query: { ids } }).catch(() => []));
-  seen.set(ids, found);
-  if (mine === asked) views.value = found;
+  const known = seen.get(ids);
+  if (!known) looked.value = 'looking';
+  const found = known ?? (await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/passages`, { query: { ids } }).catch(() => undefined));
+  if (found) seen.set(ids, found);
+  if (mine !== asked) return;
+  views.value = found ?? [];
+  looked.value = found ? 'found' : 'failed';
 }, { immediate: true });
 const ranges = computed(() => new Map(props.evidence?.passages.map((range) => [range.id, range])));
 /** A passage cut at the words that are used. */
@@ -50,19 +63,23 @@ function renew() {
 }
 
 async function loadMore() {
-  more.value = await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/lessons/${props.lesson.id}/unused`).catch(() => []);
+  const lesson = props.lesson.id;
+  moreFailed.value = false;
+  const found = await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/lessons/${lesson}/unused`).catch(() => undefined);
+  if (lesson !== props.lesson.id) return;
+  moreFailed.value = found === undefined;
+  fetched.value = found ?? fetched.value;
   at.value = 0;
 }
+watch(() => props.lesson.id, () => void (fetched.value = null));
 watch([tab, () => props.lesson.id], () => {
   if (tab.value === 'more') void loadMore();
 });
-watch(() => props.lesson.id, () => void (more.value = null));
 
 function pull(view: PassageView | undefined) {
   if (!view) return;
   emit('pull', [passageBlock(view.passage, freshId('b'))]);
-  more.value = (more.value ?? []).filter((each) => each !== view);
-  at.value = Math.min(at.value, more.value.length - 1);
+  at.value = Math.max(0, Math.min(at.value, (more.value?.length ?? 1) - 2));
 }
 useActions([
   { id: 'e-evidence', label: 'Show the evidence', key: 'Alt+E', area: 'Evidence', run: () => void (tab.value = 'evidence') },
@@ -103,11 +120,14 @@ useActions([
         <UButton v-if="desk.mayEdit && renewal" size="sm" @click="renew">Put the new words in <kbd>Alt N</kbd></UButton>
         <p v-else class="small quiet">{{ gone.some((each) => each.after) ? 'Change the sentence by hand, or draft the lesson again.' : 'Delete the sentence, or leave it as your own.' }}</p>
       </template>
+      <p v-else-if="evidence && looked === 'looking'" class="small quiet">Looking</p>
+      <p v-else-if="evidence && looked === 'failed'" class="small decide">The passage could not be fetched. It is looked for again when you come back to the sentence.</p>
       <p v-else-if="evidence && views.length === 0" class="small quiet">The passage is not among the sources of this course any more.</p>
       <p v-else-if="!evidence" class="small quiet">Put the cursor into a sentence to see the passage it stands on. Words without a blue line at their side are your own.</p>
     </div>
     <div v-else class="body">
-      <p v-if="more === null" class="small quiet">Looking</p>
+      <p v-if="moreFailed" class="small decide">It could not be looked for. <button type="button" class="link" @click="loadMore">Look again</button></p>
+      <p v-else-if="more === null" class="small quiet">Looking</p>
       <p v-else-if="more.length === 0" class="small quiet">The sources have nothing more on this that no lesson uses.</p>
       <p v-else class="small quiet">Not used in any lesson, what fits best first. <kbd>Alt ↵</kbd> pulls the marked one in behind the cursor.</p>
       <article v-for="(view, index) in more ?? []" :key="view.passage.id" class="choice" :class="{ current: index === at }" @click="at = index">

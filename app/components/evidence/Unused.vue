@@ -8,12 +8,16 @@ const props = defineProps<{ lesson: Lesson }>();
 const desk = useCourse();
 const found = ref<PassageView[] | null>(null);
 const at = computed(() => `/api/courses/${desk.course!.id}/lessons/${props.lesson.id}/unused`);
+const failed = ref(false);
 let asked = 0;
 
 async function load() {
   const mine = ++asked;
-  const answer = await $fetch<PassageView[]>(at.value).catch(() => []);
-  if (mine === asked) found.value = answer;
+  failed.value = false;
+  const answer = await $fetch<PassageView[]>(at.value).catch(() => undefined);
+  if (mine !== asked) return;
+  failed.value = answer === undefined;
+  found.value = answer ?? null;
 }
 watch(() => props.lesson.id, () => {
   found.value = null;
@@ -32,7 +36,8 @@ function give(view: PassageView) {
   <aside class="unused" aria-label="Not used yet">
     <h2>On this topic, not used yet</h2>
     <p class="small quiet">For “{{ lesson.title }}”. What you give it is drafted with it.</p>
-    <p v-if="found === null" class="small quiet">Looking</p>
+    <p v-if="failed" class="small decide">It could not be looked for. <button type="button" class="link" @click="load">Look again</button></p>
+    <p v-else-if="found === null" class="small quiet">Looking</p>
     <p v-else-if="rest.length === 0" class="small quiet">The sources have nothing more that fits.</p>
     <article v-for="view in rest" :key="view.passage.id">
       <p><strong>{{ view.source.title }}</strong></p>

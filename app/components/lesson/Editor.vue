@@ -31,6 +31,15 @@ const checkPlace = Node.create({
   addNodeView: () => VueNodeViewRenderer(CheckPlace),
 });
 
+/** A picture given to the page is refused with a word, until pages can hold pictures; text beside it is taken. */
+function refusePictures(data: DataTransfer | null): boolean {
+  const pictures = [...(data?.files ?? [])].filter((file) => file.type.startsWith('image/'));
+  const inText = /<img\b/i.test(data?.getData('text/html') ?? '');
+  if (pictures.length === 0 && !inText) return false;
+  desk.trouble = { code: 'no-pictures', message: 'Pages cannot hold pictures yet, so the picture was left out. Nothing else was changed.' };
+  return pictures.length > 0 && (data?.getData('text/plain') ?? '') === '';
+}
+
 /** Blocks as the course holds them, in order; and the node that shows each. */
 let known: readonly Block[] = props.lesson.blocks;
 let nodes = new WeakMap<PmNode, Block>();
@@ -43,9 +52,10 @@ const editor = useEditor({
   extensions: lessonExtensions(checkPlace, () => stale.ids),
   content: page(known),
   editable: desk.mayEdit,
-  editorProps: { attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Page of the lesson', class: 'page' } },
+  editorProps: { handlePaste: (_, event) => refusePictures(event.clipboardData), handleDrop: (_, event) => refusePictures(event.dataTransfer), attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Page of the lesson', class: 'page' } },
   onCreate: ({ editor: made }) => remember(made.state.doc),
-  onUpdate: () => {
+  onUpdate: ({ transaction }) => {
+    if (transaction.getMeta('shown')) return;
     clearTimeout(timer);
     timer = setTimeout(flush, REST);
   },
@@ -54,9 +64,9 @@ const editor = useEditor({
 });
 
 /** Notes which node shows which block, so that what was not touched is never converted back. */
-function remember(doc: PmNode, except: ReadonlySet<string> = new Set()) {
+function remember(doc: PmNode) {
   nodes = new WeakMap();
-  const byId = new Map(known.filter((block) => !except.has(block.id)).map((block) => [block.id, block]));
+  const byId = new Map(known.map((block) => [block.id, block]));
   doc.forEach((node) => {
     const block = byId.get(node.attrs.id as string);
     if (block) nodes.set(node, block);
@@ -76,64 +86,66 @@ function blocksNow(): Block[] {
   return last?.kind === 'text' && last.body.text.length === 0 && !known.some((block) => block.id === last.id) ? blocks.slice(0, -1) : blocks;
 }
 
-/** Gives what changed to the course. Successive bursts within three seconds are one gesture. */
+/**
+ * Gives what changed to the course, against the page as it was known here: what somebody else changed meanwhile is not
+ * written over, both are kept. Successive bursts within three seconds are one gesture.
+ */
 function flush() {
   clearTimeout(timer);
   if (!editor.value || !desk.mayEdit || !desk.course) return;
   const lesson = desk.lessons.find((each) => each.id === props.lesson.id);
-  if (!lesson) return;
   const next = blocksNow();
-  const operations = pageOperations(lesson.id, lesson.blocks, next);
+  const operations = pageOperations(props.lesson.id, known, next);
   if (operations.length === 0) return;
   const typing = operations.every((operation) => operation.type === 'set');
   const group = typing && Date.now() - burst.at < BURST ? burst.group : freshId('g');
   burst = { group, at: Date.now() };
   // A page that was drafted and is written on is in work.
-  const working = lesson.state === 'drafted' || (lesson.state === 'blank' && lesson.blocks.length === 0);
-  if (desk.change(typing ? `words in “${lesson.title}”` : `page of “${lesson.title}”`, working ? [...operations, { type: 'set', id: lesson.id, field: 'state', value: 'in-work', was: lesson.state }] : operations, group)) {
-    known = desk.lessons.find((each) => each.id === lesson.id)!.blocks;
-    const byId = new Map(known.map((block) => [block.id, block]));
-    editor.value.state.doc.forEach((node) => {
-      const block = byId.get(node.attrs.id as string);
-      if (block) nodes.set(node, block);
-    });
-  }
+  const working = lesson && (lesson.state === 'drafted' || (lesson.state === 'blank' && lesson.blocks.length === 0));
+  const title = lesson?.title ?? props.lesson.title;
+  // Known before it is given: showing what came of it looks at that.
+  known = next;
+  desk.type(typing ? `words in “${title}”` : `page of “${title}”`, working ? [...operations, { type: 'set', id: props.lesson.id, field: 'state', value: 'in-work', was: lesson.state }] : operations, group);
+  const stands = desk.lessons.find((each) => each.id === props.lesson.id)?.blocks;
+  if (!stands) return;
+  known = stands;
+  show(true);
 }
 
 /**
  * Shows the course's page when it was changed by other hands: undo, a draft, another window. Blocks that are the same keep their
- * nodes, and so do those with words typed since, which have not been given to the course yet.
+ * nodes. Words typed since are given to the course first, so that they are in it, or beside it, before anything takes their place.
  */
-function show() {
+function show(given = false) {
+  if (!given) flush();
   const lesson = desk.lessons.find((each) => each.id === props.lesson.id);
-  if (!lesson || !editor.value || lesson.blocks === known) return;
-  const before = new Map(known.map((block) => [block.id, block]));
+  if (!lesson || !editor.value) return;
   known = lesson.blocks;
   const { state, view } = editor.value;
   const { doc } = state;
   const shown = new Map<string, PmNode>();
   doc.forEach((node) => void shown.set(node.attrs.id as string, node));
-  const typed = new Set<string>();
   const wanted = known.map((block) => {
     const node = shown.get(block.id);
-    const had = node && (nodes.get(node) ?? before.get(block.id));
-    if (!node || !had || !sameData(had, block)) return state.schema.nodeFromJSON(toNode(block));
-    if (!nodes.has(node)) typed.add(block.id);
-    return node;
+    const had = node && (nodes.get(node) ?? fromNode(node.toJSON() as JSONContent));
+    return node && had && sameData(had, block) ? node : state.schema.nodeFromJSON(toNode(block));
   });
+  // An empty line that somebody has just made to write on is no part of the course yet.
   const here = new Set(known.map((block) => block.id));
   doc.forEach((node, _, index) => {
-    if (here.has(node.attrs.id as string) || before.has(node.attrs.id as string) || node.content.size === 0) return;
-    wanted.splice(index > 0 ? wanted.indexOf(doc.child(index - 1)) + 1 : 0, 0, node);
+    if (here.has(node.attrs.id as string) || !isBlankLine(node) || (index < doc.childCount - 1 && wanted.length > 0)) return;
+    wanted.push(node);
   });
   const content = wanted.length > 0 ? wanted : [state.schema.nodeFromJSON({ type: 'paragraph', attrs: { id: freshId('b') } })];
-  if (content.length === doc.childCount && content.every((node, index) => node === doc.child(index))) return remember(doc, typed);
-  const at = state.selection.from;
-  view.dispatch(state.tr.replaceWith(0, doc.content.size, content).setMeta('addToHistory', false));
-  remember(editor.value.state.doc, typed);
-  editor.value.commands.setTextSelection(Math.min(at, editor.value.state.doc.content.size));
+  if (content.length !== doc.childCount || content.some((node, index) => node !== doc.child(index))) {
+    const at = state.selection.from;
+    view.dispatch(state.tr.replaceWith(0, doc.content.size, content).setMeta('addToHistory', false).setMeta('shown', true));
+    editor.value.commands.setTextSelection(Math.min(at, editor.value.state.doc.content.size));
+  }
+  remember(editor.value.state.doc);
 }
-watch(() => desk.outside, show);
+const isBlankLine = (node: PmNode) => node.type.name === 'paragraph' && node.content.size === 0;
+watch(() => desk.outside, () => show());
 watch(() => props.lesson.blocks, (blocks) => {
   // Changes of ours come back as the same list.
   if (blocks !== known) show();

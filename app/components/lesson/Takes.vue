@@ -1,35 +1,51 @@
 <script setup lang="ts">
 import '~~/player/styles/page.css';
 import type { Block } from '~~/core/course/blocks';
-import type { Lesson } from '~~/core/course/course';
+import { compareLessons, type LessonChange } from '~~/core/course/comparison';
+import type { Lesson, Take } from '~~/core/course/course';
 import { dropTake, pagesBeside, swapPage, swapText, textsBeside, type PageTake } from '~~/core/course/takes';
 import { BlockView } from '~~/player/components/Blocks';
 import { wordsFor } from '~~/player/words';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useSession } from '~/stores/session';
+import { changeWords } from '~/words/versions';
+import { madeWords, WHY } from '~/words/takes';
 import { counted } from '~/words/states';
 
 /** What is kept beside a lesson: drafts that came while it was edited, pages that stood here before, texts that lost a conflict. */
 const props = defineProps<{ lesson: Lesson }>();
 const desk = useCourse();
+const session = useSession();
 const open = ref(false);
+/** The take whose differences are shown, in place of its page. */
+const differing = ref('');
 const words = computed(() => wordsFor(desk.course!.language).words);
-const pages = computed(() => pagesBeside(desk.course!, props.lesson.id));
+const pages = computed(() => pagesBeside(desk.course!, props.lesson.id).map((take) => ({ take, change: differs(take) })));
 const texts = computed(() => textsBeside(desk.course!, props.lesson));
 const count = computed(() => pages.value.length + texts.value.length);
-const checks = (blocks: readonly Block[]) => blocks.filter((block) => block.kind === 'check').length;
 watch(() => props.lesson.id, () => void (open.value = false));
 
-async function take(page: PageTake) {
+/** What taking a page would change of the one that stands. */
+function differs({ value }: PageTake): LessonChange {
+  const course = desk.course!;
+  const known = new Set(course.checks.map((check) => check.id));
+  return compareLessons(props.lesson, { ...value.lesson, title: props.lesson.title, state: props.lesson.state }, course, { ...course, checks: [...course.checks, ...value.checks.filter((check) => !known.has(check.id))] });
+}
+async function take(id: string) {
   await desk.settleAll();
-  const now = pages.value.find((each) => each.id === page.id);
-  if (now && desk.course) desk.change('another page taken', swapPage(desk.course, now, freshId('t')));
+  const now = pagesBeside(desk.course!, props.lesson.id).find((each) => each.id === id);
+  if (now && desk.course) desk.change('another page taken', swapPage(desk.course, now, freshId('t'), { at: Date.now(), by: (session.person?.name ?? '').slice(0, 80) }));
   desk.outside++;
 }
 function swap(text: (typeof texts.value)[number]) {
-  if (desk.change('another text taken', swapText(text))) desk.outside++;
+  desk.flushTyping();
+  const now = textsBeside(desk.course!, props.lesson).find((each) => each.take.id === text.take.id);
+  if (now && desk.change('another text taken', swapText(now))) desk.outside++;
 }
+const drop = (id: string) => desk.change('take thrown away', dropTake(id));
+const rename = (take: Take, name: string, was: string, group: string) => void desk.type('name of a take', [{ type: 'set', id: take.id, field: 'name', value: name.trim() || null, was: was || null }], group);
 useActions([{ id: 'l-takes', label: 'Show or hide the takes of this lesson', key: 'Alt+K', area: 'Lesson', when: () => count.value > 0, run: () => void (open.value = !open.value) }]);
 </script>
 
@@ -37,13 +53,14 @@ useActions([{ id: 'l-takes', label: 'Show or hide the takes of this lesson', key
   <section v-if="count" class="takes" aria-label="Takes of this lesson">
     <p class="line"><span>{{ counted(count, ['take is', 'takes are']) }} kept beside this lesson.</span> <button type="button" class="link" :aria-expanded="open" @click="open = !open">{{ open ? 'Hide' : 'Look' }}</button></p>
     <div v-if="open" class="list">
-      <article v-for="page in pages" :key="page.id">
-        <div class="do"><h3>A page of {{ counted(page.value.lesson.blocks.length, ['part', 'parts']) }}, {{ counted(checks(page.value.lesson.blocks), ['check', 'checks']) }}</h3>
-          <span v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="take(page)">Put it in place of this one</UButton> <button type="button" class="link" @click="desk.change('take thrown away', dropTake(page.id))">Throw away</button></span></div>
-        <div class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction"><BlockView v-for="block in page.value.lesson.blocks" :key="block.id" :block="block" :words="words" /></div>
+      <article v-for="{ take: page, change } in pages" :key="page.id" :data-node="page.id">
+        <div class="do"><div class="about"><FieldInPlace :value="page.name ?? ''" :save="(name, was, group) => rename(page, name, was, group)" :readonly="!desk.mayEdit" :placeholder="`Page that ${WHY[page.made.why] === 'kept' ? 'was kept' : WHY[page.made.why]}`" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(page.made) }}; {{ changeWords(change) }}</p></div>
+          <span><button type="button" class="link" :aria-pressed="differing === page.id" @click="differing = differing === page.id ? '' : page.id">{{ differing === page.id ? 'Its page' : 'What differs' }}</button><template v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="take(page.id)">Put it in place of this one</UButton> <button type="button" class="link" @click="drop(page.id)">Throw away</button></template></span></div>
+        <VersionLesson v-if="differing === page.id" :change="change" class="text" />
+        <div v-else class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction"><BlockView v-for="block in page.value.lesson.blocks" :key="block.id" :block="block" :words="words" /></div>
       </article>
-      <article v-for="each in texts" :key="each.take.id">
-        <div class="do"><h3>Another text of one part</h3><span v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="swap(each)">Put it in its place</UButton> <button type="button" class="link" @click="desk.change('take thrown away', dropTake(each.take.id))">Throw away</button></span></div>
+      <article v-for="each in texts" :key="each.take.id" :data-node="each.take.id">
+        <div class="do"><div class="about"><FieldInPlace :value="each.take.name ?? ''" :save="(name, was, group) => rename(each.take, name, was, group)" :readonly="!desk.mayEdit" :placeholder="`Text of one part that ${WHY[each.take.made.why] === 'kept' ? 'was kept' : WHY[each.take.made.why]}`" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(each.take.made) }}</p></div><span v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="swap(each)">Put it in its place</UButton> <button type="button" class="link" @click="drop(each.take.id)">Throw away</button></span></div>
         <div class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction"><BlockView :block="({ ...each.block, body: each.take.value } as Block)" :words="words" /></div>
       </article>
     </div>
@@ -57,6 +74,8 @@ useActions([{ id: 'l-takes', label: 'Show or hide the takes of this lesson', key
 article { background: var(--sheet); border: 1px solid var(--hair); border-radius: 3px; }
 .do { display: flex; justify-content: space-between; align-items: center; gap: 12px; padding: 6px 12px; border-bottom: 1px solid var(--hair); }
 .do span { display: flex; align-items: center; gap: 12px; white-space: nowrap; }
-h3 { font-size: 14px; }
+.about { flex: 1; min-width: 0; }
+.about .small { padding-left: 4px; }
+.name { font-weight: 600; font-size: 14px; }
 .text { max-height: 220px; overflow-y: auto; padding: 8px 12px; font-size: 15px; }
 </style>

@@ -1,29 +1,28 @@
 <script setup lang="ts">
-import { blockTexts, type Block } from '~~/core/course/blocks';
-import { textOf } from '~~/core/course/rich-text';
-import { findNode } from '~~/core/course/tree';
-import { useCourse, type Conflict } from '~/stores/course';
+import { standingIn } from '~~/core/course/conflicts';
+import type { Take } from '~~/core/course/course';
+import { useCourse } from '~/stores/course';
+import { takeWords, valueWords } from '~/words/takes';
 
-/** Changes that met another's: both texts side by side, until the author chooses. */
+/** Texts of one's own that met another's change: both kept in the course, side by side until their author chooses. */
 const desk = useCourse();
-function words(conflict: Conflict, value: unknown): string {
-  if (typeof value === 'string') return value;
-  const found = conflict.operation.type === 'set' && desk.course ? findNode(desk.course, conflict.operation.id) : undefined;
-  if (found?.kind === 'block' && value && typeof value === 'object') return blockTexts({ ...(found.node as Block), body: value } as Block).map(textOf).join(' / ');
-  return JSON.stringify(value);
-}
-const mine = (conflict: Conflict) => (conflict.operation.type === 'set' ? words(conflict, conflict.operation.value) : '');
+const theirs = (take: Take) => {
+  const now = standingIn(desk.course!, take);
+  return now && valueWords(desk.course!, take.of, take.field, now.value);
+};
 </script>
 
 <template>
-  <section v-for="conflict in desk.conflicts" :key="conflict.id" class="conflict" role="alert">
-    <p>{{ conflict.message }}</p>
-    <div><h3>Yours</h3><p>{{ mine(conflict) }}</p><UButton size="sm" color="neutral" variant="outline" @click="desk.settleConflict(conflict, 'mine')">Keep mine</UButton></div>
-    <div><h3>As it stands</h3><p>{{ words(conflict, conflict.now) }}</p><UButton size="sm" color="neutral" variant="outline" @click="desk.settleConflict(conflict, 'theirs')">Leave it, keep mine as a take</UButton></div>
+  <section v-for="take in desk.conflicts" :key="take.id" class="conflict" role="alert">
+    <p>{{ theirs(take) === undefined ? 'The place of these words was deleted meanwhile. They are kept.' : 'Somebody changed the same place meanwhile. Both texts are kept until you choose.' }}</p>
+    <div><h3>Yours</h3><p class="words">{{ takeWords(desk.course!, take) }}</p><UButton size="sm" color="neutral" variant="outline" @click="desk.settleConflict(take, 'mine')">{{ theirs(take) === undefined ? 'Put it back with its place' : 'Keep mine' }}</UButton></div>
+    <div><h3>{{ theirs(take) === undefined ? 'Nothing stands there now' : 'As it stands' }}</h3><p class="words">{{ theirs(take) }}</p><UButton size="sm" color="neutral" variant="outline" @click="desk.settleConflict(take, 'theirs')">{{ theirs(take) === undefined ? 'Leave it, keep the words as a take' : 'Leave it, keep mine as a take' }}</UButton></div>
   </section>
 </template>
 
 <style scoped>
 .conflict { display: grid; grid-template-columns: 220px 1fr 1fr; gap: 18px; padding: 10px 18px; background: var(--rust-soft); border-bottom: 1px solid var(--rust); font-size: 14px; }
 h3 { font-size: 13px; }
+.words { white-space: pre-line; max-height: 120px; overflow-y: auto; margin-bottom: 4px; }
+@media (max-width: 820px) { .conflict { grid-template-columns: 1fr; } }
 </style>

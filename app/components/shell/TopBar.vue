@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useTimeoutFn } from '@vueuse/core';
+import { SAID_FOR } from '~/composables/useShown';
 import { useSession } from '~/stores/session';
 import { useCourse } from '~/stores/course';
 import { openBar } from './bar';
@@ -8,19 +10,29 @@ const go = useGo();
 const session = useSession();
 const desk = useCourse();
 const color = useColorMode();
+/** What was just undone or done again, for a while, in the place of when it was saved. */
+const said = ref('');
+const { start: fade } = useTimeoutFn(() => void (said.value = ''), SAID_FOR, { immediate: false });
+watch(() => desk.shown?.count, () => {
+  said.value = desk.shown?.said ?? '';
+  fade();
+});
 const state = computed(() => {
   if (desk.saving === 'saving') return 'Saving';
-  if (desk.saving === 'waiting') return 'Not saved yet, kept in this browser';
+  if (desk.saving === 'waiting') return desk.kept ? 'Not saved yet, kept in this browser' : 'Not saved yet: keep this window open';
+  if (desk.saving === 'stuck') return 'Not everything is saved';
+  if (said.value) return said.value;
   return desk.savedAt ? `Saved ${desk.savedAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })}` : '';
 });
 async function leave() {
-  await desk.settleAll();
+  await desk.leave();
   await session.leave();
   go('/sign-in');
 }
 const items = computed(() => [[
   { label: color.value === 'dark' ? 'Light' : 'Dark', onSelect: () => void (color.preference = color.value === 'dark' ? 'light' : 'dark') },
-  ...(session.person?.role === 'owner' ? [{ label: 'People', onSelect: () => go('/people') }] : []),
+  { label: 'Your account', onSelect: () => go('/account') },
+  ...(session.person?.role === 'owner' ? [{ label: 'People', onSelect: () => go('/people') }, { label: 'Audit', onSelect: () => go('/audit') }] : []),
   { label: 'Sign out', onSelect: () => void leave() },
 ]]);
 </script>
@@ -33,7 +45,7 @@ const items = computed(() => [[
     </NuxtLink>
     <nav v-if="title" class="trail" aria-label="Where you are"><NuxtLink to="/">Courses</NuxtLink><span aria-hidden="true">/</span><strong>{{ title }}</strong></nav>
     <div class="end">
-      <span v-if="title" class="small quiet" role="status">{{ state }}</span>
+      <span v-if="title" class="small quiet state" role="status">{{ state }}</span>
       <button class="go" type="button" @click="openBar"><span>Go to or do</span><kbd>Ctrl K</kbd></button>
       <UDropdownMenu v-if="session.person" :items="items"><button type="button" class="who">{{ session.person.name }}</button></UDropdownMenu>
     </div>
@@ -48,6 +60,7 @@ const items = computed(() => [[
 .trail strong { color: var(--ink); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .end { margin-left: auto; display: flex; align-items: center; gap: 14px; white-space: nowrap; }
 .go { display: flex; justify-content: space-between; align-items: center; width: 270px; height: 28px; padding: 0 8px; border: 1px solid var(--hair); border-radius: 3px; background: var(--sheet); color: var(--ink-2); font-size: 13.5px; cursor: pointer; }
+.state { max-width: 340px; overflow: hidden; text-overflow: ellipsis; }
 .who { font-size: 13.5px; cursor: pointer; padding: 4px 2px; }
 @media (max-width: 900px) { .go { width: auto; } .go span { display: none; } }
 </style>

@@ -18,7 +18,7 @@ watch(open, async (now) => {
   chosen.value = [];
   rows.value = await $fetch<ShelfSource[]>('/api/shelf').catch((error: unknown) => void (trouble.value = troubleOf(error).message)) ?? null;
 });
-const shown = computed(() => (rows.value ?? []).filter((row) => !row.put_away_at && !props.here.includes(row.id) && row.title.toLowerCase().includes(typed.value.trim().toLowerCase())));
+const shown = computed(() => (rows.value ?? []).filter((row) => row.may !== 'read' && !row.put_away_at && !props.here.includes(row.id) && row.title.toLowerCase().includes(typed.value.trim().toLowerCase())));
 async function send() {
   try {
     const { added } = await $fetch<{ added: number }>(`/api/courses/${desk.course!.id}/shelf`, { method: 'POST', body: { sources: chosen.value } });
@@ -31,7 +31,7 @@ async function send() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="From the shelf" description="Sources of your other courses. They are read and understood already." :ui="{ content: 'max-w-2xl' }">
+  <UModal v-model:open="open" title="From the shelf" description="Sources of yours, and those shared with you. They are read and understood already." :ui="{ content: 'max-w-2xl' }">
     <template #body>
       <form class="fields" @submit.prevent="send">
         <UInput v-if="(rows?.length ?? 0) > 8" v-model="typed" size="sm" placeholder="Find a source by title" aria-label="Find a source by title" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -19,6 +20,7 @@ const id = computed(() => String(route.params.course));
 const selected = computed(() => (route.params.lesson ? String(route.params.lesson) : undefined));
 
 watch(id, async (course) => {
+  missing.value = null;
   try {
     await desk.open(course);
     void figures.load();
@@ -29,6 +31,12 @@ watch(id, async (course) => {
     missing.value = troubleOf(error);
   }
 }, { immediate: true });
+/** One's own part in the course is given up; its last author stays one, which the server says. */
+const mayLeave = ref(true);
+async function leaveCourse() {
+  await desk.settleAll();
+  if (await desk.asking(async () => void (await $fetch(`/api/courses/${id.value}/membership`, { method: 'DELETE' })))) await navigateTo('/');
+}
 /** Hears that sources came, went or changed: their number, and what of the course stands on words that are not there any more. */
 async function countSources() {
   void stale.load();
@@ -37,15 +45,17 @@ async function countSources() {
 provide('sources-changed', countSources);
 
 useNews(() => (desk.course?.id === id.value ? id.value : undefined), { course: (revision) => void desk.hear(revision), job: () => void drafting.load(), learners: () => void (releases.learners && releases.loadLearners()) });
-const onLeave = () => void desk.settleAll();
-onMounted(() => {
-  document.addEventListener('visibilitychange', onLeave);
+useEventListener(document, 'visibilitychange', () => void desk.settleAll());
+// What this browser cannot keep is not left without a question.
+useEventListener(window, 'beforeunload', (event) => {
+  desk.flushTyping();
+  if (desk.saving !== 'saved' && !desk.kept) event.preventDefault();
 });
-onBeforeUnmount(() => {
-  document.removeEventListener('visibilitychange', onLeave);
-  void desk.settleAll();
-});
+// Before anything of it goes: fields and editors still know where their words belong.
+onBeforeRouteLeave(() => void desk.leave());
+useShown();
 useActions([
+  { id: 'course-leave', label: 'Leave this course', area: 'Course', when: () => !desk.mayEdit || mayLeave.value, run: () => void leaveCourse() },
   { id: 'undo', label: 'Undo', key: 'Ctrl+Z', area: 'Course', when: () => desk.undoWhat !== undefined, run: () => void desk.undo() },
   { id: 'redo', label: 'Do again', key: 'Ctrl+Shift+Z', area: 'Course', when: () => desk.redoWhat !== undefined, run: () => void desk.redo() },
   { id: 'export', label: 'Save as an archive', area: 'Course', run: () => void (window.location.href = `/api/courses/${id.value}/archive`) },
@@ -63,7 +73,7 @@ useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
       <ShellTroubleLine v-model="desk.trouble" />
       <ShellConflicts />
       <ShellDraftingLine />
-      <p class="sr-only" role="status">{{ desk.said }}</p>
+      <ShellStuckLine />
       <div class="columns">
         <ShellStepsList :sources="sources" />
         <main id="work" class="work"><NuxtPage /></main>

@@ -3,20 +3,31 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { useCourse } from '../../../app/stores/course';
 import { useFigures } from '../../../app/stores/figures';
 import { useProposal } from '../../../app/stores/proposal';
+import { useSession } from '../../../app/stores/session';
+import { courseEngine, type CourseServer, type Saving } from '../../../app/sync/engine';
+import type { Outbox, Pending } from '../../../app/sync/outbox';
 import type { Course } from '../../../core/course/course';
 import { apply, applyAll, type Operation } from '../../../core/course/operations';
 import { aCourse, aLesson, aModule, anId } from '../../builders';
 
-/** What this browser keeps, in place of its database. */
+/** What this browser keeps, in place of its database: by store and key. `full`: it keeps nothing. */
 const kept = new Map<string, unknown>();
-vi.mock('idb-keyval', () => ({ get: (key: string) => Promise.resolve(kept.get(key)), set: (key: string, value: unknown) => Promise.resolve(void kept.set(key, value)), del: (key: string) => Promise.resolve(void kept.delete(key)) }));
+const browser = { full: false };
+vi.mock('idb-keyval', () => ({
+  createStore: (name: string) => name,
+  get: (key: string) => Promise.resolve(kept.get(key)),
+  del: (key: string) => Promise.resolve(void kept.delete(key)),
+  entries: () => Promise.resolve([...kept.entries()]),
+  setMany: (all: [string, unknown][]) => (browser.full ? Promise.reject(new Error('QuotaExceededError')) : Promise.resolve(all.forEach(([key, value]) => kept.set(key, value)))),
+  delMany: (keys: string[]) => Promise.resolve(keys.forEach((key) => kept.delete(key))),
+}));
 
 interface Sent { since: number; what?: string; changes: { id: string; group: string; operation: Operation }[] }
 
 /** A server as the desk sees it: one course, changes of others, and moods. */
 function aServer() {
   const server = {
-    course: aCourse() as Course, revision: 0, log: [] as Operation[], seen: new Set<string>(), sent: [] as Sent[], mood: 'well' as 'well' | 'gone' | 'strict', groups: [] as Operation[][],
+    course: aCourse() as Course, revision: 0, log: [] as Operation[], seen: new Set<string>(), sent: [] as Sent[], mood: 'well' as 'well' | 'gone' | 'strict' | 'signed-out', groups: [] as Operation[][],
     /** Somebody else changes the course. */
     other(operation: Operation) {
       const applied = apply(server.course, operation);
@@ -29,29 +40,24 @@ function aServer() {
   const answer = async (path: string, { body, query }: { body?: Sent; query?: { since: number } } = {}) => {
     await Promise.resolve();
     if (server.mood === 'gone') throw new Error('fetch failed');
+    if (server.mood === 'signed-out') throw Object.assign(new Error('401'), { statusCode: 401, data: { data: { code: 'not-signed-in', message: 'Sign in first.' } } });
     if (path.endsWith('/operations')) {
       if (server.mood === 'strict') throw Object.assign(new Error('422'), { statusCode: 422, data: { data: { code: 'bad-input', message: 'What was sent cannot be used.' } } });
       server.sent.push(body!);
       const missed = server.log.slice(body!.since);
       const accepted: string[] = [];
       const refused: unknown[] = [];
-      for (const { id, operation } of body!.changes) {
-        if (server.seen.has(id)) {
-          accepted.push(id);
-          continue;
-        }
-        const applied = apply(server.course, operation);
-        if (!applied.ok) {
-          const lesson = server.course.modules.flatMap((module) => module.lessons).find((each) => operation.type === 'set' && each.id === operation.id);
-          refused.push({ id, problem: applied.problem, ...(lesson && { now: lesson.title }) });
-          continue;
-        }
+      const fresh = body!.changes.filter(({ id }) => !server.seen.has(id));
+      accepted.push(...body!.changes.filter(({ id }) => server.seen.has(id)).map(({ id }) => id));
+      const applied = applyAll(server.course, fresh.map(({ operation }) => operation));
+      if (!applied.ok) refused.push(...fresh.map(({ id }, at) => ({ id, problem: at === applied.at ? applied.problem : { code: 'with-gesture' } })));
+      else {
         server.course = applied.course;
-        server.revision++;
-        server.log.push(operation);
-        server.groups.push([applied.inverse]);
-        server.seen.add(id);
-        accepted.push(id);
+        server.revision += fresh.length;
+        server.log.push(...fresh.map(({ operation }) => operation));
+        if (fresh.length > 0) server.groups.push(applied.inverses);
+        for (const { id } of fresh) server.seen.add(id);
+        accepted.push(...fresh.map(({ id }) => id));
       }
       return { revision: server.revision, accepted, refused, missed, undo: 'it' };
     }
@@ -74,20 +80,26 @@ const titles = (course: Course | null) => course!.modules.flatMap((module) => mo
 
 let server: ReturnType<typeof aServer>;
 let desk: ReturnType<typeof useCourse>;
+/** A window of Ines's on the same browser. */
+async function aWindow(id = server.course.id) {
+  setActivePinia(createPinia());
+  useSession().person = { id: 'pinesmarlowa', name: 'Ines Marlow', role: 'owner', mustChange: false };
+  const opened = useCourse();
+  await opened.open(id);
+  return opened;
+}
 beforeEach(async () => {
   kept.clear();
-  setActivePinia(createPinia());
+  browser.full = false;
   server = aServer();
-  desk = useCourse();
-  await desk.open(server.course.id);
+  desk = await aWindow();
 });
-
 describe('a change on the screen', () => {
   it('is shown at once, kept in the browser until it is confirmed, and then let go', async () => {
     expect(desk.change('title', [title('Greeting', 'First one')])).toBe(true);
     expect(titles(desk.course)[0]).toBe('Greeting');
     expect(titles(server.course)[0]).toBe('First one');
-    expect([...kept.keys()]).toEqual([`pending/${server.course.id}`]);
+    expect([...kept.keys()]).toEqual([expect.stringMatching(new RegExp(`^pinesmarlowa/${server.course.id}/x`))]);
     expect(desk.saving).toBe('saving');
     await desk.settleAll();
     expect(titles(server.course)[0]).toBe('Greeting');
@@ -110,6 +122,14 @@ describe('a change on the screen', () => {
     expect(titles(server.course).slice(0, 2)).toEqual(['C', 'B']);
   });
 
+  it('goes out in the order it was made, also where gestures take turns', async () => {
+    desk.change('a', [title('A', 'First one')], 'gaaaaaaaaaa');
+    desk.change('b', [title('B', 'First two', anId('First two'))], 'gbbbbbbbbbb');
+    desk.change('a', [title('C', 'Second one', anId('Second one'))], 'gaaaaaaaaaa');
+    await desk.settleAll();
+    expect(server.sent.map((sent) => sent.changes.map((change) => (change.operation as { value: string }).value))).toEqual([['A'], ['B'], ['C']]);
+  });
+
   it('waits while the server is away, is there after a reload, and is made once', async () => {
     vi.useFakeTimers();
     server.mood = 'gone';
@@ -118,24 +138,72 @@ describe('a change on the screen', () => {
     expect(desk.saving).toBe('waiting');
     expect(desk.trouble?.code).toBe('offline');
     server.mood = 'well';
-    setActivePinia(createPinia());
-    const reloaded = useCourse();
-    await reloaded.open(server.course.id);
+    const reloaded = await aWindow();
     expect(titles(reloaded.course)[0]).toBe('Typed away');
     await reloaded.settleAll();
     await vi.advanceTimersByTimeAsync(5000);
     expect(titles(server.course)[0]).toBe('Typed away');
     expect(server.revision).toBe(1);
+    expect(kept.size).toBe(0);
     vi.useRealTimers();
   });
 
-  it('that the server will never take is let go, and the course shown as it stands', async () => {
+  it('typed on without a server does not pile up, and what is said of the connection goes when it is back', async () => {
+    vi.useFakeTimers();
+    server.mood = 'gone';
+    let was = 'First one';
+    for (const value of ['T', 'Ty', 'Typ', 'Type', 'Typed']) {
+      desk.type('title', [title(value, was)], 'gonegesture');
+      was = value;
+      await desk.settleAll();
+    }
+    expect(kept.size).toBe(1);
+    expect(desk.trouble?.code).toBe('offline');
+    server.mood = 'well';
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(titles(server.course)[0]).toBe('Typed');
+    expect([desk.saving, desk.trouble]).toEqual(['saved', null]);
+    vi.useRealTimers();
+  });
+
+  it('waits for whoever was signed out meanwhile, and belongs to them alone', async () => {
+    vi.useFakeTimers();
+    server.mood = 'signed-out';
+    desk.type('title', [title('Typed signed out', 'First one')]);
+    await desk.settleAll();
+    expect([desk.saving, desk.trouble?.code]).toEqual(['waiting', 'not-signed-in']);
+    server.mood = 'well';
+    setActivePinia(createPinia());
+    useSession().person = { id: 'ptomashbyaaa', name: 'Tom Ashby', role: 'member', mustChange: false };
+    const toms = useCourse();
+    await toms.open(server.course.id);
+    expect(titles(toms.course)[0]).toBe('First one');
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(titles(server.course)[0]).toBe('Typed signed out');
+    vi.useRealTimers();
+  });
+
+  it('that the server will never take is kept for its author, not sent again, and the course shown as it stands', async () => {
     server.mood = 'strict';
     desk.change('title', [title('Refused', 'First one')]);
     server.other(title('Theirs', 'First two', anId('First two')));
     await desk.settleAll();
     expect(titles(desk.course).slice(0, 2)).toEqual(['First one', 'Theirs']);
-    expect(kept.size).toBe(0);
+    expect(desk.saving).toBe('stuck');
+    expect(desk.stuck()).toMatchObject([{ operation: { value: 'Refused' } }]);
+    server.mood = 'well';
+    const reloaded = await aWindow();
+    expect([reloaded.saving, reloaded.stuck().length, server.sent.length]).toEqual(['stuck', 1, 0]);
+    await reloaded.forgetStuck();
+    expect([reloaded.saving, kept.size]).toEqual(['saved', 0]);
+  });
+
+  it('says when the browser keeps nothing', async () => {
+    browser.full = true;
+    server.mood = 'gone';
+    desk.type('title', [title('Only here', 'First one')]);
+    await desk.settleAll();
+    expect([desk.saving, desk.kept]).toEqual(['waiting', false]);
   });
 });
 
@@ -174,27 +242,139 @@ describe('what others change', () => {
     expect(titles(desk.course)[1]).toBe('Theirs');
   });
 
-  it('in the same place is a conflict with both texts; mine can be put over it', async () => {
+  it('in the same place is a conflict: mine is kept in the course, found after a reload, and can be put over it', async () => {
     server.other(title('Theirs', 'First one'));
-    desk.change('title', [title('Mine', 'First one')]);
+    desk.type('title', [title('Mine', 'First one')]);
+    await desk.settleAll();
     await desk.settleAll();
     expect(titles(desk.course)[0]).toBe('Theirs');
-    const [conflict] = desk.conflicts;
-    expect(conflict).toMatchObject({ now: 'Theirs', operation: { value: 'Mine' } });
-    desk.settleConflict(conflict, 'mine');
-    await desk.settleAll();
+    expect(server.course.takes).toMatchObject([{ of: anId('First one'), field: 'title', value: 'Mine', made: { by: 'Ines Marlow', why: 'conflict' } }]);
+    expect(desk.saving).toBe('saved');
+    const elsewhere = await aWindow();
+    const [conflict] = elsewhere.conflicts;
+    elsewhere.settleConflict(conflict, 'mine');
+    await elsewhere.settleAll();
     expect(titles(server.course)[0]).toBe('Mine');
-    expect(desk.conflicts).toEqual([]);
+    expect(server.course.takes).toMatchObject([{ value: 'Theirs', made: { why: 'kept' } }]);
+    expect(elsewhere.conflicts).toEqual([]);
   });
 
   it('can stand, with mine kept as a take', async () => {
     server.other(title('Theirs', 'First one'));
-    desk.change('title', [title('Mine', 'First one')]);
+    desk.type('title', [title('Mine', 'First one')]);
+    await desk.settleAll();
     await desk.settleAll();
     desk.settleConflict(desk.conflicts[0], 'theirs');
     await desk.settleAll();
     expect(titles(server.course)[0]).toBe('Theirs');
-    expect(server.course.takes).toMatchObject([{ of: anId('First one'), field: 'title', value: 'Mine' }]);
+    expect(server.course.takes).toMatchObject([{ of: anId('First one'), field: 'title', value: 'Mine', made: { why: 'kept' } }]);
+    expect(desk.conflicts).toEqual([]);
+  });
+
+  it('heard of before mine is given away is a conflict all the same', async () => {
+    server.other(title('Theirs', 'First one'));
+    await desk.hear(server.revision);
+    desk.type('title', [title('Mine', 'First one')]);
+    await desk.settleAll();
+    expect(titles(server.course)[0]).toBe('Theirs');
+    expect(desk.conflicts).toMatchObject([{ value: 'Mine' }]);
+  });
+
+  it('spoils only the part of what I typed that it met; the rest is saved', async () => {
+    const [one, two] = server.course.modules[0].lessons[0].blocks;
+    const words = (text: string) => ({ text: [{ type: 'text', text }] });
+    const set = (id: string, value: unknown, was: unknown): Operation => ({ type: 'set', id, field: 'body', value, was });
+    server.other(set(one.id, words('Theirs.'), one.body));
+    desk.type('words', [set(one.id, words('Mine.'), one.body), set(two.id, words('Mine too.'), two.body)]);
+    await desk.settleAll();
+    await desk.settleAll();
+    expect(server.course.modules[0].lessons[0].blocks.slice(0, 2).map((block) => block.body)).toEqual([words('Theirs.'), words('Mine too.')]);
+    expect(server.course.takes).toMatchObject([{ of: one.id, value: words('Mine.') }]);
+  });
+
+  it('of another part of the same value is joined with mine', async () => {
+    const { brief } = server.course;
+    const theirs = { ...brief, audience: { ...brief.audience, who: 'Theirs' } };
+    server.other({ type: 'set', id: server.course.id, field: 'brief', value: theirs, was: brief });
+    desk.type('brief', [{ type: 'set', id: server.course.id, field: 'brief', value: { ...brief, promise: 'Mine' }, was: brief }]);
+    await desk.settleAll();
+    await desk.settleAll();
+    expect(server.course.brief).toEqual({ ...theirs, promise: 'Mine' });
+    expect(server.course.takes).toEqual([]);
+  });
+
+  it('took away the place I typed in: the words are kept, and come back with it', async () => {
+    const lesson = server.course.modules[0].lessons[0];
+    const [block] = lesson.blocks;
+    server.other({ type: 'remove', id: lesson.id });
+    const typed = { text: [{ type: 'text', text: 'Typed offline.' }] };
+    desk.type('words', [{ type: 'set', id: block.id, field: 'body', value: typed, was: block.body }, { type: 'insert', kind: 'block', parent: lesson.id, after: block.id, node: { id: anId('fresh'), kind: 'text', body: { text: [{ type: 'text', text: 'A new paragraph.' }] } } }]);
+    await desk.settleAll();
+    await desk.settleAll();
+    const takes = desk.conflicts;
+    expect(takes.map((take) => take.field)).toEqual(['body', 'insert']);
+    expect(server.course.takes).toHaveLength(2);
+    for (const take of takes) desk.settleConflict(desk.conflicts.find((each) => each.id === take.id)!, 'mine');
+    await desk.settleAll();
+    const back = server.course.modules[0].lessons.find((each) => each.id === lesson.id)!;
+    expect(back.blocks.slice(0, 2).map((each) => JSON.stringify(each.body))).toEqual([JSON.stringify(typed), expect.stringContaining('A new paragraph.')]);
+    expect(server.course.takes).toEqual([]);
+  });
+
+  it('makes a gesture impossible: nothing of it is done, and that is said', async () => {
+    server.other({ type: 'remove', id: anId('First') });
+    desk.change('two things', [title('X', 'Second one', anId('Second one')), title('Y', 'First one')]);
+    await desk.settleAll();
+    await desk.settleAll();
+    expect(titles(server.course)).toEqual(['Second one', 'Second two']);
+    expect(desk.trouble?.code).toBe('did-not-fit');
+    expect(server.course.takes).toHaveLength(2);
+  });
+});
+
+describe('two courses in one window', () => {
+  /** An engine of a course of its own, with a server that answers when told to. */
+  function anEngine(name: string) {
+    const told: string[] = [];
+    const box: Pending[] = [];
+    const course = { ...aCourse(), id: anId(name), title: name };
+    let answer: (() => void) | undefined;
+    const posted: string[] = [];
+    const link: CourseServer = {
+      open: () => Promise.resolve({ course, revision: 0, role: 'author' }),
+      post: ({ changes }) => new Promise((done) => {
+        answer = () => {
+          posted.push(...changes.map((change) => change.id));
+          done({ revision: posted.length, accepted: changes.map((change) => change.id), missed: [] });
+        };
+      }),
+      changes: () => Promise.resolve({ revision: 0, missed: [] }), takeBack: () => Promise.reject(new Error('no')), backTo: () => Promise.reject(new Error('no')),
+    };
+    const outbox: Outbox = { load: () => Promise.resolve([]), put: (changes) => Promise.resolve(box.push(...changes) > 0), drop: (ids) => Promise.resolve(void box.splice(0, box.length, ...box.filter((change) => !ids.includes(change.id)))) };
+    const engine = courseEngine({ server: link, box: outbox, maker: () => 'Ines', screen: { opened: () => undefined, show: (shown) => void told.push(shown?.title ?? ''), outside: () => undefined, saving: (state: Saving) => void told.push(state), undoable: () => undefined, trouble: () => undefined } });
+    return { engine, told, box, posted, answer: () => answer?.() };
+  }
+
+  it('the one that was left is saved to its end, empties its box, and tells nobody', async () => {
+    const a = anEngine('course a');
+    await a.engine.open();
+    a.engine.change('title', [{ type: 'set', id: anId('course a'), field: 'title', value: 'A typed', was: 'course a' }]);
+    const said = a.told.length;
+    const ended = a.engine.end();
+    await new Promise((go) => setTimeout(go, 60));
+    expect(a.box).toHaveLength(1);
+    a.answer();
+    await ended;
+    expect([a.posted.length, a.box.length, a.told.length]).toEqual([1, 0, said]);
+  });
+
+  it('opening another gives what is typed to the first one still', async () => {
+    const given: string[] = [];
+    desk.onFlush(() => void (given.length === 0 && given.push(desk.course!.id) && desk.type('title', [title('Typed last', 'First one')])));
+    const first = server.course.id;
+    await desk.open(first);
+    expect(given).toEqual([first]);
+    await vi.waitFor(() => expect(titles(server.course)[0]).toBe('Typed last'));
   });
 });
 
@@ -206,7 +386,7 @@ describe('undo on the screen', () => {
     expect(server.sent).toHaveLength(1);
     expect(titles(desk.course)[0]).toBe('First one');
     expect(titles(server.course)[0]).toBe('First one');
-    expect(desk.said).toBe('Undone: it');
+    expect(desk.shown).toMatchObject({ said: 'Undone: it', ids: [anId('First one')] });
     off();
   });
 });

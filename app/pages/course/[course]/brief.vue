@@ -9,22 +9,29 @@ const desk = useCourse();
 const figures = useFigures();
 const LANGUAGES = [{ value: 'en', label: 'English' }, { value: 'de', label: 'German' }, { value: 'fr', label: 'French' }, { value: 'es', label: 'Spanish' }];
 const brief = computed(() => desk.course!.brief);
-const groupFor = useBurst();
 
-function set(field: string, change: Partial<Brief>) {
-  desk.change(`brief: ${field}`, [{ type: 'set', id: desk.course!.id, field: 'brief', value: JSON.parse(JSON.stringify({ ...brief.value, ...change })), was: brief.value }], groupFor(field));
+/** Sets a part of the brief. `was`, in the form of the part, is what it was when typing began; without it, what it is. */
+function set(field: string, change: Partial<Brief>, was: Partial<Brief> = {}, group?: string) {
+  const plain = (value: Brief) => JSON.parse(JSON.stringify(value)) as Brief;
+  desk.type(`brief: ${field}`, [{ type: 'set', id: desk.course!.id, field: 'brief', value: plain({ ...brief.value, ...change }), was: plain({ ...brief.value, ...was }) }], group);
 }
-function rename(title: string) {
-  if (title.trim()) desk.change('title', [{ type: 'set', id: desk.course!.id, field: 'title', value: title, was: desk.course!.title }], groupFor('title'));
-}
-function size(key: 'minutes' | 'questionsPerLesson', value: unknown) {
+const rename = (title: string, was: string, group: string) => void desk.type('title', [{ type: 'set', id: desk.course!.id, field: 'title', value: title, was }], group);
+const lines = (text: string, cut: RegExp) => text.split(cut).map((part) => part.trim()).filter(Boolean);
+const who = (words: string) => ({ audience: { ...brief.value.audience, who: words } });
+const knows = (words: string) => ({ audience: { ...brief.value.audience, knows: lines(words, /,/) } });
+const outcomes = (words: string) => ({ outcomes: lines(words, /\n/) });
+function sized(key: 'minutes' | 'questionsPerLesson', value: string): Partial<Brief> | undefined {
   const number = Number(value);
   const next = { ...brief.value.size };
-  if (value === '' || !Number.isFinite(number)) {
-    if (key === 'minutes') delete next.minutes;
-    else return;
+  if (value.trim() === '' || !Number.isFinite(number)) {
+    if (key !== 'minutes' || value.trim() !== '') return undefined;
+    delete next.minutes;
   } else next[key] = key === 'minutes' ? Math.min(100_000, Math.max(1, number)) : Math.min(50, Math.max(0, Math.round(number)));
-  set('size', { size: next });
+  return { size: next };
+}
+function size(key: 'minutes' | 'questionsPerLesson', value: string, was: string, group: string) {
+  const change = sized(key, value);
+  if (change) set('size', change, sized(key, was) ?? {}, group);
 }
 function language(value: string) {
   const before = desk.course!;
@@ -34,13 +41,6 @@ function language(value: string) {
     ...(directionOf(value) !== before.direction ? [{ type: 'set' as const, id: before.id, field: 'direction', value: directionOf(value), was: before.direction }] : []),
   ]);
 }
-const lines = (text: string, cut: RegExp) => text.split(cut).map((part) => part.trim()).filter(Boolean);
-const knows = ref(brief.value.audience.knows.join(', '));
-const outcomes = ref(brief.value.outcomes.join('\n'));
-watch(() => desk.outside, () => {
-  knows.value = brief.value.audience.knows.join(', ');
-  outcomes.value = brief.value.outcomes.join('\n');
-});
 
 /** What these answers make for the learner, said at once. */
 const said = computed(() => {
@@ -62,17 +62,17 @@ const said = computed(() => {
     <div class="body">
       <form @submit.prevent>
         <fieldset :disabled="!desk.mayEdit">
-          <label for="b-title">Title</label><UInput id="b-title" :model-value="desk.course!.title" maxlength="400" @update:model-value="rename(String($event))" />
-          <label for="b-promise">What it promises</label><UTextarea id="b-promise" :model-value="brief.promise" :rows="2" autoresize maxlength="4000" placeholder="What the learner can do at work afterwards" @update:model-value="set('promise', { promise: String($event) })" />
-          <label for="b-who">For whom</label><UInput id="b-who" :model-value="brief.audience.who" maxlength="1000" placeholder="New volunteers at the desk" @update:model-value="set('audience', { audience: { ...brief.audience, who: String($event) } })" />
+          <label for="b-title">Title</label><FieldInPlace id="b-title" :value="desk.course!.title" :save="rename" required boxed maxlength="400" />
+          <label for="b-promise">What it promises</label><FieldInPlace id="b-promise" :value="brief.promise" :save="(words, was, group) => set('promise', { promise: words }, { promise: was }, group)" lines boxed class="two" maxlength="4000" placeholder="What the learner can do at work afterwards" />
+          <label for="b-who">For whom</label><FieldInPlace id="b-who" :value="brief.audience.who" :save="(words, was, group) => set('audience', who(words), who(was), group)" boxed maxlength="1000" placeholder="New volunteers at the desk" />
           <label for="b-knows">What they know already</label>
-          <div><UInput id="b-knows" v-model="knows" class="w-full" placeholder="library card, till" @update:model-value="set('what they know', { audience: { ...brief.audience, knows: lines(String($event), /,/) } })" /><p class="small quiet">Words or subjects, commas between.</p></div>
+          <div><FieldInPlace id="b-knows" :value="brief.audience.knows.join(', ')" :save="(words, was, group) => set('what they know', knows(words), knows(was), group)" boxed placeholder="library card, till" /><p class="small quiet">Words or subjects, commas between.</p></div>
           <label for="b-minutes">How long</label>
-          <div class="row"><UInput id="b-minutes" type="number" :min="1" :model-value="brief.size.minutes" class="w-24" @update:model-value="size('minutes', $event)" /><span>minutes</span><UInput id="b-questions" type="number" :min="0" :max="50" :model-value="brief.size.questionsPerLesson" class="w-20" aria-label="Checks in a lesson at most" @update:model-value="size('questionsPerLesson', $event)" /><span>checks in a lesson at most</span></div>
+          <div class="row"><FieldInPlace id="b-minutes" inputmode="numeric" :value="String(brief.size.minutes ?? '')" :save="(words, was, group) => size('minutes', words, was, group)" boxed class="short" /><span>minutes</span><FieldInPlace id="b-questions" inputmode="numeric" :value="String(brief.size.questionsPerLesson)" :save="(words, was, group) => size('questionsPerLesson', words, was, group)" boxed required class="short" aria-label="Checks in a lesson at most" /><span>checks in a lesson at most</span></div>
           <label for="b-language">Language</label><USelect id="b-language" :model-value="desk.course!.language" :items="LANGUAGES" class="w-48" aria-label="Language" @update:model-value="language(String($event))" />
           <span class="label">Text</span><USwitch :model-value="brief.sourcesOnly" label="Only what stands in the sources" @update:model-value="set('text', { sourcesOnly: $event })" />
           <label for="b-outcomes">What would count as success</label>
-          <div><UTextarea id="b-outcomes" v-model="outcomes" :rows="3" autoresize class="w-full" placeholder="Fewer tools come back damaged without a tag" @update:model-value="set('success', { outcomes: lines(String($event), /\n/) })" /><p class="small quiet">One a line.</p></div>
+          <div><FieldInPlace id="b-outcomes" :value="brief.outcomes.join('\n')" :save="(words, was, group) => set('success', outcomes(words), outcomes(was), group)" lines boxed class="three" placeholder="Fewer tools come back damaged without a tag" /><p class="small quiet">One a line.</p></div>
         </fieldset>
       </form>
       <aside>
@@ -91,6 +91,9 @@ form { flex: 1; min-width: 440px; max-width: 680px; }
 fieldset { display: grid; grid-template-columns: 170px 1fr; gap: 14px 16px; align-items: start; border: 0; padding: 0; }
 label, .label { font-weight: 600; font-size: 14px; padding-top: 6px; }
 .row { display: flex; align-items: center; gap: 8px; }
+.short { width: 84px; }
+.two { min-height: 56px; }
+.three { min-height: 76px; }
 aside { width: 270px; border-left: 1px solid var(--hair); padding-left: 22px; font-size: 14px; color: var(--ink-2); }
 aside h2 { font-size: 16px; margin-bottom: 8px; }
 aside p { margin-bottom: 10px; }

@@ -20,13 +20,13 @@ const withChecks = ref(false);
 const current = ref<string | null>(null);
 const anchor = ref<string | null>(null);
 const body = ref<HTMLElement | null>(null);
-const versions = ref<{ id: string; name: string; made_at: number }[]>([]);
+const versions = ref(0);
+const looking = ref(false);
 const naming = ref(false);
 const planning = ref(false);
 /** Questions that wait for an answer, by lesson. */
 const openSlots = computed(() => (desk.course!.answers ?? []).reduce((counts, { lesson, text }) => (lesson && text.trim() === '' ? counts.set(lesson, (counts.get(lesson) ?? 0) + 1) : counts), new Map<string, number>()));
 const versionName = ref('');
-const versionItems = computed(() => [versions.value.map((version) => ({ label: `${version.name}, ${new Date(version.made_at).toLocaleString([], { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false })}`, onSelect: () => void desk.backTo(version) }))]);
 const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
@@ -40,21 +40,20 @@ const many = computed(() => selected.value.size > 1);
 const chosenLesson = computed(() => desk.lessons.find((lesson) => lesson.id === current.value));
 /** The lesson the pane at the side speaks of: the chosen one, or the first of the chosen module. */
 const besideLesson = computed(() => chosenLesson.value ?? desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ?? desk.lessons[0]);
-const groupFor = useBurst();
 const checksIn = (row: Extract<Row, { kind: 'lesson' }>) => figures.all.get(row.id)?.checks || '';
 const minutesOf = (row: Row) => (row.kind === 'lesson' ? figures.all.get(row.id)?.minutes : row.kind === 'module' ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0)) : '');
 const objective = (row: Extract<Row, { kind: 'lesson' }>) => desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
 
-function rename(row: Row, title: string) {
-  if (row.kind === 'check' || !title.trim()) return;
-  const was = row.kind === 'module' ? row.module.title : row.lesson.title;
-  desk.change(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], groupFor(`${row.id}title`));
+/** Words for a field of a row, as they were typed. What stood there when typing began tells whether somebody else was quicker. */
+function rename(row: Row, title: string, was: string, group: string) {
+  desk.type(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], group);
 }
-function purpose(row: Extract<Row, { kind: 'module' }>, text: string) {
-  desk.change(`purpose of “${row.module.title}”`, [{ type: 'set', id: row.id, field: 'purpose', value: text, was: row.module.purpose }], groupFor(`${row.id}purpose`));
+function purpose(row: Extract<Row, { kind: 'module' }>, words: string, was: string, group: string) {
+  desk.type(`purpose of “${row.module.title}”`, [{ type: 'set', id: row.id, field: 'purpose', value: words, was }], group);
 }
-function can(row: Extract<Row, { kind: 'lesson' }>, text: string) {
-  desk.change(`what “${row.lesson.title}” is for`, wordObjective(desk.course!, row.lesson, text, freshId('o')));
+function can(row: Extract<Row, { kind: 'lesson' }>, words: string, was: string, group: string) {
+  const lesson = desk.lessons.find((each) => each.id === row.id);
+  if (lesson) desk.type(`what “${lesson.title}” is for`, wordObjective(desk.course!, lesson, words, freshId('o'), was), group);
 }
 async function focus(id: string | null, part = 'title') {
   current.value = id;
@@ -74,45 +73,54 @@ function step(by: number, extend: boolean) {
   const part = document.activeElement?.getAttribute('data-part') ?? 'title';
   void focus(next, part === 'can' || part === 'purpose' ? (rows.value.find((row) => row.id === next)?.kind === 'module' ? 'purpose' : 'can') : 'title');
 }
-/** Makes the operations of a gesture and keeps the row in view. */
-function make(what: string, operations: Operation[], then = current.value) {
+/** Makes the operations of a gesture, once what is typed was given to the course, and keeps the row in view. */
+function make(what: string, gesture: () => Operation[], then = current.value) {
+  desk.flushTyping();
+  const operations = gesture();
   if (operations.length > 0 && desk.change(what, operations)) void focus(then);
+}
+/** Comes to a row just made with its title marked: what is typed next is its name. */
+async function name(id: string) {
+  anchor.value = id;
+  await focus(id);
+  await nextTick();
+  (document.activeElement as HTMLInputElement | null)?.select?.();
 }
 function below() {
   const ids = { lesson: freshId('l'), module: freshId('m') };
   if (current.value && folded.value.has(current.value)) folded.value = new Set([...folded.value].filter((id) => id !== current.value));
-  make('new lesson', newLessonBelow(desk.course!, current.value, ids, { lesson: 'New lesson', module: 'New module' }), ids.lesson);
-  anchor.value = ids.lesson;
-  void nextTick(() => nextTick(() => (document.activeElement as HTMLInputElement | null)?.select?.()));
+  make('new lesson', () => newLessonBelow(desk.course!, current.value, ids, { lesson: 'New lesson', module: 'New module' }), ids.lesson);
+  void name(ids.lesson);
 }
 function moduleBelow() {
   const id = freshId('m');
-  make('new module', newModuleBelow(desk.course!, current.value, id, 'New module'), id);
-  anchor.value = id;
-  void nextTick(() => nextTick(() => (document.activeElement as HTMLInputElement | null)?.select?.()));
+  make('new module', () => newModuleBelow(desk.course!, current.value, id, 'New module'), id);
+  void name(id);
 }
 function indent(out: boolean) {
   const id = current.value;
   if (!id) return;
-  const isModule = desk.course!.modules.some((module) => module.id === id);
+  const modules = desk.course!.modules;
+  const place = modules.findIndex((module) => module.id === id);
+  const isModule = place >= 0;
   const fresh = freshId(isModule ? 'l' : 'm');
-  const operations = isModule && !out ? joinModuleBefore(desk.course!, id, fresh) : !isModule && out ? beginModuleAt(desk.course!, id, fresh) : [];
-  make(out ? 'new module from here' : 'module joined to the one before', operations, isModule ? (operations.some((each) => each.type === 'insert') ? fresh : desk.course!.modules[desk.course!.modules.findIndex((module) => module.id === id) - 1]?.id ?? null) : id);
+  // An empty module becomes a lesson under the fresh id; one with lessons goes, and they join the one before.
+  const then = !isModule ? id : modules[place]!.lessons.length === 0 ? fresh : (modules[place - 1]?.id ?? null);
+  make(out ? 'new module from here' : 'module joined to the one before', () => (isModule && !out ? joinModuleBefore(desk.course!, id, fresh) : !isModule && out ? beginModuleAt(desk.course!, id, fresh) : []), then);
 }
 function remove() {
   const at = Math.max(0, places.value.indexOf(current.value ?? '') - (selected.value.size - 1));
   const gone = [...selected.value];
   const rest = places.value.filter((id) => !gone.includes(id));
-  const next = rest[Math.min(rest.length - 1, Math.max(0, at - (current.value === anchor.value ? 0 : 0)))] ?? null;
-  make(gone.length > 1 ? `${gone.length} rows deleted` : 'row deleted', removeRows(desk.course!, gone), next);
+  const next = rest[Math.min(rest.length - 1, at)] ?? null;
+  make(gone.length > 1 ? `${gone.length} rows deleted` : 'row deleted', () => removeRows(desk.course!, gone), next);
   anchor.value = next;
 }
 function move(by: -1 | 1) {
-  make('row moved', moveRows(desk.course!, [...selected.value], by));
+  make('row moved', () => moveRows(desk.course!, [...selected.value], by));
 }
 function setState(state: LessonState) {
-  const chosen = desk.lessons.filter((lesson) => selected.value.has(lesson.id) && lesson.state !== state);
-  make(`state: ${state}`, chosen.map((lesson): Operation => ({ type: 'set', id: lesson.id, field: 'state', value: state, was: lesson.state })));
+  make(`state: ${state}`, () => desk.lessons.filter((lesson) => selected.value.has(lesson.id) && lesson.state !== state).map((lesson): Operation => ({ type: 'set', id: lesson.id, field: 'state', value: state, was: lesson.state })));
 }
 function keys(event: KeyboardEvent) {
   if (!desk.mayEdit || event.defaultPrevented) return;
@@ -126,7 +134,6 @@ function keys(event: KeyboardEvent) {
     else step(key === 'ArrowUp' ? -1 : 1, shiftKey);
   } else if (key === 'Enter' && !ctrlKey) {
     done();
-    if (part === 'can') (event.target as HTMLElement).blur();
     if (shiftKey) moduleBelow();
     else below();
   } else if (key === 'Tab' && part === 'title' && !ctrlKey) {
@@ -155,14 +162,14 @@ function dropped(event: SortableEvent) {
   const above = list.slice(0, at).toReversed();
   if (row.kind === 'module') {
     const before = above.find((each) => each.kind === 'module')?.id ?? null;
-    make('module moved', [{ type: 'move', id: row.id, parent: desk.course!.id, after: before }], row.id);
+    make('module moved', () => [{ type: 'move', id: row.id, parent: desk.course!.id, after: before }], row.id);
     return;
   }
   const moved = selected.value.has(row.id) ? desk.lessons.filter((lesson) => selected.value.has(lesson.id)).map((lesson) => lesson.id) : [row.id];
   const module = above.find((each) => each.kind === 'module')?.id ?? desk.course!.modules[0]!.id;
   const before = above.find((each) => each.kind === 'lesson' && !moved.includes(each.id));
   const after = before?.kind === 'lesson' && before.module === module ? before.id : null;
-  make(moved.length > 1 ? `${moved.length} lessons moved` : 'lesson moved', placeLessons(moved, module, after), row.id);
+  make(moved.length > 1 ? `${moved.length} lessons moved` : 'lesson moved', () => placeLessons(moved, module, after), row.id);
 }
 function dragging(event: SortableEvent) {
   const row = shown.value[event.oldDraggableIndex ?? 0];
@@ -177,11 +184,11 @@ async function accept() {
   });
 }
 function nameVersion() {
-  versionName.value = versions.value.length > 0 ? '' : 'Outline accepted';
+  versionName.value = versions.value > 0 ? '' : 'Outline accepted';
   naming.value = true;
 }
 async function loadVersions() {
-  versions.value = await $fetch<typeof versions.value>(`/api/courses/${desk.course!.id}/versions`).catch(() => []);
+  versions.value = (await $fetch<unknown[]>(`/api/courses/${desk.course!.id}/versions`).catch(() => null))?.length ?? versions.value;
 }
 const foldAll = () => void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
 const fold = (id: string) => void (folded.value = new Set(folded.value.has(id) ? [...folded.value].filter((each) => each !== id) : [...folded.value, id]));
@@ -202,6 +209,7 @@ useActions([
   { id: 'o-del', label: 'Delete rows', key: 'Ctrl+Delete', within: 'outline', area: 'Outline', when: editing, run: remove },
   { id: 'o-fold', label: 'Fold or unfold all', key: 'Alt+F2', area: 'Outline', run: foldAll },
   { id: 'o-open', label: 'Open the lesson', key: 'Ctrl+Enter', within: 'outline', area: 'Outline', when: () => chosenLesson.value !== undefined, run: () => go(`/course/${desk.course!.id}/lessons/${chosenLesson.value!.id}`) },
+  { id: 'o-versions', label: 'Look at versions', key: 'Alt+V', area: 'Outline', when: () => versions.value > 0, run: () => void (looking.value = true) },
   { id: 'o-draft', label: 'Draft an outline', key: 'Alt+D', area: 'Outline', when: editing, run: () => void proposal.draft() },
 ]);
 </script>
@@ -210,7 +218,7 @@ useActions([
   <div class="outlining">
     <div class="head">
       <h1>Outline</h1>
-      <UDropdownMenu v-if="versions[0] && desk.mayEdit" :items="versionItems"><button type="button" class="link small" title="Go back to a version; undo brings you forward again">{{ versions.length }} {{ versions.length === 1 ? 'version' : 'versions' }} kept</button></UDropdownMenu>
+      <button v-if="versions" type="button" class="link small" title="Look at a version, and go back to it" @click="looking = true">{{ versions }} {{ versions === 1 ? 'version' : 'versions' }} kept</button>
       <div v-if="desk.mayEdit" class="end">
         <UDropdownMenu v-if="many" :items="stateItems"><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu>
         <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources' }}</UButton>
@@ -222,15 +230,15 @@ useActions([
         <div role="grid" aria-label="Outline" aria-multiselectable="true">
         <div class="names" role="row"><span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span><span class="number" role="columnheader">Min</span><span class="number" role="columnheader">Checks</span><span role="columnheader">State</span></div>
         <VueDraggable v-model="shown" :animation="0" :force-fallback="true" handle=".grip" draggable=".drag" :disabled="!desk.mayEdit" role="rowgroup" @start="dragging" @end="dropped">
-          <div v-for="row in shown" :key="row.id" :data-row="row.id" class="row" :class="[row.kind, { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' }]" role="row" :aria-selected="selected.has(row.id)" @focusin="row.kind !== 'check' && current !== row.id && select(row.id)" @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)">
+          <div v-for="row in shown" :key="row.id" :data-row="row.id" class="row" :data-node="row.id" :class="[row.kind, { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' }]" role="row" :aria-selected="selected.has(row.id)" @focusin="row.kind !== 'check' && current !== row.id && select(row.id)" @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)">
             <template v-if="row.kind === 'module'">
-              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><button type="button" class="fold" :aria-expanded="!folded.has(row.id)" :aria-label="`Fold ${row.module.title}`" tabindex="-1" @click="fold(row.id)">{{ folded.has(row.id) ? '+' : '–' }}</button><b>{{ row.number }}</b><input data-part="title" :value="row.module.title" :readonly="!desk.mayEdit" :aria-label="`Module ${row.number}`" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)"></span>
-              <span role="gridcell" class="can"><input data-part="purpose" :value="row.module.purpose" :readonly="!desk.mayEdit" placeholder="what this module is for" :aria-label="`Purpose of ${row.module.title}`" maxlength="400" @input="purpose(row, ($event.target as HTMLInputElement).value)"></span>
+              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><button type="button" class="fold" :aria-expanded="!folded.has(row.id)" :aria-label="`Fold ${row.module.title}`" tabindex="-1" @click="fold(row.id)">{{ folded.has(row.id) ? '+' : '–' }}</button><b>{{ row.number }}</b><FieldInPlace :value="row.module.title" :save="(words, was, group) => rename(row, words, was, group)" required data-part="title" :readonly="!desk.mayEdit" :aria-label="`Module ${row.number}`" maxlength="400" /></span>
+              <span role="gridcell" class="can"><FieldInPlace :value="row.module.purpose" :save="(words, was, group) => purpose(row, words, was, group)" data-part="purpose" :readonly="!desk.mayEdit" placeholder="what this module is for" :aria-label="`Purpose of ${row.module.title}`" maxlength="400" /></span>
               <span role="gridcell" class="number strong">{{ minutesOf(row) }}</span><span role="gridcell" /><span role="gridcell" />
             </template>
             <template v-else-if="row.kind === 'lesson'">
-              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><input data-part="title" :value="row.lesson.title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" @input="rename(row, ($event.target as HTMLInputElement).value)" @dblclick="go(`/course/${desk.course!.id}/lessons/${row.id}`)"></span>
-              <span role="gridcell" class="can"><input data-part="can" :value="objective(row)" :readonly="!desk.mayEdit" :placeholder="openSlots.has(row.id) ? counted(openSlots.get(row.id)!, ['question open', 'questions open']) : 'not said yet'" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" @change="can(row, ($event.target as HTMLInputElement).value)"></span>
+              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><FieldInPlace :value="row.lesson.title" :save="(words, was, group) => rename(row, words, was, group)" required data-part="title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" /><NuxtLink class="open" :to="`/course/${desk.course!.id}/lessons/${row.id}`" :aria-label="`Open ${row.lesson.title}`" title="Open the lesson (Ctrl ↵)" tabindex="-1"><UIcon name="i-lucide-arrow-right" /></NuxtLink></span>
+              <span role="gridcell" class="can"><FieldInPlace :value="objective(row)" :save="(words, was, group) => can(row, words, was, group)" data-part="can" :readonly="!desk.mayEdit" :placeholder="openSlots.has(row.id) ? counted(openSlots.get(row.id)!, ['question open', 'questions open']) : 'not said yet'" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" /></span>
               <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
               <span role="gridcell" class="number">{{ checksIn(row) }}</span>
               <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
@@ -251,6 +259,7 @@ useActions([
       <OutlineProposal v-if="proposal.made" class="side" />
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
       <OutlinePlanDialog v-model:open="planning" />
+      <VersionDialog v-model:open="looking" />
       <UModal v-model:open="naming" title="Keep as a version" description="The course as it stands, to go back to by name.">
         <template #body><form class="flex gap-2" @submit.prevent="accept"><UInput v-model="versionName" required maxlength="120" autofocus class="flex-1" aria-label="Name of the version" placeholder="Before the second review" /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton></form></template>
       </UModal>
@@ -272,11 +281,11 @@ useActions([
 .lesson .title { padding-left: 14px; }
 .check .title { padding-left: 34px; gap: 8px; color: var(--ink-2); font-size: 13.5px; }
 .stem { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.module .title input, .strong { font-weight: 700; }
-input { width: 100%; min-width: 0; background: none; border: 0; padding: 3px 4px; text-overflow: ellipsis; border-radius: 2px; }
-input:focus { background: var(--sheet); outline: 1.5px solid var(--sky); text-overflow: clip; }
-.can input { color: var(--ink-2); font-size: 13.5px; }
-input::placeholder { color: var(--ink-3); font-style: italic; }
+.module .title :deep(input), .strong { font-weight: 700; }
+.can :deep(input) { color: var(--ink-2); font-size: 13.5px; }
+.open { flex: none; display: grid; place-items: center; width: 24px; height: 24px; color: var(--ink-3); opacity: 0; }
+.row:hover .open, .row.current .open, .open:focus-visible { opacity: 1; }
+.open:hover { color: var(--sky); }
 .grip { width: 8px; height: 16px; flex: none; cursor: grab; background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px; opacity: 0; }
 .row:hover .grip { opacity: .8; }
 .fold { width: 16px; color: var(--ink-2); cursor: pointer; }

@@ -6,7 +6,7 @@ import { useSession } from '~/stores/session';
 /** Who has a part in this course. */
 const desk = useCourse();
 const session = useSession();
-const rows = ref<{ id: string; name: string; role: string }[] | null>(null);
+const rows = ref<{ id: string; name: string; role: string; waits: boolean }[] | null>(null);
 const trouble = ref<Trouble | null>(null);
 const at = `/api/courses/${desk.course!.id}/members`;
 const ROLES = [{ value: 'none', label: 'no part' }, { value: 'reviewer', label: 'reviews' }, { value: 'author', label: 'author' }];
@@ -27,16 +27,17 @@ async function set(person: string, role: string) {
 
 <template>
   <div class="people">
-    <div class="head"><h1>People</h1><span class="small quiet">authors change the course, reviewers read it</span><NuxtLink v-if="session.person?.role === 'owner'" class="end link small" to="/people">people of this installation</NuxtLink></div>
+    <div class="head"><h1>People</h1><span class="small quiet">authors change the course, reviewers read it; a part counts once it is accepted</span><NuxtLink v-if="session.person?.role === 'owner'" class="end link small" to="/people">people of this installation</NuxtLink></div>
     <ShellTroubleLine v-model="trouble" />
     <table v-if="rows?.length" class="lines">
       <thead><tr><th>Name</th><th>Part in this course</th></tr></thead>
-      <tbody><tr v-for="row in rows" :key="row.id"><td>{{ row.name }}</td><td><USelect :model-value="row.role" :items="ROLES" size="sm" class="w-36" :aria-label="`Part of ${row.name}`" @update:model-value="set(row.id, String($event))" /></td></tr></tbody>
+      <tbody><tr v-for="row in rows" :key="row.id"><td>{{ row.name }}</td><td><USelect :model-value="row.role" :items="ROLES" size="sm" class="w-36" :aria-label="`Part of ${row.name}`" @update:model-value="set(row.id, String($event))" /><span v-if="row.waits" class="small quiet waits">offered, not accepted yet</span></td></tr></tbody>
     </table>
   </div>
 </template>
 
 <style scoped>
+.waits { margin-left: 12px; }
 .people { flex: 1; overflow-y: auto; }
 td:first-child, th:first-child { padding-left: 18px; width: 280px; }
 .head .end { margin-left: auto; }

@@ -2,6 +2,8 @@
 import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useReleases, type ReleaseLine } from '~/stores/releases';
+import { useStale } from '~/stores/stale';
+import { staleWords } from '~/words/sources';
 import { ACCESS, COURSE_RULES, LESSON_RULES, ruleLine, type Access } from '~/words/releases';
 import { counted } from '~/words/states';
 
@@ -19,6 +21,11 @@ const filled = computed(() => desk.lessons.length - blank.value.length);
 const open = computed(() => desk.lessons.filter((lesson) => lesson.blocks.length > 0 && lesson.state !== 'approved').length);
 const checks = computed(() => new Set(desk.lessons.flatMap((lesson) => lesson.blocks.flatMap((block) => (block.kind === 'check' ? [block.body.checkId] : [])))).size);
 const address = computed(() => (all.link ? `${window.location.origin}/learn/${all.link}` : ''));
+/** An address that only this machine can open reaches nobody else. */
+const local = computed(() => /^(?:localhost|127\.|\[::1\])/.test(window.location.hostname));
+const stale = useStale();
+watch(() => desk.course?.id, () => void stale.load(), { immediate: true });
+const staleLessons = computed(() => [...stale.lessons.entries()].filter(([id]) => desk.lessons.some((lesson) => lesson.id === id && lesson.blocks.length > 0)));
 const shares = computed(() => form.lesson === 'passed' || form.course === 'passed');
 const title = (id: string) => desk.lessons.find((lesson) => lesson.id === id)?.title ?? 'a deleted lesson';
 const some = (ids: string[]) => `${ids.slice(0, 4).map((id) => `“${title(id)}”`).join(', ')}${ids.length > 4 ? ` and ${ids.length - 4} more` : ''}`;
@@ -56,6 +63,7 @@ useActions([{ id: 'r-make', label: 'Make available', key: 'Ctrl+Enter', area: 'R
       <div>
         <p>Learners get the course as it stands now: <strong>{{ counted(filled, ['lesson', 'lessons']) }}, {{ counted(checks, ['check', 'checks']) }}</strong>. What you change later reaches them with the next release.</p>
         <p v-if="blank.length" class="small"><span class="decide">{{ counted(blank.length, ['blank lesson stays', 'blank lessons stay']) }} out:</span> {{ some(blank.map((lesson) => lesson.id)) }}</p>
+        <div v-if="staleLessons.length" class="small"><span class="decide">Standing on words that a newer version of a source changed or dropped:</span><ul><li v-for="[id, count] in staleLessons.slice(0, 6)" :key="id"><NuxtLink class="link" :to="`/course/${desk.course!.id}/lessons/${id}`">{{ title(id) }}</NuxtLink>: {{ staleWords(count) }}</li></ul><span v-if="staleLessons.length > 6" class="quiet">and {{ staleLessons.length - 6 }} lessons more</span></div>
         <p v-if="open" class="small quiet">{{ counted(open, ['lesson is', 'lessons are']) }} not approved yet.</p>
         <fieldset><legend>Who may take it</legend><label v-for="(words, access) in ACCESS" :key="access"><input v-model="form.access" type="radio" name="access" :value="access"> {{ words }}</label></fieldset>
         <fieldset v-if="all.meaning">
@@ -81,7 +89,7 @@ useActions([{ id: 'r-make', label: 'Make available', key: 'Ctrl+Enter', area: 'R
         <UButton type="submit" :disabled="busy">{{ busy ? 'Freezing it' : `Make available as release ${(all.releases?.[0]?.number ?? 0) + 1}` }}</UButton>
       </div>
     </form>
-    <p v-if="address" class="address"><span>Learners come in at</span> <code>{{ address }}</code> <button type="button" class="link" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button></p>
+    <p v-if="address" class="address"><span>Learners come in at</span> <code>{{ address }}</code> <button type="button" class="link" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button><span v-if="local" class="small decide">Only this machine can open it: start the desk on a network address (HOST, UPLIFT_HOSTS) for others.</span></p>
     <table v-if="all.releases?.length" class="lines">
       <thead><tr><th class="number">Release</th><th>Made</th><th>What learners get</th><th>Who may take it</th><th>Packages</th><th /></tr></thead>
       <tbody>

@@ -6,6 +6,7 @@ import type { LessonState } from '~~/core/course/course';
 import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/course/rich-text';
 import { blockTexts } from '~~/core/course/blocks';
 import { wordObjective } from '~~/core/course/gestures';
+import { isWorkedOn } from '~~/core/course/takes';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -35,9 +36,23 @@ const changed = computed(() => {
 });
 
 const draft = () => void (lesson.value && !going.value && drafting.draft([lesson.value.id]));
+/** A page with work of its author in it is not replaced: the draft comes to lie beside it. */
+const beside = computed(() => lesson.value !== undefined && isWorkedOn(lesson.value));
 function state(value: LessonState) {
   if (lesson.value && lesson.value.state !== value) desk.change(`state of “${lesson.value.title}”`, [{ type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state }]);
 }
+/** What the learner can do afterwards, in the author's words; emptied, it goes. */
+function aim(id: string | undefined, place: number, words: string, was: string, group: string) {
+  const now = lesson.value;
+  if (!now) return;
+  const what = `what “${now.title}” is for`;
+  if (place === 0) desk.type(what, wordObjective(desk.course!, now, words, freshId('o'), id ? was : undefined), group);
+  else if (words.trim()) desk.type(what, [{ type: 'set', id: id!, field: 'text', value: words.trim(), was }], group);
+  else desk.type(what, [{ type: 'set', id: now.id, field: 'objectiveIds', value: now.objectiveIds.filter((each) => each !== id), was: now.objectiveIds }], group);
+}
+const rename = (words: string, was: string, group: string) => void (lesson.value && desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group));
+/** Menus give the cursor back to the page, into what they made, not to their button. */
+const menu = { onCloseAutoFocus: (event: Event) => event.preventDefault() };
 const own = (words: string) => [{ type: 'text' as const, text: words }];
 function fresh(kind: Exclude<BlockKindName, 'check'>, tone: CalloutTone = 'note'): Block {
   const bodies: { [Kind in Exclude<BlockKindName, 'check'>]: unknown } = {
@@ -58,7 +73,14 @@ function ownQuestion() {
   const id = freshId('k');
   const [a, b] = [freshId('a'), freshId('a')];
   const check = { id, kind: 'choice' as const, lessonId: lesson.value!.id, stem: 'What do you ask?', key: a, evidence: [], level: 'apply' as const, difficulty: 0.4, options: [{ id: a, text: 'The right answer', feedback: { code: 'right' as const, quotes: [] } }, { id: b, text: 'A wrong answer', feedback: { code: 'own' as const, quotes: [] } }] };
-  if (desk.change('new question', [{ type: 'insert', kind: 'check', parent: desk.course!.id, after: desk.course!.checks.at(-1)?.id ?? null, node: check }])) editor.value?.insert([{ id: freshId('b'), kind: 'check', body: { checkId: id } }]);
+  if (!desk.change('new question', [{ type: 'insert', kind: 'check', parent: desk.course!.id, after: desk.course!.checks.at(-1)?.id ?? null, node: check }])) return;
+  editor.value?.insert([{ id: freshId('b'), kind: 'check', body: { checkId: id } }]);
+  // What is typed next is the question.
+  setTimeout(() => {
+    const field = document.querySelector<HTMLTextAreaElement>(`.lesson-page [data-check="${id}"] textarea`);
+    field?.focus();
+    field?.select();
+  }, 60);
 }
 const editing = () => desk.mayEdit;
 useActions([
@@ -77,20 +99,20 @@ useActions([
   <div v-if="lesson" class="lesson">
     <div class="middle">
       <div class="head">
-        <div class="names"><h1>{{ lesson.title }}</h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ counted(figure?.checks ?? 0, ['check', 'checks']) }}<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
+        <div class="names"><h1 :data-node="lesson.id"><FieldInPlace :key="lesson.id" :value="lesson.title" :save="rename" required :readonly="!desk.mayEdit" maxlength="400" aria-label="Title of the lesson" /></h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ counted(figure?.checks ?? 0, ['check', 'checks']) }}<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
         <div class="end"><UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking">As a learner</UButton><template v-if="desk.mayEdit">
-          <UDropdownMenu :items="addItems"><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu>
-          <UDropdownMenu :items="turnItems"><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu>
+          <UDropdownMenu :items="addItems" :content="menu"><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu>
+          <UDropdownMenu :items="turnItems" :content="menu"><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu>
           <UDropdownMenu :items="stateItems"><UButton color="neutral" variant="outline">{{ stateLabel(lesson.state) }}</UButton></UDropdownMenu>
-          <UButton :variant="lesson.blocks.length ? 'outline' : 'solid'" :color="lesson.blocks.length ? 'neutral' : 'primary'" :disabled="going !== undefined" @click="draft">{{ going === 'now' ? 'Being drafted' : going ? 'Waits for its draft' : lesson.blocks.length ? 'Draft again' : 'Draft' }}</UButton>
+          <UButton :variant="lesson.blocks.length ? 'outline' : 'solid'" :color="lesson.blocks.length ? 'neutral' : 'primary'" :disabled="going !== undefined" @click="draft">{{ going === 'now' ? 'Being drafted' : going ? 'Waits for its draft' : beside ? 'Draft beside it' : lesson.blocks.length ? 'Draft again' : 'Draft' }}</UButton>
         </template></div>
       </div>
       <LessonTakes :lesson="lesson" />
       <div class="scroll">
         <article :lang="desk.course!.language" :dir="desk.course!.direction">
           <p class="after">Afterwards you can</p>
-          <ul v-if="objectives.length" class="can"><li v-for="objective in objectives" :key="objective.id">{{ objective.text }}</li></ul>
-          <p v-else class="small quiet can">not said yet <button v-if="desk.mayEdit" type="button" class="link" @click="desk.change('what it is for', wordObjective(desk.course!, lesson, 'Do what this lesson is about', freshId('o')))">say it</button></p>
+          <ul class="can"><li v-for="(objective, place) in objectives" :key="objective.id" :data-node="objective.id"><FieldInPlace :value="objective.text" :save="(words, was, group) => aim(objective.id, place, words, was, group)" lines :readonly="!desk.mayEdit" maxlength="600" aria-label="Afterwards the learner can" /></li>
+            <li v-if="objectives.length === 0"><FieldInPlace key="none" value="" :save="(words, was, group) => aim(undefined, 0, words, was, group)" lines :readonly="!desk.mayEdit" maxlength="600" aria-label="Afterwards the learner can" placeholder="not said yet" /></li></ul>
           <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${counted(lesson.plannedPassages.length, ['passage', 'passages'])}` : 'what the sources say on its title' }}, or write.</p>
           <LessonSlots v-if="lesson.blocks.length === 0" :lesson="lesson" />
           <LessonEditor :key="lesson.id" ref="editor" :lesson="lesson" @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)" />
@@ -107,13 +129,15 @@ useActions([
 .lesson { flex: 1; display: flex; min-width: 0; min-height: 0; }
 .middle { flex: 1; display: flex; flex-direction: column; min-width: 0; }
 .names { min-width: 0; }
-.names h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.names { flex: 1; }
+.names h1 :deep(input) { margin-left: -4px; }
 .names p { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .head .end { flex: none; white-space: nowrap; }
 .scroll { flex: 1; overflow-y: auto; }
 article { max-width: 640px; margin: 0 auto; padding: 22px 8px 0 34px; }
 .after { font: 600 12.5px var(--font-sans); color: var(--ink-2); }
-.can { font-family: var(--font-read); font-size: 15.5px; margin: 2px 0 18px; }
+.can { font-family: var(--font-read); font-size: 15.5px; margin: 2px 0 18px -4px; }
+.can :deep(textarea) { display: block; line-height: 1.45; }
 .blank { margin-bottom: 10px; }
 @media (max-width: 1000px) { .lesson { flex-direction: column; } }
 </style>

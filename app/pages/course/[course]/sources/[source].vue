@@ -19,11 +19,21 @@ const kind = ref<string | null>(null);
 const text = ref<HTMLElement | null>(null);
 const current = ref('');
 const listed = ref(false);
+const versions = ref(false);
+const changed = inject<() => Promise<void>>('sources-changed');
 
+async function load(id: string) {
+  held.value = await $fetch(`/api/courses/${desk.course!.id}/sources/${id}`);
+}
+/** Another version came to be used: it is read anew, and what stands on it counted. */
+async function changedTo(id: string) {
+  await load(id).catch((error: unknown) => void (trouble.value = troubleOf(error)));
+  void changed?.();
+}
 watch(() => route.params.source, async (id) => {
   if (!id) return;
   try {
-    held.value = await $fetch(`/api/courses/${desk.course!.id}/sources/${String(id)}`);
+    await load(String(id));
     await nextTick();
     if (route.hash) select(route.hash.slice(1), 'center');
   } catch (error) {
@@ -90,8 +100,9 @@ useActions([
 <template>
   <div class="source">
     <div class="head"><h1>{{ held?.source.title ?? 'Source' }}</h1><span v-if="held" class="small quiet">{{ held.source.words.toLocaleString('en') }} words, {{ counted(held.source.passages.length, ['passage', 'passages']) }}, {{ used.size }} used</span>
-      <div class="end"><button v-if="corrections.own.value.length" type="button" class="link small" :aria-pressed="listed" @click="listed = !listed">{{ counted(corrections.own.value.length, ['correction', 'corrections']) }}</button><NuxtLink class="link small" :to="`/course/${desk.course!.id}/sources`">all sources</NuxtLink></div></div>
+      <div class="end"><button v-if="corrections.own.value.length" type="button" class="link small" :aria-pressed="listed" @click="listed = !listed">{{ counted(corrections.own.value.length, ['correction', 'corrections']) }}</button><button type="button" class="link small" :aria-pressed="versions" @click="versions = !versions">versions</button><NuxtLink class="link small" :to="`/course/${desk.course!.id}/sources`">all sources</NuxtLink></div></div>
     <ShellTroubleLine v-model="trouble" />
+    <SourceVersions v-if="versions && held" :source="held.source" @used="changedTo(held.source.id)" />
     <p v-for="(each, index) in desk.mayEdit ? elsewhere : []" :key="index" class="elsewhere small">{{ counted(each.corrections.length, ['correction', 'corrections']) }} of how it is read, made in “{{ each.title }}”. <button type="button" class="link" @click="corrections.takeOver(each.corrections)">Take over</button></p>
     <ul v-if="listed && held" class="corrections small" aria-label="Corrections of this source">
       <li class="quiet">They count from the next draft on. What is drafted already stays as it is.</li>

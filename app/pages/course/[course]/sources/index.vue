@@ -12,6 +12,7 @@ import type { Holds } from '~~/core/knowledge/holds';
 import type { StripPart } from '~~/core/review/coverage';
 
 interface Row {
+  may: 'own' | 'change' | 'use' | 'read';
   id: string;
   title: string;
   version: string;
@@ -109,6 +110,8 @@ async function renew(row: Row, file?: File) {
   }
 }
 const renewing = ref<Row | null>(null);
+/** Newer versions are put by who owns a source, or was given it to change. */
+const mayPut = (row: Row) => desk.mayEdit && (row.may === 'own' || row.may === 'change');
 const newerPicker = ref<HTMLInputElement | null>(null);
 function pickNewer(row: Row) {
   renewing.value = row;
@@ -171,7 +174,7 @@ useActions([
           <td class="number">{{ row.words.toLocaleString('en') }}</td>
           <td class="small">{{ holdsWords(row.holds) }}</td>
           <td class="small use"><SourceStrip :strip="row.strip" /><span class="quiet">{{ row.used }} of {{ counted(row.holds.passages, ['passage', 'passages']) }}</span></td>
-          <td class="number do"><button v-if="desk.mayEdit && row.holds.address && row.kind !== 'vtt' && row.kind !== 'srt'" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="renew(row)">fetch again</button><button v-else-if="desk.mayEdit" type="button" class="link small" :aria-label="`A newer version of ${row.title}`" @click="pickNewer(row)">newer version</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
+          <td class="number do"><button v-if="mayPut(row) && row.holds.address && row.kind !== 'vtt' && row.kind !== 'srt'" type="button" class="link small" :aria-label="`Fetch ${row.title} again`" @click="renew(row)">fetch again</button><button v-else-if="mayPut(row)" type="button" class="link small" :aria-label="`A newer version of ${row.title}`" @click="pickNewer(row)">newer version</button> <button v-if="desk.mayEdit" type="button" class="link small" :aria-label="`Take ${row.title} off this course`" @click="detach(row)">take off</button></td>
         </tr>
       </tbody>
     </table>

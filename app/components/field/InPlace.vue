@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { useTextareaAutosize, useTimeoutFn } from '@vueuse/core';
+import { freshId } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+
+/**
+ * A text of the course, edited where it stands: the one way to do so, in every room. It keeps its own words from the first
+ * key until they are given away (`save`), whatever happens to focus, selection, the rows around it, or news from outside;
+ * they are given after a short rest, on leaving, on Enter (one line), and when the desk asks for them. Escape goes back to
+ * how it was found.
+ */
+defineOptions({ inheritAttrs: false });
+const props = defineProps<{
+  value: string;
+  /** Gives what is typed to the course: the words, what they were when typing began, and the gesture they belong to. */
+  save: (words: string, was: string, group: string) => void;
+  readonly?: boolean;
+  /** Several lines; it grows with its words. */
+  lines?: boolean;
+  /** Words that must not be empty: emptied ones come back on leaving. */
+  required?: boolean;
+  maxlength?: number | string;
+  /** Drawn as a box of a form; otherwise it looks like text until it is used. */
+  boxed?: boolean;
+}>();
+const desk = useCourse();
+/** Milliseconds of rest after which words are given away, and after which typing is a gesture of its own. */
+const [REST, BURST] = [600, 3000];
+
+const text = ref(props.value);
+/** What stood there when the words here began to differ. */
+let base = props.value;
+/** What stood there when the field was come to, for Escape. */
+let found = props.value;
+let dirty = false;
+let group = '';
+let at = 0;
+const box = ref<HTMLInputElement | HTMLTextAreaElement | null>(null);
+const area = computed(() => (props.lines ? (box.value as HTMLTextAreaElement | null) : null));
+useTextareaAutosize({ element: area as never, input: text });
+const { start: giveSoon, stop } = useTimeoutFn(give, REST, { immediate: false });
+
+function typed(event: Event) {
+  text.value = (event.target as HTMLInputElement).value;
+  dirty = text.value !== base;
+  giveSoon();
+}
+/** Gives the words away; empty ones that must not be are kept here until the field is left. */
+function give() {
+  stop();
+  if (!dirty || (props.required && text.value.trim() === '')) return;
+  const was = base;
+  if (Date.now() - at > BURST) group = freshId('g');
+  at = Date.now();
+  base = text.value;
+  dirty = false;
+  props.save(text.value, was, group);
+  void nextTick(follow);
+}
+/** Shows what the course says, unless there are words here that it does not have yet. */
+function follow() {
+  if (dirty) return;
+  text.value = props.value;
+  base = props.value;
+}
+watch(() => props.value, follow);
+function left() {
+  give();
+  if (!dirty) return;
+  dirty = false;
+  follow();
+}
+function keys(event: KeyboardEvent) {
+  if (event.key === 'Enter' && !props.lines) give();
+  if (event.key !== 'Escape' || text.value === found) return;
+  event.stopPropagation();
+  text.value = found;
+  dirty = text.value !== base;
+  give();
+}
+function come() {
+  found = props.value;
+  // Come to by key, the words are not marked as a whole: the next key goes on with them instead of wiping them out.
+  const end = box.value?.value.length ?? 0;
+  if (box.value && box.value.selectionStart === 0 && box.value.selectionEnd === end && end > 0) box.value.setSelectionRange(end, end);
+}
+const off = desk.onFlush(give);
+onBeforeUnmount(() => {
+  give();
+  off();
+});
+defineExpose({
+  /** Puts the cursor here; `all`: with the words marked, so that the next ones take their place. */
+  focus(all = false) {
+    box.value?.focus();
+    if (all) box.value?.select();
+  },
+});
+</script>
+
+<template>
+  <textarea v-if="lines" ref="box" v-bind="$attrs" class="in-place" :class="{ boxed }" rows="1" :value="text" :readonly="readonly" :maxlength="maxlength" @input="typed" @blur="left" @focus="come" @keydown="keys" />
+  <input v-else ref="box" v-bind="$attrs" class="in-place" :class="{ boxed }" :value="text" :readonly="readonly" :maxlength="maxlength" @input="typed" @blur="left" @focus="come" @keydown="keys">
+</template>
+
+<style scoped>
+.in-place { width: 100%; min-width: 0; background: none; border: 0; padding: 3px 4px; border-radius: 2px; text-overflow: ellipsis; resize: none; overflow: hidden; }
+.in-place:focus { background: var(--sheet); outline: 1.5px solid var(--sky); text-overflow: clip; }
+.in-place[readonly]:focus { outline-color: var(--hair); }
+.in-place::placeholder { color: var(--ink-3); font-style: italic; }
+.boxed { background: var(--sheet); border: 1px solid var(--hair); border-radius: 3px; padding: 6px 10px; }
+.boxed::placeholder { font-style: normal; }
+</style>

@@ -1,0 +1,63 @@
+import type { Course } from '~~/core/course/course';
+import { findNode } from '~~/core/course/tree';
+import { useCourse } from '~/stores/course';
+
+/** Milliseconds for which what was just shown stays marked, and its words stay in the bar. */
+const MARKED = 2400;
+export const SAID_FOR = 9000;
+
+/** The room in which a node of the course is worked on, below the course's address; undefined where there is none to show. */
+export function roomOf(course: Course, id: string): string | undefined {
+  if (id === course.id) return 'brief';
+  const found = findNode(course, id);
+  const placed = (check: string) => course.modules.flatMap((module) => module.lessons).find((lesson) => lesson.blocks.some((block) => block.kind === 'check' && block.body.checkId === check))?.id;
+  switch (found?.kind) {
+    case 'block':
+      return `lessons/${found.parent}`;
+    case 'lesson':
+    case 'module':
+    case 'objective':
+      return 'outline';
+    case 'check': {
+      const lesson = placed(id);
+      return lesson ? `lessons/${lesson}` : 'checks';
+    }
+    case 'take':
+      return course.modules.some((module) => module.lessons.some((lesson) => lesson.id === (found.node as { of: string }).of)) ? `lessons/${(found.node as { of: string }).of}` : undefined;
+    case 'answer':
+      return 'sources/interview';
+    default:
+      return undefined;
+  }
+}
+
+/** Shows what undo, redo or going back did: goes to its room where this one does not show it, and marks it there. */
+export function useShown(): void {
+  const desk = useCourse();
+  const go = useGo();
+  const route = useRoute();
+  const onScreen = (id: string) => document.querySelector<HTMLElement>(`[data-node="${id}"]`);
+
+  watch(() => desk.shown?.count, async () => {
+    const { course, shown } = desk;
+    if (!course || !shown) return;
+    await nextTick();
+    const here = shown.ids.find((id) => onScreen(id));
+    const rooms = shown.ids.flatMap((id) => roomOf(course, id) ?? []);
+    // What was taken away shows by its going: there is nothing to go to.
+    const room = here ? undefined : rooms[0];
+    const at = `/course/${course.id}/${room}`;
+    if (room && !route.path.startsWith(at)) go(at);
+    for (let tries = 0; tries < 20; tries++) {
+      const element = shown.ids.map(onScreen).find(Boolean);
+      if (element) return mark(element);
+      await new Promise((later) => setTimeout(later, 80));
+    }
+  });
+}
+
+function mark(element: HTMLElement): void {
+  element.scrollIntoView({ block: 'nearest' });
+  element.classList.add('just-shown');
+  setTimeout(() => element.classList.remove('just-shown'), MARKED);
+}

@@ -1,0 +1,59 @@
+import { BLOCK_KINDS, blockTexts, type Block, type BlockKindName } from '~~/core/course/blocks';
+import type { Check, Option } from '~~/core/course/checks';
+import type { Brief, Course, CourseNode, NodeKind, Take } from '~~/core/course/course';
+import { checkWords } from '~~/core/course/comparison';
+import { textOf } from '~~/core/course/rich-text';
+import { findNode } from '~~/core/course/tree';
+import type { Problem } from '~~/core/course/problem';
+
+/** The words of a node, as a list shows them. */
+export function nodeWords(kind: NodeKind, node: CourseNode): string {
+  if (kind === 'block') return bodyWords(node as Block);
+  if (kind === 'check') return checkWords(node as Check);
+  const { title, question, term, text, value } = node as unknown as Record<string, unknown>;
+  return [title, question, term, text, kind === 'take' && typeof value === 'string' ? value : undefined].filter((part) => typeof part === 'string' && part !== '').join('\n');
+}
+
+function bodyWords(block: Block): string {
+  return block.kind === 'code' ? block.body.code : block.kind === 'check' ? 'A check' : blockTexts(block).map(textOf).filter(Boolean).join('\n');
+}
+
+/** The words of a value that a field of a node has or could have. */
+export function valueWords(course: Course, id: string, field: string, value: unknown): string {
+  if (typeof value === 'string') return value;
+  if (value === null || value === undefined) return '';
+  if (field === 'insert') return nodeWords((value as { kind: NodeKind }).kind, (value as { node: CourseNode }).node);
+  if (field === 'body') return bodyOf(course, id, value);
+  if (field === 'options') return (value as Option[]).map((option) => [option.text, option.feedback.text].filter(Boolean).join(': ')).join('\n');
+  if (field === 'brief') {
+    const { promise, audience, outcomes, size } = value as Brief;
+    return [promise, audience.who, audience.knows.join(', '), ...outcomes, size.minutes ? `${size.minutes} minutes` : ''].filter(Boolean).join('\n');
+  }
+  return Array.isArray(value) ? `${value.length} entries` : '';
+}
+
+/** A body without its block says by its form what kind it is of. */
+function bodyOf(course: Course, id: string, body: unknown): string {
+  const found = findNode(course, id);
+  const kinds = found?.kind === 'block' ? [(found.node as Block).kind] : (Object.keys(BLOCK_KINDS) as BlockKindName[]);
+  const kind = kinds.find((each) => {
+    const problems: Problem[] = [];
+    BLOCK_KINDS[each].body.check(body, '', problems);
+    return problems.length === 0;
+  });
+  return kind ? bodyWords({ id, kind, body } as Block) : '';
+}
+
+/** The words of a take. */
+export function takeWords(course: Course, take: Take): string {
+  return valueWords(course, take.of, take.field, take.value);
+}
+
+/** Why a take lies there. */
+export const WHY: Record<Take['made']['why'], string> = { draft: 'drafted while you worked on the page', replaced: 'stood here before', conflict: 'met another change', kept: 'kept' };
+
+/** When something was made, as a person says it. */
+export function madeWords({ at, by }: Take['made']): string {
+  const when = at > 0 ? new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' }) : '';
+  return [by, when].filter(Boolean).join(', ') || 'some time ago';
+}
