@@ -24,6 +24,8 @@ export const useCourse = defineStore('course', () => {
   /** Whether this browser keeps what waits. */
   const kept = ref(true);
   const savedAt = ref<Date | null>(null);
+  /** Fields and pages with words that were not given to the course yet. */
+  const typing = ref(0);
   const undoWhat = ref<string>();
   const redoWhat = ref<string>();
   const trouble = ref<Trouble | null>(null);
@@ -122,7 +124,7 @@ export const useCourse = defineStore('course', () => {
   }
 
   return {
-    course, role, mayEdit, lessons, saving, kept, savedAt, undoWhat, redoWhat, conflicts, trouble, shown, outside,
+    course, role, mayEdit, lessons, saving, kept, savedAt, typing, undoWhat, redoWhat, conflicts, trouble, shown, outside,
     open, leave, change, type, backTo, asking, settleConflict,
     undo: () => takeBack('undo'), redo: () => takeBack('redo'),
     settleAll: () => engine?.settleAll() ?? Promise.resolve(),

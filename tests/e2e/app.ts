@@ -23,26 +23,43 @@ async function freePort(): Promise<number> {
   });
 }
 
-async function start(port: number, folder: string): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', './tests/e2e/watch-network.mjs', '.output/server/index.mjs'], { env: { UPLIFT_STRANGERS: join(folder, 'strangers'), ...process.env, PORT: String(port), HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
+async function start(port: number, folder: string, env: Record<string, string> = {}): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['--import', './tests/e2e/watch-network.mjs', '.output/server/index.mjs'], { env: { UPLIFT_STRANGERS: join(folder, 'strangers'), ...process.env, PORT: String(port), HOST: '127.0.0.1', UPLIFT_DATA: folder, ...env }, stdio: 'ignore' });
   for (let tries = 0; tries < 200; tries++) {
-    if (await fetch(`http://127.0.0.1:${port}/api/start`).then((answer) => answer.ok, () => false)) return child;
+    if (await fetch(`http://127.0.0.1:${port}/api/health`).then(() => true, () => false)) return child;
     await new Promise((go) => setTimeout(go, 50));
   }
   throw new Error('The server did not start.');
 }
 
-/** Runs something with a server on an empty data folder: nobody is there yet. */
-export async function withEmptyApp(work: (url: string) => Promise<void>): Promise<void> {
+/** Runs something with a server on a data folder of its own: an empty one, where nobody is yet, or a demo. */
+export async function withOwnApp(kind: 'empty' | 'demo', work: (app: App) => Promise<void>, env: Record<string, string> = {}): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
+  if (kind === 'demo') prepareDemo(folder);
   const port = await freePort();
-  const child = await start(port, folder);
+  let child = await start(port, folder, env);
   try {
-    await work(`http://127.0.0.1:${port}`);
+    await work({
+      url: `http://127.0.0.1:${port}`, folder,
+      async restart() {
+        child = await again(child, port, folder, env);
+      },
+    });
   } finally {
     child.kill('SIGKILL');
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+function prepareDemo(folder: string): void {
+  const made = spawnSync(process.execPath, ['dist/prepare.mjs', folder], { encoding: 'utf8' });
+  if (made.status !== 0) throw new Error(made.stderr);
+}
+
+async function again(child: ChildProcess, port: number, folder: string, env: Record<string, string> = {}): Promise<ChildProcess> {
+  child.kill('SIGKILL');
+  await new Promise((gone) => child.once('exit', gone));
+  return start(port, folder, env);
 }
 
 /** Tests of the screens: each worker has an app, each test a page that asks no other host and logs no error. */
@@ -52,16 +69,13 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
 
   app: [async ({}, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
-    const made = spawnSync(process.execPath, ['dist/prepare.mjs', folder], { encoding: 'utf8' });
-    if (made.status !== 0) throw new Error(made.stderr);
+    prepareDemo(folder);
     const port = await freePort();
     let child = await start(port, folder);
     await use({
       url: `http://127.0.0.1:${port}`, folder,
       async restart() {
-        child.kill('SIGKILL');
-        await new Promise((gone) => child.once('exit', gone));
-        child = await start(port, folder);
+        child = await again(child, port, folder);
       },
     });
     child.kill('SIGKILL');

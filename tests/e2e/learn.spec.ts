@@ -70,6 +70,15 @@ test('a course is made available, taken by name on a phone, left and gone on wit
   await learner.getByText('Go on elsewhere').first().click();
   const place = (await learner.locator('details code').textContent())!;
   const elsewhere = await aLearner(browser, place);
+  // Whose place it is is asked before it is taken: an address that went astray takes nobody's.
+  await expect(elsewhere.getByText('This address is the place of Ada Pell in this course.')).toBeVisible();
+  await looksRight(elsewhere);
+  await elsewhere.getByRole('button', { name: 'No, I am somebody else' }).click();
+  await expect(elsewhere.getByLabel('Your name')).toBeVisible();
+  // The address alone, without its key, is the same page to the browser.
+  await elsewhere.goto('about:blank');
+  await elsewhere.goto(place);
+  await elsewhere.getByRole('button', { name: 'Go on as Ada Pell' }).click();
   await expect(elsewhere.getByRole('heading', { level: 1 })).toBeVisible();
   expect(elsewhere.url()).not.toContain('key=');
   await elsewhere.getByRole('button', { name: 'Lessons', exact: true }).click();
@@ -83,6 +92,11 @@ test('a course is made available, taken by name on a phone, left and gone on wit
   await elsewhere.getByRole('link', { name: /^People at the desk/ }).click();
   await onward(elsewhere).click();
   await expect.poll(async () => (await progress(page, app))[0].progress.done + (await progress(page, app))[0].progress.checks.answered).toBeGreaterThan(1);
+  // A place can be left on one device, and come back to by its address.
+  await elsewhere.getByText('Go on elsewhere').first().click();
+  await elsewhere.getByRole('button', { name: 'Leave this place' }).click();
+  await expect(elsewhere.getByLabel('Your name')).toBeVisible();
+  expect((await progress(page, app)).map((line) => line.name)).toContain('Ada Pell');
 });
 
 test('keys and feedback reach the browser only when they may be seen', async ({ page, app, browser }) => {
@@ -177,7 +191,7 @@ test('who may take it: people who sign in, nobody, and nobody any more', async (
   await page.getByRole('button', { name: 'Withdraw' }).click();
   await expect(page.getByText(/^withdrawn/)).toBeVisible();
   await stranger.reload();
-  await expect(stranger.getByText('not available at the moment')).toBeVisible();
+  await expect(stranger.getByText('The author has withdrawn this course.')).toBeVisible();
   await page.getByRole('button', { name: 'Make available again' }).click();
   await expect(page.getByRole('button', { name: 'Withdraw' })).toBeVisible();
   await stranger.reload();

@@ -1,5 +1,5 @@
 import { request } from 'node:http';
-import { expect, openDemo, saved, served, test, withEmptyApp } from './app';
+import { expect, looksRight, openDemo, saved, served, test, withOwnApp } from './app';
 import { RIGHTS } from '../../server/rights/table';
 
 /** A request with headers of one's own, past what a browser would let a page send. */
@@ -64,7 +64,7 @@ test('sign-in by password works, wrong ones are counted, and signing out ends it
 });
 
 test('without a demo the first to come owns the installation, and nobody comes in by a click', async ({ page }) => {
-  await withEmptyApp(async (url) => {
+  await withOwnApp('empty', async ({ url }) => {
     await page.goto(url);
     await expect(page.getByText('Nobody is here yet')).toBeVisible();
     await page.getByLabel('Your name').fill('Noor Abel');
@@ -112,39 +112,138 @@ test.describe('a server that is gone', () => {
   });
 });
 
-test('people are added by the owner, and given a part in a course by its author', async ({ page, app, browser }) => {
-  await openDemo(page, app);
-  const address = page.url();
-  await page.goto(`${app.url}/people`);
-  await page.getByLabel('Name', { exact: true }).fill('Priya Holt');
-  await page.getByLabel('Signs in as').fill('priya');
-  await page.getByLabel('First password').fill('long enough it is');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByRole('cell', { name: 'Priya Holt' })).toBeVisible();
+test.describe('people of an installation', () => {
+  test.use({ mayLog: /status of 4\d\d/ });
 
-  const context = await browser.newContext();
-  const hers = await context.newPage();
-  await hers.goto(`${app.url}/sign-in`);
-  await hers.getByLabel('Sign-in name').fill('priya');
-  await hers.getByLabel('Password').fill('long enough it is');
-  await hers.getByRole('button', { name: 'Sign in' }).click();
-  await expect(hers.getByRole('heading', { name: 'Your courses stand here' })).toBeVisible();
-  await hers.goto(address);
-  await expect(hers.getByText('no such course, or you have no part in it')).toBeVisible();
+  test('are added, choose a password, are offered a part and accept it, leave it, and are taken out; the audit says so', async ({ page, browser }) => {
+    test.setTimeout(120_000);
+    await withOwnApp('demo', async (app) => {
+      await openDemo(page, app);
+      const address = page.url();
+      await page.goto(`${app.url}/people`);
+      await expect(page.getByText('nobody comes in by one click any more')).toBeVisible();
+      await page.getByLabel('Name', { exact: true }).fill('Priya Holt');
+      await page.getByLabel('Signs in as').fill('prіya');
+      await page.getByLabel('First password').fill('long enough it is');
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await expect(page.getByRole('alert')).toContainText('mixes letters of several writings');
+      await page.getByLabel('Signs in as').fill('1nes');
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await expect(page.getByRole('alert')).toContainText('looks like “ines”');
+      await page.getByLabel('Signs in as').fill('priya');
+      await page.getByLabel('First password').fill('aaaaaaaaaaaa');
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await expect(page.getByRole('alert')).toContainText('easily guessed');
+      await page.getByLabel('First password').fill('long enough it is');
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await expect(page.getByRole('cell', { name: 'Priya Holt' })).toBeVisible();
+      await looksRight(page);
 
-  await page.goto(address);
-  await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
-  await page.keyboard.press('Alt+9');
-  await page.getByLabel('Part of Priya Holt').click();
-  const given = page.waitForResponse((answer) => answer.url().endsWith('/members') && answer.request().method() === 'PUT');
-  await page.getByRole('option', { name: 'reviews' }).click();
-  await given;
-  await hers.goto(address);
-  await expect(hers.getByRole('heading', { name: 'Outline' })).toBeVisible();
-  expect(await hers.evaluate(async () => (await fetch('/api/people')).status)).toBe(403);
+      const hers = await (await browser.newContext()).newPage();
+      await hers.goto(`${app.url}/sign-in`);
+      await expect(hers.getByRole('button', { name: 'Ines Marlow' })).toHaveCount(0);
+      await hers.getByLabel('Sign-in name').fill('priya');
+      await hers.getByLabel('Password').fill('long enough it is');
+      await hers.getByRole('button', { name: 'Sign in' }).click();
+      await expect(hers.getByText('Choose one of your own to go on.')).toBeVisible();
+      expect(await hers.evaluate(async () => (await fetch('/api/courses')).status)).toBe(403);
+      await hers.getByLabel('The one you have').fill('long enough it is');
+      await hers.getByLabel('A new one, ten signs or more').fill('a mower in the rain');
+      await hers.getByLabel('Once more').fill('a mower in the rain');
+      await hers.getByRole('button', { name: 'Change it' }).click();
+      await expect(hers.getByRole('heading', { name: 'Your courses stand here' })).toBeVisible();
+      await hers.goto(address);
+      await expect(hers.getByText('no such course, or you have no part in it')).toBeVisible();
 
-  await page.getByLabel('Part of Ines Marlow').click();
-  await page.getByRole('option', { name: 'reviews' }).click();
-  await expect(page.getByRole('alert')).toContainText('A course needs an author');
-  await context.close();
+      await page.goto(address);
+      await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
+      await page.keyboard.press('Alt+9');
+      await page.getByLabel('Part of Priya Holt').click();
+      await page.getByRole('option', { name: 'reviews' }).click();
+      await expect(page.getByText('offered, not accepted yet')).toBeVisible();
+      await hers.reload();
+      await expect(hers.getByText('no such course, or you have no part in it')).toBeVisible();
+      await hers.goto(app.url);
+      await expect(hers.getByText('Ines Marlow offers you a part in')).toBeVisible();
+      await looksRight(hers);
+      await hers.getByRole('button', { name: 'Accept' }).click();
+      await hers.goto(address);
+      await expect(hers.getByRole('heading', { name: 'Outline' })).toBeVisible();
+      expect(await hers.evaluate(async () => (await fetch('/api/people')).status)).toBe(403);
+      await page.getByLabel('Part of Ines Marlow').click();
+      await page.getByRole('option', { name: 'reviews' }).click();
+      await expect(page.getByRole('alert')).toContainText('A course needs an author');
+      // She leaves by the command bar.
+      await hers.keyboard.press('Control+k');
+      await hers.getByPlaceholder('A lesson, a source').fill('leave this course');
+      await hers.keyboard.press('Enter');
+      await expect(hers.getByRole('heading', { name: 'Courses', exact: true })).toBeVisible();
+      expect(await hers.evaluate(async (path) => (await fetch(path)).status, `/api/courses/${/course\/([a-z0-9]+)/.exec(address)![1]}`)).toBe(404);
+
+      // Two devices; one ends the other.
+      const phone = await (await browser.newContext()).newPage();
+      await phone.goto(`${app.url}/sign-in`);
+      await phone.getByLabel('Sign-in name').fill('priya');
+      await phone.getByLabel('Password').fill('a mower in the rain');
+      await phone.getByRole('button', { name: 'Sign in' }).click();
+      await expect(phone.getByRole('heading', { name: 'Courses', exact: true })).toBeVisible();
+      await hers.goto(`${app.url}/account`);
+      await looksRight(hers);
+      await hers.getByRole('button', { name: 'Sign out on 1 other device' }).click();
+      await expect(hers.getByRole('button', { name: /Sign out on/ })).toHaveCount(0);
+      expect(await phone.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
+
+      await page.goto(`${app.url}/people`);
+      await page.getByRole('row', { name: /Priya Holt/ }).getByRole('button', { name: 'take out' }).click();
+      await page.getByRole('button', { name: 'Take out without the name' }).click();
+      await expect(page.getByRole('cell', { name: 'Priya Holt' })).toHaveCount(0);
+      expect(await hers.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
+
+      await page.goto(`${app.url}/audit`);
+      for (const what of ['added a person', 'offered a part in', 'accepted a part in', 'left or declined', 'changed their password', 'took a person out']) await expect(page.getByRole('cell', { name: what, exact: true }).first()).toBeVisible();
+      expect(await page.locator('tbody').textContent()).not.toContain('Priya');
+      await page.getByLabel('What happened').click();
+      await page.getByRole('option', { name: 'Deletions' }).click();
+      await expect(page.locator('tbody tr')).toHaveCount(1);
+      await looksRight(page);
+      const saving = page.waitForEvent('download');
+      await page.getByRole('button', { name: 'Save as CSV' }).click();
+      expect((await saving).suggestedFilename()).toBe('audit.csv');
+    });
+  });
+
+  test('a deleted course lies in its author\'s bin with its learners, and comes back; an orphaned one is taken on by the owner', async ({ page, browser }) => {
+    test.setTimeout(90_000);
+    await withOwnApp('demo', async (app) => {
+      await openDemo(page, app, 'Ines Marlow');
+      const id = /course\/([a-z0-9]+)/.exec(page.url())![1];
+      await page.goto(app.url);
+      await page.getByRole('button', { name: 'Delete Lending tools safely' }).click();
+      await page.getByRole('button', { name: 'Delete it' }).click();
+      await page.getByRole('button', { name: '1 deleted' }).click();
+      await expect(page.getByRole('row', { name: /Lending tools safely/ })).toContainText('5');
+      await looksRight(page);
+      await page.getByRole('button', { name: 'bring it back' }).click();
+      await page.goto(`${app.url}/course/${id}/results`);
+      await expect(page.getByRole('row', { name: /Rosa Finch/ })).toBeVisible();
+      await page.getByRole('button', { name: 'Take Gus Ottley out' }).click();
+      await page.getByRole('button', { name: 'Only the name; their results stay' }).click();
+      await expect(page.getByText('name taken out')).toBeVisible();
+      await page.getByRole('button', { name: 'Take Wren Calloway out' }).click();
+      await page.getByRole('button', { name: 'Take out with all they did' }).click();
+      await expect(page.locator('tbody tr')).toHaveCount(4);
+
+      const toms = await (await browser.newContext()).newPage();
+      await toms.goto(`${app.url}/sign-in`);
+      await toms.getByRole('button', { name: 'Tom Ashby' }).click();
+      await expect(toms.getByRole('heading', { name: 'Courses' })).toBeVisible();
+      await toms.evaluate(async () => fetch('/api/courses', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ title: 'Toms own' }) }));
+      await page.goto(`${app.url}/people`);
+      await page.getByRole('row', { name: /Tom Ashby/ }).getByRole('button', { name: 'take out' }).click();
+      await page.getByRole('button', { name: 'Take out, what they did keeps their name' }).click();
+      await page.getByRole('button', { name: 'take it on' }).click();
+      await page.goto(app.url);
+      await expect(page.getByRole('link', { name: 'Toms own' })).toBeVisible();
+    });
+  });
 });

@@ -33,6 +33,11 @@ let base = props.value;
 /** What stood there when the field was come to, for Escape. */
 let found = props.value;
 let dirty = false;
+const holds = useTyping();
+function setDirty(now: boolean) {
+  dirty = now;
+  holds(now);
+}
 let group = '';
 let at = 0;
 const box = ref<HTMLInputElement | HTMLTextAreaElement | null>(null);
@@ -42,7 +47,7 @@ const { start: giveSoon, stop } = useTimeoutFn(give, REST, { immediate: false })
 
 function typed(event: Event) {
   text.value = (event.target as HTMLInputElement).value;
-  dirty = text.value !== base;
+  setDirty(text.value !== base);
   giveSoon();
 }
 /** Gives the words away; empty ones that must not be are kept here until the field is left. */
@@ -53,8 +58,8 @@ function give() {
   if (Date.now() - at > BURST) group = freshId('g');
   at = Date.now();
   base = text.value;
-  dirty = false;
   props.save(text.value, was, group);
+  setDirty(false);
   void nextTick(follow);
 }
 /** Shows what the course says, unless there are words here that it does not have yet. */
@@ -67,7 +72,7 @@ watch(() => props.value, follow);
 function left() {
   give();
   if (!dirty) return;
-  dirty = false;
+  setDirty(false);
   follow();
 }
 function keys(event: KeyboardEvent) {
@@ -75,7 +80,7 @@ function keys(event: KeyboardEvent) {
   if (event.key !== 'Escape' || text.value === found) return;
   event.stopPropagation();
   text.value = found;
-  dirty = text.value !== base;
+  setDirty(text.value !== base);
   give();
 }
 function come() {

@@ -44,6 +44,7 @@ function refusePictures(data: DataTransfer | null): boolean {
 let known: readonly Block[] = props.lesson.blocks;
 let nodes = new WeakMap<PmNode, Block>();
 let timer: ReturnType<typeof setTimeout> | undefined;
+const holds = useTyping();
 let burst = { group: '', at: 0 };
 
 const page = (blocks: readonly Block[]): JSONContent => ({ type: 'doc', content: blocks.length > 0 ? blocks.map(toNode) : [{ type: 'paragraph', attrs: { id: freshId('b') } }] });
@@ -57,6 +58,7 @@ const editor = useEditor({
   onUpdate: ({ transaction }) => {
     if (transaction.getMeta('shown')) return;
     clearTimeout(timer);
+    holds(true);
     timer = setTimeout(flush, REST);
   },
   onBlur: () => flush(),
@@ -96,7 +98,7 @@ function flush() {
   const lesson = desk.lessons.find((each) => each.id === props.lesson.id);
   const next = blocksNow();
   const operations = pageOperations(props.lesson.id, known, next);
-  if (operations.length === 0) return;
+  if (operations.length === 0) return holds(false);
   const typing = operations.every((operation) => operation.type === 'set');
   const group = typing && Date.now() - burst.at < BURST ? burst.group : freshId('g');
   burst = { group, at: Date.now() };
@@ -106,6 +108,7 @@ function flush() {
   // Known before it is given: showing what came of it looks at that.
   known = next;
   desk.type(typing ? `words in “${title}”` : `page of “${title}”`, working ? [...operations, { type: 'set', id: props.lesson.id, field: 'state', value: 'in-work', was: lesson.state }] : operations, group);
+  holds(false);
   const stands = desk.lessons.find((each) => each.id === props.lesson.id)?.blocks;
   if (!stands) return;
   known = stands;

@@ -10,7 +10,7 @@ const go = useGo();
 const session = useSession();
 const desk = useCourse();
 const color = useColorMode();
-/** What was just undone or done again, for a while, in the place of when it was saved. */
+/** What was just undone or done again, for a while, behind when it was saved. */
 const said = ref('');
 const { start: fade } = useTimeoutFn(() => void (said.value = ''), SAID_FOR, { immediate: false });
 watch(() => desk.shown?.count, () => {
@@ -18,11 +18,11 @@ watch(() => desk.shown?.count, () => {
   fade();
 });
 const state = computed(() => {
-  if (desk.saving === 'saving') return 'Saving';
+  if (desk.saving === 'saving' || (desk.saving === 'saved' && desk.typing > 0)) return 'Saving';
   if (desk.saving === 'waiting') return desk.kept ? 'Not saved yet, kept in this browser' : 'Not saved yet: keep this window open';
   if (desk.saving === 'stuck') return 'Not everything is saved';
-  if (said.value) return said.value;
-  return desk.savedAt ? `Saved ${desk.savedAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })}` : '';
+  const at = desk.savedAt ? `Saved ${desk.savedAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })}` : '';
+  return [at, said.value].filter(Boolean).join('. ');
 });
 async function leave() {
   await desk.leave();
