@@ -43,7 +43,8 @@ export function useShown(): void {
     if (!course || !shown) return;
     await nextTick();
     const here = shown.ids.find((id) => onScreen(id));
-    const rooms = shown.ids.flatMap((id) => roomOf(course, id) ?? []);
+    // A page says more than the row of its lesson.
+    const rooms = shown.ids.flatMap((id) => roomOf(course, id) ?? []).sort((a, b) => Number(b.startsWith('lessons/')) - Number(a.startsWith('lessons/')));
     // What was taken away shows by its going: there is nothing to go to.
     const room = here ? undefined : rooms[0];
     const at = `/course/${course.id}/${room}`;

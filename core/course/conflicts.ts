@@ -33,8 +33,12 @@ export function keepRefused(course: Course, refused: readonly Refused[], made: P
   return operations;
 }
 
+/** Fields that hold choices and references, no words: what stands there stands. */
+const WORDLESS = new Set(['state', 'objectiveIds', 'objectiveId', 'plannedPassages', 'minutesFixed', 'key', 'evidence', 'direction', 'language', 'level', 'difficulty', 'verb', 'made']);
+
 function keptOf(course: Course, operation: Operation): Pick<Take, 'of' | 'field' | 'value'> | undefined {
   if (operation.type === 'set') {
+    if (WORDLESS.has(operation.field)) return undefined;
     const target = operation.id === course.id ? course : findNode(course, operation.id)?.node;
     const now = target && ((target as unknown as Record<string, unknown>)[operation.field] ?? null);
     return sameData(now, operation.value) ? undefined : { of: operation.id, field: operation.field, value: operation.value };

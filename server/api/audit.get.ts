@@ -17,5 +17,8 @@ export default defineEventHandler((event) =>
     const checked = checkInput(AuditInput, Object.fromEntries(given));
     if (!checked.ok) return refuse(checked.problem);
     const { what, ...filter } = checked.value;
-    return installation().audit.find({ ...filter, ...(what && { what: what.split(',') }), most: MOST });
+    const { audit, people } = installation();
+    // People are kept by their ids, so that whoever is taken out without their name is nowhere named any more.
+    const named = (detail: string | null) => detail?.replace(/\bp[a-z0-9]{9,15}\b/g, (id) => people.nameOf(id) || id) ?? null;
+    return audit.find({ ...filter, ...(what && { what: what.split(',') }), most: MOST }).map((line) => ({ ...line, detail: named(line.detail) }));
   }));

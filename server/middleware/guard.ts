@@ -14,7 +14,7 @@ const HOSTS = new Set(['127.0.0.1', 'localhost', '[::1]', ...(process.env.UPLIFT
 const BEFORE_OWN_PASSWORD = new Set(['/api/start', '/api/me/password', '/api/sign-out', '/api/health']);
 
 /** Stands before every route of /api: who asks, from where, whether they may, and how much they send. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(async (event) => {
   const host = (getHeader(event, 'host') ?? '').replace(/:\d+$/, '');
   if (!HOSTS.has(host)) refuse({ code: 'no-right', place: 'host' });
   // The path as the router takes it: what could be read in two ways is read in none.
@@ -22,7 +22,7 @@ export default defineEventHandler((event) => {
   if (!/^\/api(?:\/|$)/i.test(path) || path.startsWith('/api/_nuxt_icon/')) return;
   if (event.method !== 'GET' && !sameOrigin(event)) refuse({ code: 'no-right', place: 'origin' });
   const asked = rightFor(event.method, path) ?? refuse({ code: 'no-right', place: path });
-  if (Number(getHeader(event, 'content-length') ?? 0) > BODY_LIMITS[asked.body].bytes) tooMuch(event, BODY_LIMITS[asked.body].bytes);
+  if (Number(getHeader(event, 'content-length') ?? 0) > BODY_LIMITS[asked.body].bytes) await tooMuch(event, BODY_LIMITS[asked.body].bytes);
   event.context.body = BODY_LIMITS[asked.body];
   // Whether the server is well can be asked of one that is not.
   if (path === '/api/health') return;
@@ -58,9 +58,21 @@ function sameOrigin(event: H3Event): boolean {
   }
 }
 
-function tooMuch(event: H3Event, limit: number): never {
+/** Bytes, and milliseconds, that are read and thrown away so that whoever sends too much gets to hear it. */
+const DRAINED = { bytes: 32 * 1048576, time: 3000 };
+
+async function tooMuch({ node: { req, res } }: H3Event, limit: number): Promise<never> {
+  await new Promise<void>((done) => {
+    let size = 0;
+    const timer = setTimeout(done, DRAINED.time);
+    req.on('data', (chunk: Buffer) => void ((size += chunk.length) > DRAINED.bytes && done()));
+    for (const end of ['end', 'close', 'error']) req.on(end, () => {
+      clearTimeout(timer);
+      done();
+    });
+  });
   // What was not read would be taken for the next request on this connection.
-  event.node.res.setHeader('connection', 'close');
+  res.setHeader('connection', 'close');
   return refuse({ code: 'body-too-big', parameters: { limit: limit < 1048576 ? `${Math.round(limit / 1024)} KB` : `${Math.round(limit / 1048576)} MB` } });
 }
 

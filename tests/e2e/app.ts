@@ -105,7 +105,7 @@ export { expect };
 /** Comes in as one of the demo's people. */
 export async function enter(page: Page, app: App, name = 'Ines Marlow'): Promise<void> {
   await page.goto(`${app.url}/sign-in`);
-  const courses = page.getByRole('heading', { name: 'Courses' });
+  const courses = page.getByRole('heading', { name: 'Courses', exact: true });
   const person = page.getByRole('button', { name, exact: true });
   await expect(courses.or(page.getByRole('button', { name: 'Sign in' }))).toBeVisible();
   if (!(await courses.isVisible())) await person.click();

@@ -17,6 +17,6 @@ export default defineEventHandler((event) =>
     const has = members.some((member) => member.id === person && member.accepted_at !== null);
     if (role === 'none') people.removeRole(course, person);
     else people.invite(course, person, role, by);
-    audit.note(now(), by, has || role === 'none' ? 'rights-changed' : 'rights-offered', course, `${people.nameOf(person)} ${role}`);
+    audit.note(now(), by, has || role === 'none' ? 'rights-changed' : 'rights-offered', course, `${person} ${role}`);
     return {};
   }));

@@ -11,6 +11,6 @@ export default defineEventHandler((event) =>
     const [id, by] = [idOf(event, 'source'), personOf(event).id];
     if (!people.byId(person) || person === by) refuse({ code: 'no-such-person' });
     sources.give(id, by, person, may);
-    audit.note(now(), by, 'source-given', id, `${people.nameOf(person)} ${may}`);
+    audit.note(now(), by, 'source-given', id, `${person} ${may}`);
     return {};
   }));
