@@ -52,7 +52,7 @@ useHead({ title: 'Your account – Uplift Path' });
 
 <template>
   <div>
-    <ShellTopBar />
+    <ShellTopBar title="Your account" />
     <ShellTroubleLine v-model="trouble" />
     <main id="work" class="open-page account">
       <h1>Your account</h1>

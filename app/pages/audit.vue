@@ -73,7 +73,7 @@ useHead({ title: 'Audit – Uplift Path' });
 
 <template>
   <div>
-    <ShellTopBar />
+    <ShellTopBar title="Audit" />
     <ShellTroubleLine v-model="trouble" />
     <main id="work" class="open-page audit">
       <h1>Audit</h1>

@@ -67,7 +67,7 @@ useHead({ title: 'People – Uplift Path' });
 
 <template>
   <div>
-    <ShellTopBar />
+    <ShellTopBar title="People" />
     <ShellTroubleLine v-model="trouble" />
     <main id="work" class="open-page people">
       <h1>People</h1>

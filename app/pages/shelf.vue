@@ -73,6 +73,7 @@ useHead({ title: 'Source shelf – Uplift Path' });
 </template>
 
 <style scoped>
+.share { margin-right: 10px; }
 .shelf { max-width: 1168px; }
 .desk:has(.shelf) { background: var(--sheet); }
 .tools { display: flex; gap: 14px; align-items: center; margin-bottom: 14px; }

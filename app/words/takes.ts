@@ -49,8 +49,11 @@ export function takeWords(course: Course, take: Take): string {
   return valueWords(course, take.of, take.field, take.value);
 }
 
-/** Why a take lies there. */
-export const WHY: Record<Take['made']['why'], string> = { draft: 'drafted while you worked on the page', replaced: 'stood here before', conflict: 'met another change', kept: 'kept' };
+/** What a take is called until its author gives it a name, as a page or as a text. */
+export const CALLED: Record<Take['made']['why'], [page: string, text: string]> = {
+  draft: ['A draft, made beside your work', 'A draft of one part'], replaced: ['The page that stood here before', 'What stood here before'],
+  conflict: ['A page that met another change', 'A text that met another change'], kept: ['A page that was kept', 'A text that was kept'],
+};
 
 /** When something was made, as a person says it. */
 export function madeWords({ at, by }: Take['made']): string {

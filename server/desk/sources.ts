@@ -15,8 +15,8 @@ import { fairTurns } from '../reading/turns';
 import { remembered, WORDS_HELD } from '../utils/remembered';
 import { freshId } from './courses';
 
-/** Reading processes at a time: each may take a gigabyte. */
-const READERS = 2;
+/** Reading processes at a time, each of which may take a gigabyte; one person gets two of them at most. */
+const READERS = 3;
 
 /** The id of what a course's authors answered, as a source: it is the course's own. */
 export const interviewId = (courseId: string): string => idFrom('s', courseId, 'interview');
@@ -169,10 +169,10 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return result.ok ? keepVersion(courseId, held, { ...result.source, ...(held.address && { address: held.address }) }, new Uint8Array(readFileSync(path)), name, person) : { problem: result.problem };
   }
 
-  /** Takes sources from a person's shelf into a course; those they do not have, or may only read where a course uses them, are left out. Gives how many came in. */
-  function fromShelf(courseId: string, ids: readonly string[], person: string): number {
+  /** Takes sources from a person's shelf into a course; those they do not have, or may only read where a course uses them, are left out. Gives those that came in. */
+  function fromShelf(courseId: string, ids: readonly string[], person: string): string[] {
     const shelf = new Map(sources.shelf(person).filter((row) => row.may !== 'read').map((row) => [row.id, row]));
-    return ids.filter((id) => shelf.has(id) && sources.attach(courseId, id, shelf.get(id)!.version, person, now())).length;
+    return ids.filter((id) => shelf.has(id) && sources.attach(courseId, id, shelf.get(id)!.version, person, now()));
   }
 
   function attachKnown(courseId: string, same: { source_id: string; version: string; title: string }, person: string): Added {

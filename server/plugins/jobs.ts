@@ -5,8 +5,6 @@ const STOPS_WITHIN = 1500;
 
 /** What was being drafted or made searchable when the server stopped is gone on with, and sources understood by an earlier state of the program are understood anew, once this server stands: before, it does not know where its own files lie. */
 export default defineNitroPlugin(() => {
-  // What is written is its user's alone.
-  process.umask(0o077);
   setImmediate(() => {
     const desks = openedOrNot();
     if (!desks) return;

@@ -1,4 +1,5 @@
 import { resolve } from 'node:path';
+import { isMainThread } from 'node:worker_threads';
 import { courseDesk } from '../desk/courses';
 import { interviewDesk } from '../desk/interview';
 import { learnerDesk } from '../desk/learners';
@@ -22,6 +23,8 @@ import { clearLeftovers } from '../desk/leftovers';
 
 /** Everything a data folder holds, opened once. */
 export function openInstallation(folder: string) {
+  // What is written is its user's alone.
+  if (isMainThread) process.umask(0o077);
   const db = openDatabase(folder);
   clearLeftovers(folder);
   const now = () => Date.now();

@@ -127,7 +127,7 @@ export async function openDemo(page: Page, app: App, name?: string): Promise<voi
 export async function newCourse(page: Page, app: App, title: string, from = 'Start from sources'): Promise<void> {
   await enter(page, app);
   await page.getByRole('button', { name: from }).click();
-  await page.getByLabel('Title').fill(title);
+  await page.getByLabel('Title', { exact: true }).fill(title);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: from === 'Start from sources' ? 'What do you have?' : 'What I know' })).toBeVisible();
 }

@@ -32,8 +32,8 @@ test('emptying the minutes takes the wish away; a title is never empty', async (
   await page.getByLabel('How long').fill('');
   await saved(page);
   await expect.poll(async () => (await brief(page)).size).toEqual({ questionsPerLesson: 2 });
-  await page.getByLabel('Title').fill('');
-  await page.getByLabel('Title').fill('Lending with care');
+  await page.getByLabel('Title', { exact: true }).fill('');
+  await page.getByLabel('Title', { exact: true }).fill('Lending with care');
   await saved(page);
   await expect.poll(async () => (await served(page)).course.title).toBe('Lending with care');
 });

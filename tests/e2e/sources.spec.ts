@@ -15,7 +15,7 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   await page.getByLabel('Files to add').setInputFiles(['eval/documents/sample-courier.md']);
   await expect(page.getByText('holds the same as')).toBeVisible();
   await page.getByRole('button', { name: 'Paste or type text' }).click();
-  await page.getByLabel('Title').fill('What the drivers say');
+  await page.getByLabel('Title', { exact: true }).fill('What the drivers say');
   await page.getByLabel('Text', { exact: true }).fill('# Notes\n\nDrivers must ring before noon if a van is full, because the second van leaves at one o\'clock.\n');
   await page.getByRole('button', { name: 'Add as a source' }).click();
   await expect(page.getByRole('link', { name: 'What the drivers say' })).toBeVisible();
@@ -52,7 +52,8 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   // Back to the outline as it was kept, and forward again.
   await page.keyboard.press('Alt+3');
   await page.getByRole('button', { name: '1 version kept' }).click();
-  await page.getByRole('menuitem', { name: /Outline accepted/ }).click();
+  await page.getByRole('dialog', { name: 'Versions' }).getByRole('button', { name: 'Go back to it' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect.poll(blank).toBe(lessons.length);
   await page.keyboard.press('Control+z');
   await expect.poll(blank).toBe(1);
@@ -278,7 +279,7 @@ test('the shelf holds the sources of all courses, for search and for use', async
 test('formatted text keeps its form when pasted, and a talk comes with the link to its video', async ({ page, app }) => {
   await newCourse(page, app, 'Pasted');
   await page.getByRole('button', { name: 'Paste or type text' }).click();
-  await page.getByLabel('Title').fill('From a page');
+  await page.getByLabel('Title', { exact: true }).fill('From a page');
   await page.getByLabel('Text', { exact: true }).evaluate((box) => {
     const data = new DataTransfer();
     data.setData('text/html', '<html><body><h2>Returns</h2><p>A member must <b>wipe</b> every saw.</p><ul><li>Blade first</li></ul><table><tr><th>Tool</th><th>Days</th></tr><tr><td>Saw</td><td>7</td></tr></table><script>window.bad = 1</script></body></html>');
@@ -293,7 +294,7 @@ test('formatted text keeps its form when pasted, and a talk comes with the link 
   await page.keyboard.press('Alt+l');
   await page.getByRole('tab', { name: /video/ }).click();
   await page.getByLabel('Address of the video').fill('https://videos.example/desk');
-  await page.getByLabel('Title').fill('At the desk');
+  await page.getByLabel('Title', { exact: true }).fill('At the desk');
   await page.getByLabel('What is said in it').fill('[0:05] Look at the cable before you look at the tool.\n[1:10] If the tag is missing, do not lend the tool.\n[2:40] Write the number on the slip.');
   await looksRight(page);
   await page.getByRole('button', { name: 'Add the talk' }).click();

@@ -36,6 +36,16 @@ describe('the archive', () => {
     expect(writeArchive(back, media)).toEqual(bytes);
   });
 
+  it('of version 1 is read, its takes saying what is known of them, and what it should not hold mended', () => {
+    const { document: old } = readArchive(new Uint8Array(file('tests/fixtures/archive-1.uplift.zip')));
+    expect(old.version).toBe(2);
+    expect(old.course.takes).toMatchObject([{ value: 'Another name', made: { at: 0, by: '', why: 'kept' } }]);
+    const damaged = { ...aCourse(), checks: aCourse().checks.slice(1), takes: [{ id: anId('t'), of: anId('First one'), field: 'page', value: { lesson: 7 } }], bin: [{}] };
+    const mended = readArchive(aZip({ 'manifest.json': manifest(), 'course.json': JSON.stringify(damaged) })).document.course;
+    expect(mended.modules[0].lessons[0].blocks.map((block) => block.kind)).toEqual(['text', 'text']);
+    expect([mended.takes, mended.bin]).toEqual([[], []]);
+  });
+
   const manifest = (changes: object = {}) => JSON.stringify({ format: 'uplift-course', version: 1, course: 'x', sources: [], ...changes });
   it.each([
     ['words', new TextEncoder().encode('words'), 'zip-broken'],

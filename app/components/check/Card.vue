@@ -14,13 +14,13 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const now = () => desk.course?.checks.find((each) => each.id === props.check.id) ?? props.check;
 
 function stem(words: string, was: string, group: string) {
-  desk.type('question', [{ type: 'set', id: props.check.id, field: 'stem', value: words, was }], group);
+  return desk.type('question', [{ type: 'set', id: props.check.id, field: 'stem', value: words, was }], group);
 }
 /** Changes one answer. `before` is the answer as it was when typing began: when somebody else was quicker, both are kept. */
 function answer(id: string, what: string, group: string, changed: (option: Option) => Option, before: (option: Option) => Option) {
   const { options } = now();
   const each = (change: (option: Option) => Option) => options.map((option) => (option.id === id ? change(plain(option)) : option));
-  desk.type(what, [{ type: 'set', id: props.check.id, field: 'options', value: each(changed), was: each(before) }], group);
+  return desk.type(what, [{ type: 'set', id: props.check.id, field: 'options', value: each(changed), was: each(before) }], group);
 }
 const words = (id: string, text: string, was: string, group: string) => answer(id, 'answer', group, (option) => ({ ...option, text }), (option) => ({ ...option, text: was }));
 function said(option: Option, text: string): Option {

@@ -12,8 +12,8 @@ import { useCourse } from '~/stores/course';
 defineOptions({ inheritAttrs: false });
 const props = defineProps<{
   value: string;
-  /** Gives what is typed to the course: the words, what they were when typing began, and the gesture they belong to. */
-  save: (words: string, was: string, group: string) => void;
+  /** Gives what is typed to the course: the words, what they were when typing began, and the gesture they belong to. False: they met another's change. */
+  save: (words: string, was: string, group: string) => boolean | void;
   readonly?: boolean;
   /** Several lines; it grows with its words. */
   lines?: boolean;
@@ -28,7 +28,9 @@ const desk = useCourse();
 const [REST, BURST] = [600, 3000];
 
 const text = ref(props.value);
-/** What stood there when the words here began to differ. */
+/** The words here that the course was given, or has given. */
+let given = props.value;
+/** What the course says to that: the same, or as it writes it (without spaces at the ends, lists in order). */
 let base = props.value;
 /** What stood there when the field was come to, for Escape. */
 let found = props.value;
@@ -40,6 +42,9 @@ function setDirty(now: boolean) {
 }
 let group = '';
 let at = 0;
+/** While what was given comes back, and while the field is in use: its words stay as they were typed. */
+let giving = false;
+let here = false;
 const box = ref<HTMLInputElement | HTMLTextAreaElement | null>(null);
 const area = computed(() => (props.lines ? (box.value as HTMLTextAreaElement | null) : null));
 useTextareaAutosize({ element: area as never, input: text });
@@ -47,43 +52,53 @@ const { start: giveSoon, stop } = useTimeoutFn(give, REST, { immediate: false })
 
 function typed(event: Event) {
   text.value = (event.target as HTMLInputElement).value;
-  setDirty(text.value !== base);
+  setDirty(text.value !== given);
   giveSoon();
 }
 /** Gives the words away; empty ones that must not be are kept here until the field is left. */
 function give() {
   stop();
   if (!dirty || (props.required && text.value.trim() === '')) return;
-  const was = base;
   if (Date.now() - at > BURST) group = freshId('g');
   at = Date.now();
-  base = text.value;
-  props.save(text.value, was, group);
+  given = text.value;
+  giving = true;
+  const taken = props.save(text.value, base, group);
   setDirty(false);
-  void nextTick(follow);
+  void nextTick(() => {
+    giving = false;
+    base = props.value;
+    if (taken === false || !here) follow();
+  });
 }
 /** Shows what the course says, unless there are words here that it does not have yet. */
 function follow() {
   if (dirty) return;
   text.value = props.value;
+  given = props.value;
   base = props.value;
 }
-watch(() => props.value, follow);
+watch(() => props.value, () => {
+  // What comes back of words just given is written into nobody's typing.
+  if (giving && here) base = props.value;
+  else follow();
+});
 function left() {
+  here = false;
   give();
-  if (!dirty) return;
   setDirty(false);
-  follow();
+  void nextTick(follow);
 }
 function keys(event: KeyboardEvent) {
   if (event.key === 'Enter' && !props.lines) give();
   if (event.key !== 'Escape' || text.value === found) return;
   event.stopPropagation();
   text.value = found;
-  setDirty(text.value !== base);
+  setDirty(text.value !== given);
   give();
 }
 function come() {
+  here = true;
   found = props.value;
   // Come to by key, the words are not marked as a whole: the next key goes on with them instead of wiping them out.
   const end = box.value?.value.length ?? 0;
@@ -109,7 +124,7 @@ defineExpose({
 </template>
 
 <style scoped>
-.in-place { width: 100%; min-width: 0; background: none; border: 0; padding: 3px 4px; border-radius: 2px; text-overflow: ellipsis; resize: none; overflow: hidden; }
+.in-place { display: block; width: 100%; min-width: 0; background: none; border: 0; padding: 3px 4px; border-radius: 2px; text-overflow: ellipsis; resize: none; overflow: hidden; }
 .in-place:focus { background: var(--sheet); outline: 1.5px solid var(--sky); text-overflow: clip; }
 .in-place[readonly]:focus { outline-color: var(--hair); }
 .in-place::placeholder { color: var(--ink-3); font-style: italic; }

@@ -11,7 +11,7 @@ import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
 import { changeWords } from '~/words/versions';
-import { madeWords, WHY } from '~/words/takes';
+import { CALLED, madeWords } from '~/words/takes';
 import { counted } from '~/words/states';
 
 /** What is kept beside a lesson: drafts that came while it was edited, pages that stood here before, texts that lost a conflict. */
@@ -45,7 +45,7 @@ function swap(text: (typeof texts.value)[number]) {
   if (now && desk.change('another text taken', swapText(now))) desk.outside++;
 }
 const drop = (id: string) => desk.change('take thrown away', dropTake(id));
-const rename = (take: Take, name: string, was: string, group: string) => void desk.type('name of a take', [{ type: 'set', id: take.id, field: 'name', value: name.trim() || null, was: was || null }], group);
+const rename = (take: Take, name: string, was: string, group: string) => desk.type('name of a take', [{ type: 'set', id: take.id, field: 'name', value: name.trim() || null, was: was || null }], group);
 useActions([{ id: 'l-takes', label: 'Show or hide the takes of this lesson', key: 'Alt+K', area: 'Lesson', when: () => count.value > 0, run: () => void (open.value = !open.value) }]);
 </script>
 
@@ -54,13 +54,13 @@ useActions([{ id: 'l-takes', label: 'Show or hide the takes of this lesson', key
     <p class="line"><span>{{ counted(count, ['take is', 'takes are']) }} kept beside this lesson.</span> <button type="button" class="link" :aria-expanded="open" @click="open = !open">{{ open ? 'Hide' : 'Look' }}</button></p>
     <div v-if="open" class="list">
       <article v-for="{ take: page, change } in pages" :key="page.id" :data-node="page.id">
-        <div class="do"><div class="about"><FieldInPlace :value="page.name ?? ''" :save="(name, was, group) => rename(page, name, was, group)" :readonly="!desk.mayEdit" :placeholder="`Page that ${WHY[page.made.why] === 'kept' ? 'was kept' : WHY[page.made.why]}`" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(page.made) }}; {{ changeWords(change) }}</p></div>
+        <div class="do"><div class="about"><FieldInPlace :value="page.name ?? ''" :save="(name, was, group) => rename(page, name, was, group)" :readonly="!desk.mayEdit" :placeholder="CALLED[page.made.why][0]" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(page.made) }}; {{ changeWords(change) }}</p></div>
           <span><button type="button" class="link" :aria-pressed="differing === page.id" @click="differing = differing === page.id ? '' : page.id">{{ differing === page.id ? 'Its page' : 'What differs' }}</button><template v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="take(page.id)">Put it in place of this one</UButton> <button type="button" class="link" @click="drop(page.id)">Throw away</button></template></span></div>
         <VersionLesson v-if="differing === page.id" :change="change" class="text" />
         <div v-else class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction"><BlockView v-for="block in page.value.lesson.blocks" :key="block.id" :block="block" :words="words" /></div>
       </article>
       <article v-for="each in texts" :key="each.take.id" :data-node="each.take.id">
-        <div class="do"><div class="about"><FieldInPlace :value="each.take.name ?? ''" :save="(name, was, group) => rename(each.take, name, was, group)" :readonly="!desk.mayEdit" :placeholder="`Text of one part that ${WHY[each.take.made.why] === 'kept' ? 'was kept' : WHY[each.take.made.why]}`" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(each.take.made) }}</p></div><span v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="swap(each)">Put it in its place</UButton> <button type="button" class="link" @click="drop(each.take.id)">Throw away</button></span></div>
+        <div class="do"><div class="about"><FieldInPlace :value="each.take.name ?? ''" :save="(name, was, group) => rename(each.take, name, was, group)" :readonly="!desk.mayEdit" :placeholder="CALLED[each.take.made.why][1]" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(each.take.made) }}</p></div><span v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="swap(each)">Put it in its place</UButton> <button type="button" class="link" @click="drop(each.take.id)">Throw away</button></span></div>
         <div class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction"><BlockView :block="({ ...each.block, body: each.take.value } as Block)" :words="words" /></div>
       </article>
     </div>

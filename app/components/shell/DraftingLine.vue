@@ -6,7 +6,7 @@ import { useDrafting, type StepState } from '~/stores/drafting';
 /** What is being drafted, how far it is, and what it could not do: on every step of the work, for as long as it lasts. */
 const desk = useCourse();
 const drafting = useDrafting();
-const line = (step: { state: StepState; problem: { message: string } | null }) => (step.state === 'kept' ? 'was edited meanwhile, so its draft lies beside it as a take' : `not drafted. ${step.problem?.message ?? ''}`);
+const line = (step: { state: StepState; problem: { message: string } | null }) => (step.state === 'kept' ? 'holds your own work, so its draft lies beside it as a take' : `not drafted. ${step.problem?.message ?? ''}`);
 useActions([{ id: 'draft-stop', label: 'Stop drafting', key: 'Alt+S', area: 'Lessons', when: () => desk.mayEdit && drafting.running.length > 0, run: () => void drafting.stop() }]);
 </script>
 

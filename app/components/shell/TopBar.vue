@@ -45,7 +45,7 @@ const items = computed(() => [[
     </NuxtLink>
     <nav v-if="title" class="trail" aria-label="Where you are"><NuxtLink to="/">Courses</NuxtLink><span aria-hidden="true">/</span><strong>{{ title }}</strong></nav>
     <div class="end">
-      <span v-if="title" class="small quiet state" role="status">{{ state }}</span>
+      <span v-if="title && desk.course" class="small quiet state" role="status">{{ state }}</span>
       <button class="go" type="button" @click="openBar"><span>Go to or do</span><kbd>Ctrl K</kbd></button>
       <UDropdownMenu v-if="session.person" :items="items"><button type="button" class="who">{{ session.person.name }}</button></UDropdownMenu>
     </div>

@@ -10,8 +10,8 @@ const id = useId();
 const held = computed(() => desk.course!.answers?.find((each) => each.id === props.answer.id));
 const words = computed(() => (held.value?.text ?? '').split(/\s+/).filter(Boolean).length);
 function save(text: string, was: string, group: string) {
-  if (held.value) desk.type('answer', [{ type: 'set', id: props.answer.id, field: 'text', value: text, was }], group);
-  else if (text) desk.type('answer', [{ type: 'insert', kind: 'answer', parent: desk.course!.id, after: desk.course!.answers?.at(-1)?.id ?? null, node: { ...props.answer, text } }], group);
+  if (held.value) return desk.type('answer', [{ type: 'set', id: props.answer.id, field: 'text', value: text, was }], group);
+  return !text || desk.type('answer', [{ type: 'insert', kind: 'answer', parent: desk.course!.id, after: desk.course!.answers?.at(-1)?.id ?? null, node: { ...props.answer, text } }], group);
 }
 </script>
 

@@ -68,6 +68,24 @@ describe('one broken course', () => {
   });
 });
 
+describe('a disk that is full', () => {
+  it('is read from as before, refuses what is new without harm, and takes it once there is room', () => {
+    const { desk, id, db } = aDesk();
+    desk.post(id, [title('A', 'First one')], 0);
+    db.pragma('wal_checkpoint(truncate)');
+    db.pragma(`max_page_count = ${String(db.pragma('page_count', { simple: true }))}`);
+    const long = 'x'.repeat(399);
+    const fill = () => {
+      for (let number = 0; number < 400; number++) desk.nameVersion(id, `${long.slice(0, 100)} ${number}`, INES);
+    };
+    expect(() => fill()).toThrowError(expect.objectContaining({ code: 'SQLITE_FULL' }));
+    expect(desk.load(id).course.modules[0].lessons[0].title).toBe('A');
+    expect(courseDesk(db, () => 0).load(id).revision).toBe(1);
+    db.pragma('max_page_count = 1000000');
+    expect(desk.post(id, [title('B', 'A')], 1).revision).toBe(2);
+  });
+});
+
 describe('looking a folder through', () => {
   it('finds nothing where nothing is wrong', () => {
     const { folder, desk, id } = aDesk();

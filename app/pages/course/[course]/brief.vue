@@ -13,9 +13,9 @@ const brief = computed(() => desk.course!.brief);
 /** Sets a part of the brief. `was`, in the form of the part, is what it was when typing began; without it, what it is. */
 function set(field: string, change: Partial<Brief>, was: Partial<Brief> = {}, group?: string) {
   const plain = (value: Brief) => JSON.parse(JSON.stringify(value)) as Brief;
-  desk.type(`brief: ${field}`, [{ type: 'set', id: desk.course!.id, field: 'brief', value: plain({ ...brief.value, ...change }), was: plain({ ...brief.value, ...was }) }], group);
+  return desk.type(`brief: ${field}`, [{ type: 'set', id: desk.course!.id, field: 'brief', value: plain({ ...brief.value, ...change }), was: plain({ ...brief.value, ...was }) }], group);
 }
-const rename = (title: string, was: string, group: string) => void desk.type('title', [{ type: 'set', id: desk.course!.id, field: 'title', value: title, was }], group);
+const rename = (title: string, was: string, group: string) => desk.type('title', [{ type: 'set', id: desk.course!.id, field: 'title', value: title, was }], group);
 const lines = (text: string, cut: RegExp) => text.split(cut).map((part) => part.trim()).filter(Boolean);
 const who = (words: string) => ({ audience: { ...brief.value.audience, who: words } });
 const knows = (words: string) => ({ audience: { ...brief.value.audience, knows: lines(words, /,/) } });
@@ -31,7 +31,7 @@ function sized(key: 'minutes' | 'questionsPerLesson', value: string): Partial<Br
 }
 function size(key: 'minutes' | 'questionsPerLesson', value: string, was: string, group: string) {
   const change = sized(key, value);
-  if (change) set('size', change, sized(key, was) ?? {}, group);
+  return !change || set('size', change, sized(key, was) ?? {}, group);
 }
 function language(value: string) {
   const before = desk.course!;

@@ -44,16 +44,18 @@ const checksIn = (row: Extract<Row, { kind: 'lesson' }>) => figures.all.get(row.
 const minutesOf = (row: Row) => (row.kind === 'lesson' ? figures.all.get(row.id)?.minutes : row.kind === 'module' ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0)) : '');
 const objective = (row: Extract<Row, { kind: 'lesson' }>) => desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
 
+/** Gives what is typed; where it makes no difference, there is nothing it could meet. */
+const given = (what: string, operations: Operation[], group: string) => operations.length === 0 || desk.type(what, operations, group);
 /** Words for a field of a row, as they were typed. What stood there when typing began tells whether somebody else was quicker. */
 function rename(row: Row, title: string, was: string, group: string) {
-  desk.type(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], group);
+  return desk.type(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], group);
 }
 function purpose(row: Extract<Row, { kind: 'module' }>, words: string, was: string, group: string) {
-  desk.type(`purpose of “${row.module.title}”`, [{ type: 'set', id: row.id, field: 'purpose', value: words, was }], group);
+  return desk.type(`purpose of “${row.module.title}”`, [{ type: 'set', id: row.id, field: 'purpose', value: words, was }], group);
 }
 function can(row: Extract<Row, { kind: 'lesson' }>, words: string, was: string, group: string) {
   const lesson = desk.lessons.find((each) => each.id === row.id);
-  if (lesson) desk.type(`what “${lesson.title}” is for`, wordObjective(desk.course!, lesson, words, freshId('o'), was), group);
+  return lesson ? given(`what “${lesson.title}” is for`, wordObjective(desk.course!, lesson, words, freshId('o'), was), group) : true;
 }
 async function focus(id: string | null, part = 'title') {
   current.value = id;

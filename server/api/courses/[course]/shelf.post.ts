@@ -6,6 +6,10 @@ import { answering, bodyAs, idOf, personOf } from '../../../utils/request';
 /** Takes sources from the author's shelf into a course. */
 export default defineEventHandler((event) =>
   answering(async () => {
-    const { sources } = await bodyAs(event, FromShelfInput);
-    return { added: installation().sources.fromShelf(idOf(event, 'course'), sources, personOf(event).id) };
+    const { sources: ids } = await bodyAs(event, FromShelfInput);
+    const { sources, audit, now } = installation();
+    const [course, person] = [idOf(event, 'course'), personOf(event).id];
+    const added = sources.fromShelf(course, ids, person);
+    for (const id of added) audit.note(now(), person, 'source-added', id, course);
+    return { added: added.length };
   }));

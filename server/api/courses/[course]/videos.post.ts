@@ -1,5 +1,6 @@
 import { defineEventHandler } from 'h3';
 import { VideoInput } from '../../../../core/course/input';
+import { noted } from '../../../utils/noted';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
 
@@ -7,5 +8,5 @@ import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/reques
 export default defineEventHandler((event) =>
   answering(async () => {
     const added = await installation().links.addVideo(idOf(event, 'course'), await bodyAs(event, VideoInput), personOf(event).id);
-    return added.ok ? added : refuse(added.problem);
+    return added.ok ? noted(event, added) : refuse(added.problem);
   }));

@@ -44,13 +44,14 @@ function state(value: LessonState) {
 /** What the learner can do afterwards, in the author's words; emptied, it goes. */
 function aim(id: string | undefined, place: number, words: string, was: string, group: string) {
   const now = lesson.value;
-  if (!now) return;
+  if (!now) return true;
   const what = `what “${now.title}” is for`;
-  if (place === 0) desk.type(what, wordObjective(desk.course!, now, words, freshId('o'), id ? was : undefined), group);
-  else if (words.trim()) desk.type(what, [{ type: 'set', id: id!, field: 'text', value: words.trim(), was }], group);
-  else desk.type(what, [{ type: 'set', id: now.id, field: 'objectiveIds', value: now.objectiveIds.filter((each) => each !== id), was: now.objectiveIds }], group);
+  const operations = place === 0 ? wordObjective(desk.course!, now, words, freshId('o'), id ? was : undefined) : undefined;
+  if (operations) return operations.length === 0 || desk.type(what, operations, group);
+  if (words.trim()) return desk.type(what, [{ type: 'set', id: id!, field: 'text', value: words.trim(), was }], group);
+  return desk.type(what, [{ type: 'set', id: now.id, field: 'objectiveIds', value: now.objectiveIds.filter((each) => each !== id), was: now.objectiveIds }], group);
 }
-const rename = (words: string, was: string, group: string) => void (lesson.value && desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group));
+const rename = (words: string, was: string, group: string) => (!lesson.value || desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group));
 /** Menus give the cursor back to the page, into what they made, not to their button. */
 const menu = { onCloseAutoFocus: (event: Event) => event.preventDefault() };
 const own = (words: string) => [{ type: 'text' as const, text: words }];

@@ -1,5 +1,6 @@
 import { defineEventHandler } from 'h3';
 import { TextSourceInput } from '../../../../../core/course/input';
+import { noted } from '../../../../utils/noted';
 import { installation } from '../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../../utils/request';
 
@@ -8,5 +9,5 @@ export default defineEventHandler((event) =>
   answering(async () => {
     const { title, text } = await bodyAs(event, TextSourceInput);
     const added = await installation().sources.addText(idOf(event, 'course'), title, text, personOf(event).id);
-    return added.ok ? added : refuse(added.problem);
+    return added.ok ? noted(event, added) : refuse(added.problem);
   }));
