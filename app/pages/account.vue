@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useSession } from '~/stores/session';
 import { counted } from '~/words/states';
 
@@ -9,22 +8,18 @@ interface SessionLine { id: string; here: boolean; about: string; address: strin
 const session = useSession();
 const route = useRoute();
 const rows = ref<SessionLine[]>([]);
-const trouble = ref<Trouble | null>(null);
+const { trouble, trying: tried } = useTrying();
 const said = ref('');
 const form = reactive({ old: '', fresh: '', again: '' });
 const differ = computed(() => form.again !== '' && form.fresh !== form.again);
 const others = computed(() => rows.value.filter((row) => !row.here).length);
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
-async function trying(work: () => Promise<void>) {
+/** Something is tried: what was said of the last thing goes. */
+const trying = (work: () => Promise<void>) => {
   said.value = '';
-  try {
-    await work();
-    trouble.value = null;
-  } catch (error) {
-    trouble.value = troubleOf(error);
-  }
-}
+  return tried(work);
+};
 const load = () => trying(async () => {
   if (!session.person?.mustChange) rows.value = await $fetch<SessionLine[]>('/api/me/sessions');
 });

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useActions } from '~/actions/registry';
-import { troubleOf, type Trouble } from '~/composables/useApi';
+import { troubleOf } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { counted, STATES } from '~/words/states';
 import type { CourseRow as Row } from '~~/core/course/row';
 
 const rows = ref<Row[] | null>(null);
-const trouble = ref<Trouble | null>(null);
+const { trouble, trying } = useTrying();
 const search = ref('');
 const order = ref<'changed' | 'title'>('changed');
 const naming = ref(false);
@@ -20,14 +20,6 @@ const inBin = ref(false);
 /** The course that is about to be deleted. */
 const deleting = ref<Row | null>(null);
 
-async function trying(work: () => Promise<void>) {
-  try {
-    await work();
-    trouble.value = null;
-  } catch (error) {
-    trouble.value = troubleOf(error);
-  }
-}
 const load = () => trying(async () => {
   [rows.value, invitations.value, removed.value] = await Promise.all([$fetch<Row[]>('/api/courses'), $fetch<typeof invitations.value>('/api/invitations'), $fetch<typeof removed.value>('/api/bin')]);
   if (removed.value.length === 0) inBin.value = false;

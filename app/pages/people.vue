@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useSession } from '~/stores/session';
 
 interface Row { id: string; name: string; login: string; role: 'owner' | 'member' }
@@ -9,7 +8,7 @@ const session = useSession();
 const rows = ref<Row[] | null>(null);
 const orphans = ref<{ id: string; title: string }[]>([]);
 const byOneClick = ref(false);
-const trouble = ref<Trouble | null>(null);
+const { trouble, trying: tried } = useTrying();
 const said = ref('');
 const form = reactive({ name: '', login: '', password: '' });
 /** Whose password is being set, or who is being taken out. */
@@ -18,15 +17,11 @@ const leaving = ref<Row | null>(null);
 const fresh = ref('');
 const STANDINGS = [{ value: 'owner', label: 'owns this installation' }, { value: 'member', label: 'member' }];
 
-async function trying(work: () => Promise<void>) {
+/** Something is tried: what was said of the last thing goes. */
+const trying = (work: () => Promise<void>) => {
   said.value = '';
-  try {
-    await work();
-    trouble.value = null;
-  } catch (error) {
-    trouble.value = troubleOf(error);
-  }
-}
+  return tried(work);
+};
 async function look() {
   const answer = await $fetch<{ people: Row[]; byOneClick: boolean }>('/api/people');
   rows.value = answer.people;

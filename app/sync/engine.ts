@@ -1,6 +1,6 @@
 import { keepRefused, refitted } from '~~/core/course/conflicts';
 import type { Course } from '~~/core/course/course';
-import { applyAll, replayAll, type Operation } from '~~/core/course/operations';
+import { applyAll, gesturesOf, replayAll, type Operation } from '~~/core/course/operations';
 import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
 import type { Outbox, Pending } from './outbox';
 
@@ -395,15 +395,4 @@ function fitting(course: Course, given: Operation): { operation: Operation; cour
     if (made?.ok) return { operation: operation!, course: made.course };
   }
   return undefined;
-}
-
-/** Changes of one gesture that stand together, in order. */
-function gesturesOf(changes: readonly Pending[]): Pending[][] {
-  const gestures: Pending[][] = [];
-  for (const change of changes) {
-    const before = gestures.at(-1);
-    if (before?.[0].group === change.group) before.push(change);
-    else gestures.push([change]);
-  }
-  return gestures;
 }

@@ -75,6 +75,17 @@ export function replayAll(course: Course, operations: readonly Operation[]): { o
   return { ok: true, course };
 }
 
+/** Changes of one gesture that stand together, in order: what is made all or none. */
+export function gesturesOf<Grouped extends { group: string }>(changes: readonly Grouped[]): Grouped[][] {
+  const gestures: Grouped[][] = [];
+  for (const change of changes) {
+    const last = gestures.at(-1);
+    if (last?.[0].group === change.group) last.push(change);
+    else gestures.push([change]);
+  }
+  return gestures;
+}
+
 /** What is wrong with the form of an operation as it was sent. */
 function formProblem(operation: Operation, log: boolean): Problem | undefined {
   const shape = operation && Object.hasOwn(OPERATION_SHAPES, operation.type) ? OPERATION_SHAPES[operation.type] : undefined;

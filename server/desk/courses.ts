@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { emptyCourse, type Brief, type Course } from '../../core/course/course';
 import { sameData } from '../../core/course/canonical';
 import { findNode } from '../../core/course/tree';
-import { applyAll, replayAll, type Change, type Operation } from '../../core/course/operations';
+import { applyAll, gesturesOf, replayAll, type Change, type Operation } from '../../core/course/operations';
 import { fail, type Problem } from '../../core/course/problem';
 import { operationsTo } from '../../core/course/return';
 import { DOCUMENT_VERSION, mended } from '../../core/course/upgrade';
@@ -264,17 +264,6 @@ function withMergedWas(operation: Operation, inverse: Operation): Operation {
 
 function rethrow(error: unknown): never {
   throw error;
-}
-
-/** Changes of one group that stand together. */
-function gesturesOf(changes: readonly Change[]): Change[][] {
-  const gestures: Change[][] = [];
-  for (const change of changes) {
-    const last = gestures.at(-1);
-    if (last?.[0].group === change.group) last.push(change);
-    else gestures.push([change]);
-  }
-  return gestures;
 }
 
 /** Why a change was refused; without a problem of its own, it goes with the gesture it belongs to. */

@@ -12,6 +12,8 @@ export interface App {
   folder: string;
   /** Kills the server without warning and starts it again on the same folder. */
   restart(): Promise<void>;
+  /** Tells the server to stop; gives its exit code, or undefined when it had to be killed after eight seconds. */
+  stop(): Promise<number | null | undefined>;
 }
 
 async function freePort(): Promise<number> {
@@ -44,11 +46,17 @@ export async function withOwnApp(kind: 'empty' | 'demo', work: (app: App) => Pro
       async restart() {
         child = await again(child, port, folder, env);
       },
+      stop: () => stopped(child),
     });
   } finally {
     child.kill('SIGKILL');
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+async function stopped(child: ChildProcess): Promise<number | null | undefined> {
+  child.kill('SIGTERM');
+  return Promise.race([new Promise<number | null>((gone) => child.once('exit', (code) => gone(code))), new Promise<undefined>((late) => setTimeout(() => late(undefined), 8000))]);
 }
 
 function prepareDemo(folder: string): void {
@@ -77,6 +85,7 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
       async restart() {
         child = await again(child, port, folder);
       },
+      stop: () => stopped(child),
     });
     child.kill('SIGKILL');
     const asked = existsSync(join(folder, 'strangers')) ? readFileSync(join(folder, 'strangers'), 'utf8') : '';

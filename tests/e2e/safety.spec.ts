@@ -26,6 +26,15 @@ test('every route without the right is refused', async ({ page, app }) => {
   expect(await ask(`${app.url}/api/nothing`, 'GET')).toBe(403);
 });
 
+test('a server with pages open stops when it is told to, and not by being killed', async ({ page }) => {
+  await withOwnApp('demo', async (app) => {
+    await openDemo(page, app);
+    await expect(page.locator('[data-row]').first()).toBeVisible();
+    // The stream of news stands open; a server that waited for it would stand for half a minute.
+    expect(await app.stop()).toBe(0);
+  });
+});
+
 test('other hosts and pages of others are refused', async ({ page, app }) => {
   await openDemo(page, app);
   const [cookie] = await page.context().cookies();
@@ -45,6 +54,7 @@ test('pages carry a strict policy, answers cannot be framed or sniffed', async (
   expect(again.headers.get('content-security-policy')).not.toBe(policy);
   const answer = await fetch(`${app.url}/api/start`);
   expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+  expect(answer.headers.get('cache-control')).toBe('no-store');
   expect(answer.headers.get('content-security-policy')).toContain('sandbox');
 });
 

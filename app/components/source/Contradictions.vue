@@ -10,15 +10,21 @@ import { counted } from '~/words/states';
 const props = defineProps<{ sources: { id: string; title: string; version: string }[] }>();
 const desk = useCourse();
 const found = ref<Contradiction[]>([]);
-const cases = reactive<Record<string, string>>({});
+const failed = ref(false);
+const { form: cases } = useKeptForm<Record<string, string>>('contradictions', {});
 const asked = computed(() => props.sources.map((source) => source.id + source.version).join());
-watch(asked, async () => {
-  found.value = asked.value ? await $fetch<Contradiction[]>(`/api/courses/${desk.course!.id}/contradictions`).catch(() => []) : [];
-}, { immediate: true });
+async function look() {
+  const before = asked.value;
+  const answer = before ? await $fetch<Contradiction[]>(`/api/courses/${desk.course!.id}/contradictions`).catch(() => undefined) : [];
+  if (before !== asked.value) return;
+  failed.value = answer === undefined;
+  found.value = answer ?? found.value;
+}
+watch(asked, look, { immediate: true });
 const settled = computed(() => new Map((desk.course!.settled ?? []).map((each) => [each.id, each])));
 const open = computed(() => found.value.filter((each) => !settled.value.has(each.id)).length);
 const title = (id: string) => props.sources.find((source) => source.id === id)?.title ?? 'a source that was taken off';
-const choose = (each: Contradiction, holds: Settlement['holds']) => desk.change('which source holds', settle(desk.course!, each.id, holds, [each.sides[0].ranges, each.sides[1].ranges], holds === 'both' ? cases[each.id] : ''));
+const choose = (each: Contradiction, holds: Settlement['holds']) => desk.change('which source holds', settle(desk.course!, each.id, holds, [each.sides[0].ranges, each.sides[1].ranges], holds === 'both' ? cases.value[each.id] : ''));
 /** Whether a side was found not to hold. */
 const isOut = (each: Contradiction, side: number) => ({ first: 1, second: 0, both: -1 })[settled.value.get(each.id)?.holds ?? 'both'] === side;
 /** Lessons whose text stands on the passage that does not hold. */
@@ -31,6 +37,7 @@ function left(each: Contradiction): string {
 </script>
 
 <template>
+  <p v-if="failed" class="small decide failed">Whether the sources contradict each other could not be looked for. <button type="button" class="link" @click="look">Look again</button></p>
   <section v-if="found.length" class="contradictions" aria-label="Where the sources contradict each other">
     <h2>Where the sources say different things <span class="small quiet">{{ open ? `${open} to decide` : 'all decided' }}</span></h2>
     <article v-for="each in found" :key="each.id" :class="{ open: !settled.has(each.id) }">
@@ -52,6 +59,7 @@ function left(each: Contradiction): string {
 </template>
 
 <style scoped>
+.failed { padding: 8px 18px; }
 .contradictions { padding: 14px 18px; border-top: 1px solid var(--hair); }
 h2 { font-size: 16px; margin-bottom: 8px; }
 h2 span { font-family: var(--font-sans); font-weight: 400; margin-left: 8px; }

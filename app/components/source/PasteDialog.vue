@@ -6,7 +6,7 @@ import { useCourse } from '~/stores/course';
 const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ added: [] }>();
 const desk = useCourse();
-const form = reactive({ title: '', text: '' });
+const { form, clear } = useKeptForm('text', { title: '', text: '' });
 const trouble = ref('');
 
 /** What is pasted with its form keeps it: headings, lists, tables and emphasis, as the signs that stand for them. */
@@ -18,16 +18,16 @@ async function paste(event: ClipboardEvent) {
   const [from, to] = [box.selectionStart, box.selectionEnd];
   const { markdownOf } = await import('~/words/pasted');
   const words = markdownOf(html);
-  form.text = form.text.slice(0, from) + words + form.text.slice(to);
+  form.value.text = form.value.text.slice(0, from) + words + form.value.text.slice(to);
   await nextTick();
   box.setSelectionRange(from + words.length, from + words.length);
 }
 async function send() {
   trouble.value = '';
   try {
-    await $fetch(`/api/courses/${desk.course!.id}/sources`, { method: 'POST', body: { title: form.title.trim(), text: form.text } });
+    await $fetch(`/api/courses/${desk.course!.id}/sources`, { method: 'POST', body: { title: form.value.title.trim(), text: form.value.text } });
     open.value = false;
-    form.title = form.text = '';
+    clear();
     emit('added');
   } catch (error) {
     trouble.value = troubleOf(error).message;

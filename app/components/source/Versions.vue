@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { troubleOf } from '~/composables/useApi';
 import type { NewerVersion } from '~/components/source/Newer.vue';
 import { useCourse } from '~/stores/course';
 
@@ -11,16 +10,8 @@ const emit = defineEmits<{ used: [] }>();
 const desk = useCourse();
 const answer = shallowRef<{ may: string; versions: Line[] } | null>(null);
 const differs = ref<NewerVersion | null>(null);
-const trouble = ref('');
+const { trouble, trying } = useTrying();
 const at = computed(() => `/api/courses/${desk.course!.id}/sources/${props.source.id}`);
-async function trying(work: () => Promise<void>) {
-  trouble.value = '';
-  try {
-    await work();
-  } catch (error) {
-    trouble.value = troubleOf(error).message;
-  }
-}
 const load = () => trying(async () => void (answer.value = await $fetch<{ may: string; versions: Line[] }>(`${at.value}/versions`)));
 watch(at, load, { immediate: true });
 const use = (line: Line) => trying(async () => {
@@ -36,7 +27,7 @@ const when = (time: number) => new Date(time).toLocaleString('en-GB', { dateStyl
 
 <template>
   <section class="versions" aria-label="Versions of this source">
-    <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
+    <p v-if="trouble" class="decide small" role="alert">{{ trouble.message }}</p>
     <table v-if="answer" class="lines">
       <thead><tr><th class="number">Version</th><th>File</th><th>Put by</th><th>When</th><th class="number">Words</th><th /></tr></thead>
       <tbody><tr v-for="line in answer.versions" :key="line.version"><td class="number">{{ line.serial }}</td><td class="mono">{{ line.file_name }}</td><td>{{ line.by }}</td><td class="small quiet">{{ when(line.read_at) }}</td><td class="number">{{ line.words.toLocaleString('en') }}</td><td class="small"><strong v-if="line.used">this course uses it</strong><button v-else-if="desk.mayEdit && answer.may !== 'read'" type="button" class="link small" @click="use(line)">use this one</button></td></tr></tbody>

@@ -40,7 +40,8 @@ async function leaveCourse() {
 /** Hears that sources came, went or changed: their number, and what of the course stands on words that are not there any more. */
 async function countSources() {
   void stale.load();
-  sources.value = (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => [])).length;
+  // What could not be counted stays as it was known.
+  sources.value = (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => undefined))?.length ?? sources.value;
 }
 provide('sources-changed', countSources);
 

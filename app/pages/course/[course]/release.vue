@@ -10,7 +10,8 @@ import { counted } from '~/words/states';
 /** What learners get: the course as it stands, frozen; who may take it, and how it counts. */
 const desk = useCourse();
 const all = useReleases();
-const form = reactive({ note: '', access: 'people' as Access, lesson: 'answered' as keyof typeof LESSON_RULES, course: 'passed' as keyof typeof COURSE_RULES, percent: 80, order: 'free' as 'free' | 'forced', tries: '2', move: 'stay' as 'stay' | 'move' });
+const { form: kept, clear } = useKeptForm('release', { note: '' });
+const form = reactive({ access: 'people' as Access, lesson: 'answered' as keyof typeof LESSON_RULES, course: 'passed' as keyof typeof COURSE_RULES, percent: 80, order: 'free' as 'free' | 'forced', tries: '2', move: 'stay' as 'stay' | 'move' });
 const busy = ref(false);
 const copied = ref(false);
 watch(() => desk.course?.id, () => void all.load(), { immediate: true });
@@ -41,9 +42,9 @@ const changes = computed(() => {
 async function make() {
   if (busy.value) return;
   busy.value = true;
-  const { note, access, lesson, course, percent, order, tries, move } = form;
-  const made = await all.make({ note, access, rules: { lesson, course, share: percent / 100, order, ...(tries && { tries: Number(tries) }) }, move: move === 'move' });
-  if (made) form.note = '';
+  const { access, lesson, course, percent, order, tries, move } = form;
+  const made = await all.make({ note: kept.value.note, access, rules: { lesson, course, share: percent / 100, order, ...(tries && { tries: Number(tries) }) }, move: move === 'move' });
+  if (made) clear();
   busy.value = false;
 }
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -85,7 +86,7 @@ useActions([{ id: 'r-make', label: 'Make available', key: 'Ctrl+Enter', area: 'R
           <label>Lessons are taken<select v-model="form.order"><option value="free">in any order</option><option value="forced">one after another</option></select></label>
           <label>Tries at a check<select v-model="form.tries"><option value="1">one</option><option value="2">two</option><option value="3">three</option><option value="">as many as one likes</option></select></label>
         </fieldset>
-        <label class="note">What is new in it, for you<UInput v-model="form.note" maxlength="400" class="w-full" /></label>
+        <label class="note">What is new in it, for you<UInput v-model="kept.note" maxlength="400" class="w-full" /></label>
         <UButton type="submit" :disabled="busy">{{ busy ? 'Freezing it' : `Make available as release ${(all.releases?.[0]?.number ?? 0) + 1}` }}</UButton>
       </div>
     </form>

@@ -22,7 +22,10 @@ const items = computed(() => sources.value.map((source) => ({ value: source.id, 
 const title = (id: string) => sources.value.find((source) => source.id === id)?.title ?? '';
 
 onMounted(async () => {
-  sources.value = await $fetch<{ id: string; title: string }[]>(`${base.value}/sources`).catch(() => []);
+  sources.value = await $fetch<{ id: string; title: string }[]>(`${base.value}/sources`).catch((error: unknown) => {
+    trouble.value = troubleOf(error);
+    return [];
+  });
   if (sources.value.length > 1) [pair.first, pair.second] = [sources.value[0]!.id, sources.value[1]!.id];
 });
 watch(() => [pair.first, pair.second], async ([first, second]) => {

@@ -24,7 +24,7 @@ const changed = inject<() => Promise<void>>('sources-changed')!;
 const view = ref<View | null>(null);
 const trouble = ref<Trouble | null>(null);
 const busy = ref(false);
-const asking = ref('');
+const { form: draft, clear } = useKeptForm('question', { question: '' });
 const list = ref<HTMLElement | null>(null);
 const course = computed(() => desk.course!);
 const answered = (question: Question) => (course.value.answers?.find((each) => each.id === question.answer.id)?.text.trim() ?? '') !== '';
@@ -80,10 +80,10 @@ onBeforeRouteLeave(() => {
   if (desk.mayEdit && view.value && !view.value.fresh) void bring();
 });
 function ask() {
-  const question = asking.value.trim();
+  const question = draft.value.question.trim();
   if (!question) return;
   desk.change('own question', [{ type: 'insert', kind: 'answer', parent: course.value.id, after: course.value.answers?.at(-1)?.id ?? null, node: { id: freshId('a'), topic: question.replace(/[?.:!]+$/, '').slice(0, 120), question, text: '' } }]);
-  asking.value = '';
+  clear();
 }
 const remove = (id: string) => desk.change('question deleted', [{ type: 'remove', id }]);
 function next() {
@@ -111,7 +111,7 @@ useActions([
           <h2>{{ group.title }}<NuxtLink v-if="group.lesson" class="link small" :to="`/course/${course.id}/lessons/${group.key}`">to the lesson</NuxtLink></h2>
           <SourceAnswerBox v-for="question in group.questions" :key="question.answer.id" :answer="question.answer" :hint="question.hint" :understood="understood(question)"><button v-if="question.own && desk.mayEdit" type="button" class="link" @click="remove(question.answer.id)">delete this question</button></SourceAnswerBox>
         </section>
-        <form v-if="desk.mayEdit" class="own" @submit.prevent="ask"><label for="own-question">Another question that you can answer</label><div class="flex gap-2"><UInput id="own-question" v-model="asking" class="flex-1" maxlength="400" placeholder="How do you calm somebody who is angry?" /><UButton type="submit" color="neutral" variant="outline" :disabled="!asking.trim()">Ask it</UButton></div><p class="small quiet">An answer can be typed, or a transcript pasted, with or without times.</p></form>
+        <form v-if="desk.mayEdit" class="own" @submit.prevent="ask"><label for="own-question">Another question that you can answer</label><div class="flex gap-2"><UInput id="own-question" v-model="draft.question" class="flex-1" maxlength="400" placeholder="How do you calm somebody who is angry?" /><UButton type="submit" color="neutral" variant="outline" :disabled="!draft.question.trim()">Ask it</UButton></div><p class="small quiet">An answer can be typed, or a transcript pasted, with or without times.</p></form>
       </div>
     </div>
   </div>

@@ -32,7 +32,10 @@ watch(field, async (now) => {
   busy.value = false;
 }, { immediate: true });
 onMounted(async () => {
-  const rows = await $fetch<{ id: string; title: string }[]>(`/api/courses/${desk.course!.id}/sources`).catch(() => []);
+  const rows = await $fetch<{ id: string; title: string }[]>(`/api/courses/${desk.course!.id}/sources`).catch((error: unknown) => {
+    trouble.value = troubleOf(error);
+    return [];
+  });
   titles.value = new Map(rows.map((row) => [row.id, row.title]));
 });
 const to = (steps: readonly string[]) => ({ path: path.value, query: steps.length > 0 ? { in: [...steps] } : {} });
