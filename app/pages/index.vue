@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useActions } from '~/actions/registry';
 import { troubleOf } from '~/composables/useApi';
-import { useCourse } from '~/stores/course';
+import { sendLeftBehind, useCourse } from '~/stores/course';
+import { useSession } from '~/stores/session';
 import { counted, STATES } from '~/words/states';
 import type { CourseRow as Row } from '~~/core/course/row';
 
+const session = useSession();
 const rows = ref<Row[] | null>(null);
 const { trouble, trying } = useTrying();
 const search = ref('');
@@ -38,7 +40,11 @@ const bringBack = (id: string) => trying(async () => {
   await $fetch(`/api/bin/${id}`, { method: 'POST' });
   await load();
 });
-onMounted(load);
+onMounted(async () => {
+  // What was typed in a course without a connection goes out from here too.
+  if (session.person) await sendLeftBehind(session.person);
+  await load();
+});
 useCourse().course = null;
 
 const shown = computed(() => (rows.value ?? [])

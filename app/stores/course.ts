@@ -5,7 +5,7 @@ import { allLessons, type Course, type Take } from '~~/core/course/course';
 import type { Operation } from '~~/core/course/operations';
 import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
 import { courseEngine, type Answer, type CourseEngine, type CourseServer, type Opened, type Saving } from '~/sync/engine';
-import { outboxOf } from '~/sync/outbox';
+import { coursesWaiting, outboxOf } from '~/sync/outbox';
 import { useSession } from './session';
 
 /** Something that was done elsewhere than under the author's hands, to be shown where it is: undo, going back. */
@@ -136,6 +136,15 @@ export const useCourse = defineStore('course', () => {
     onFlush: (flusher: () => void) => engine?.onFlush(flusher) ?? (() => undefined),
   };
 });
+
+/** Sends what waits in this browser for courses that were left while the server could not be reached. What cannot be sent waits on. */
+export async function sendLeftBehind(person: { id: string; name: string }): Promise<void> {
+  const nobody = () => undefined;
+  for (const id of await coursesWaiting(person.id)) {
+    const engine = courseEngine({ server: serverOf(id), box: outboxOf(person.id, id), maker: () => person.name, screen: { opened: nobody, show: nobody, outside: nobody, saving: nobody, undoable: nobody, trouble: nobody } });
+    await engine.open().then(() => engine.end(), nobody);
+  }
+}
 
 /** A course's routes on our server. */
 function serverOf(id: string): CourseServer {

@@ -23,9 +23,21 @@ export interface Outbox {
   drop(ids: readonly string[]): Promise<void>;
 }
 
+const box = () => createStore('uplift-changes', 'pending');
+
+/** The courses for which changes of a person wait in this browser to be sent. */
+export async function coursesWaiting(person: string): Promise<string[]> {
+  try {
+    const waiting = (await entries<string, Pending>(box())).filter(([name, change]) => name.startsWith(`${person}/`) && !change.stuck);
+    return [...new Set(waiting.map(([name]) => name.split('/')[1]!))];
+  } catch {
+    return [];
+  }
+}
+
 /** The box of one person's changes to one course. */
 export function outboxOf(person: string, course: string): Outbox {
-  const store = createStore('uplift-changes', 'pending');
+  const store = box();
   const key = (id: string) => `${person}/${course}/${id}`;
   // Versions before this one kept them all under one key.
   const older = `pending/${course}`;

@@ -56,9 +56,10 @@ export function applyAll(course: Course, operations: readonly Operation[], { log
     if (!done.ok) return { ...done, at };
     next = done.course;
     inverses.unshift(done.inverse);
-    touched.add(operation.type === 'insert' ? operation.node.id : operation.id);
+    if (operation.type === 'insert') touched.add(operation.node.id);
+    else if (operation.type === 'set' && JUDGED.has(operation.field)) touched.add(operation.id);
   }
-  const problem = inTouched(next, touched) ?? newlyBroken(course, next);
+  const problem = inTouched(next, touched) ?? (operations.some(mayBreak) ? newlyBroken(course, next) : undefined);
   return problem ? { ok: false, problem, at: operations.length - 1 } : { ok: true, course: next, inverses };
 }
 
@@ -96,6 +97,23 @@ function formProblem(operation: Operation, log: boolean): Problem | undefined {
   shape.check(operation, '', problems);
   if (problems.length === 0 && operation.type === 'insert') NODE_SHAPES[operation.kind].check(operation.node, '', problems);
   return problems[0];
+}
+
+/** Fields of which a form does not say all: rich text, answers and key of a question, what a take holds. */
+const JUDGED = new Set(['body', 'options', 'key', 'value']);
+
+/** Whether an operation could leave a reference that leads nowhere. Typing could not, and is not made to wait for an answer. */
+function mayBreak(operation: Operation): boolean {
+  switch (operation.type) {
+    case 'insert':
+      return operation.kind === 'module' || operation.kind === 'lesson' || operation.kind === 'check' || (operation.kind === 'block' && (operation.node as Block).kind === 'check');
+    case 'remove':
+      return true;
+    case 'set':
+      return operation.field === 'objectiveIds' || operation.field === 'objectiveId' || (operation.field === 'body' && typeof operation.value === 'object' && operation.value !== null && 'checkId' in operation.value);
+    default:
+      return false;
+  }
 }
 
 /** What a form cannot say of the nodes a gesture touched. */

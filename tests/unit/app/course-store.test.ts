@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { useCourse } from '../../../app/stores/course';
+import { sendLeftBehind, useCourse } from '../../../app/stores/course';
 import { useFigures } from '../../../app/stores/figures';
 import { useProposal } from '../../../app/stores/proposal';
 import { useSession } from '../../../app/stores/session';
@@ -196,6 +196,19 @@ describe('a change on the screen', () => {
     expect([reloaded.saving, reloaded.stuck().length, server.sent.length]).toEqual(['stuck', 1, 0]);
     await reloaded.forgetStuck();
     expect([reloaded.saving, kept.size]).toEqual(['saved', 0]);
+  });
+
+  it('left behind without a connection goes out from the first page, when there is one', async () => {
+    server.mood = 'gone';
+    desk.type('title', [title('Left behind', 'First one')]);
+    await desk.leave();
+    expect(kept.size).toBe(1);
+    server.mood = 'well';
+    await sendLeftBehind({ id: 'ptomashbyaaa', name: 'Tom Ashby' });
+    expect(titles(server.course)[0]).toBe('First one');
+    await sendLeftBehind({ id: 'pinesmarlowa', name: 'Ines Marlow' });
+    expect(titles(server.course)[0]).toBe('Left behind');
+    expect(kept.size).toBe(0);
   });
 
   it('says when the browser keeps nothing', async () => {
