@@ -56,7 +56,7 @@ useActions([{ id: 'l-takes', label: 'Show or hide the takes of this lesson', key
       <article v-for="{ take: page, change } in pages" :key="page.id" :data-node="page.id">
         <div class="do"><div class="about"><FieldInPlace :value="page.name ?? ''" :save="(name, was, group) => rename(page, name, was, group)" :readonly="!desk.mayEdit" :placeholder="CALLED[page.made.why][0]" maxlength="120" aria-label="Name of the take" class="name" /><p class="small quiet">{{ madeWords(page.made) }}; {{ changeWords(change) }}</p></div>
           <span><button type="button" class="link" :aria-pressed="differing === page.id" @click="differing = differing === page.id ? '' : page.id">{{ differing === page.id ? 'Its page' : 'What differs' }}</button><template v-if="desk.mayEdit"><UButton size="sm" color="neutral" variant="outline" @click="take(page.id)">Put it in place of this one</UButton> <button type="button" class="link" @click="drop(page.id)">Throw away</button></template></span></div>
-        <VersionLesson v-if="differing === page.id" :change="change" class="text" />
+        <LazyVersionLesson v-if="differing === page.id" :change="change" class="text" />
         <div v-else class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction"><BlockView v-for="block in page.value.lesson.blocks" :key="block.id" :block="block" :words="words" /></div>
       </article>
       <article v-for="each in texts" :key="each.take.id" :data-node="each.take.id">

@@ -29,7 +29,7 @@ watch(open, async (now) => {
     return null;
   });
   if (versions.value?.[0]) await look(versions.value[0]);
-});
+}, { immediate: true });
 async function look(version: { id: string; name: string }) {
   unfolded.value = '';
   try {

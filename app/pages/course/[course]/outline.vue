@@ -22,6 +22,9 @@ const anchor = ref<string | null>(null);
 const body = ref<HTMLElement | null>(null);
 const versions = ref(0);
 const looking = ref(false);
+/** The dialog comes when it is first wanted, and stays. */
+const looked = ref(false);
+watch(looking, () => void (looked.value = true));
 const naming = ref(false);
 const planning = ref(false);
 /** Questions that wait for an answer, by lesson. */
@@ -261,7 +264,7 @@ useActions([
       <OutlineProposal v-if="proposal.made" class="side" />
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
       <OutlinePlanDialog v-model:open="planning" />
-      <VersionDialog v-model:open="looking" />
+      <LazyVersionDialog v-if="looked" v-model:open="looking" />
       <UModal v-model:open="naming" title="Keep as a version" description="The course as it stands, to go back to by name.">
         <template #body><form class="flex gap-2" @submit.prevent="accept"><UInput v-model="versionName" required maxlength="120" autofocus class="flex-1" aria-label="Name of the version" placeholder="Before the second review" /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton></form></template>
       </UModal>
