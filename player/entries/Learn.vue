@@ -86,7 +86,7 @@ const leave = () => trying(async () => {
         <dl class="up-facts"><dt>{{ words.size }}</dt><dd>{{ [say(words.minutes, { minutes: Math.round(offer.minutes) }), say(words.lessonsOf, { of: offer.lessons }), ...(offer.checks ? [say(words.checksIn, { of: offer.checks })] : [])].join(', ') }}</dd>
           <dt>{{ words.rules }}</dt><dd><template v-for="line in sayRules(words, offer.rules)" :key="line">{{ line }}<br></template></dd></dl>
         <p v-if="missing" class="quiet" lang="en">The course is in a language that this page has no words of its own in; its buttons are in English.</p>
-        <div v-if="place" class="up-note"><p>{{ say(words.placeOf, { name: place.name }) }}</p><p><button type="button" class="first" @click="settle(true)">{{ say(words.goOnAs, { name: place.name }) }}</button> <button type="button" @click="settle(false)">{{ words.notMe }}</button></p></div>
+        <div v-if="place" class="up-note"><p>{{ say(words.placeOf, { name: place.name }) }}</p><p class="choice"><button type="button" class="first" @click="settle(true)">{{ say(words.goOnAs, { name: place.name }) }}</button> <button type="button" @click="settle(false)">{{ words.notMe }}</button></p></div>
         <p v-else-if="offer.state === 'withdrawn'" class="up-note">{{ words.withdrawn }}</p>
         <p v-else-if="offer.state === 'closed'" class="up-note">{{ words.closed }}</p>
         <a v-else-if="offer.state === 'sign-in'" class="button" :href="`/sign-in?to=/learn/${link}`">{{ words.signIn }}</a>

@@ -4,7 +4,9 @@ import type { ReadBlock } from '../../core/source/blocks';
 import { headingNumber, settledLevels } from '../../core/source/headings';
 import { joinRuns, visible } from '../../core/source/inline';
 import { allSections } from '../../core/source/source';
-import { aSource } from '../builders';
+import { renamedSource } from '../../core/source/assemble';
+import { validateSource } from '../../core/source/validate';
+import { aSource, anId, fromFile } from '../builders';
 
 const p = (text: string): ReadBlock => ({ kind: 'paragraph', text });
 const h = (level: number, text: string): ReadBlock => ({ kind: 'heading', level, text });
@@ -73,4 +75,25 @@ describe('inline text', () => {
   });
 
   it('drops what nobody can see', () => expect(visible('a\u202eb\u200bc\u0000d\u00ade')).toBe('abcde'));
+});
+
+describe('a source that came from elsewhere', () => {
+  const files = ['lending-policy.docx', 'battery-guide.pdf', 'front-desk-shift.pptx', 'twelve-years-at-the-desk.vtt', 'questions.html', 'coordinators-notes.md'];
+
+  it.each(files)('%s is good as read, and comes back the same from another name', async (name) => {
+    const source = await fromFile(`demo/files/${name}`);
+    expect(validateSource(source)).toEqual([]);
+    const { source: other, ids } = renamedSource(source, anId('another'));
+    expect(validateSource(other)).toEqual([]);
+    expect(other.version).toBe(source.version);
+    for (const passage of source.passages) expect(ids.get(passage.id)).not.toBe(passage.id);
+    expect(renamedSource(other, source.id).source).toEqual(source);
+  });
+
+  it('is refused with what is wrong: an id that stands twice, words its version is not of', () => {
+    const source = aSource([p('Return it by noon.'), p('Fees are due.')]);
+    const [first, second] = source.passages;
+    expect(validateSource({ ...source, passages: [first, { ...second!, id: first!.id }] })).not.toEqual([]);
+    expect(validateSource({ ...source, passages: [{ ...first!, text: 'Return it whenever.' }, second] })).not.toEqual([]);
+  });
 });

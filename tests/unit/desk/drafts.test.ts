@@ -10,7 +10,10 @@ import { takeOutline } from '../../../core/course/gestures';
 import { pagesBeside, swapPage } from '../../../core/course/takes';
 import { validateCourse } from '../../../core/course/validate';
 import { usesOf } from '../../../core/course/uses';
+import { contentHash } from '../../../core/course/id';
 import { readArchive } from '../../../core/exchange/archive';
+import { contentVersion } from '../../../core/source/assemble';
+import { validateSource } from '../../../core/source/validate';
 import { exportArchive, importArchive } from '../../../server/desk/archive';
 import { courseRows } from '../../../server/desk/rows';
 import { openInstallation } from '../../../server/utils/installation';
@@ -250,6 +253,20 @@ describe('archives', () => {
     expect(desk.courses.load(id).course.modules[0].lessons[0].blocks[0].body).toEqual({ tone: 'note', paragraphs: [[{ type: 'text', text: 'paragraphs' }]] });
     expect(validateCourse(desk.courses.load(id).course)).toEqual([]);
     expect(courseRows(desk, INES).some((row) => row.id === id)).toBe(true);
+  });
+
+  it('bring the pictures of their sources along, and take them out again', () => {
+    const bytes = new Uint8Array(600).fill(9);
+    const hash = contentHash(bytes);
+    const [first, ...others] = shipped.document.sources;
+    const pictured = { ...first, title: 'With a picture', pictures: [{ hash, type: 'image/png', alt: 'A pack', near: first.passages[0].id }] };
+    const sources = [{ ...pictured, version: contentVersion(pictured) }, ...others];
+    const { id } = importArchive(desk, { document: { ...shipped.document, sources }, media: new Map([[hash, bytes]]) }, INES);
+    const out = readArchive(exportArchive(desk, id).bytes);
+    expect(out.media.get(hash)).toEqual(bytes);
+    const [held] = out.document.sources;
+    expect(held.pictures).toEqual([{ hash, type: 'image/png', alt: 'A pack', near: held.passages[0].id }]);
+    expect(validateSource(held)).toEqual([]);
   });
 
   it('that fail on the way leave nothing behind', () => {
