@@ -6,9 +6,12 @@ import { useCourse } from '~/stores/course';
 const MARKED = 2400;
 export const SAID_FOR = 9000;
 
-/** The room in which a node of the course is worked on, below the course's address; undefined where there is none to show. */
-export function roomOf(course: Course, id: string): string | undefined {
-  if (id === course.id) return 'brief';
+/** What of a course stands with its sources: which of two contradicting ones holds, corrected passages, how much a source counts. */
+const WITH_SOURCES = new Set(['settled', 'corrections', 'supporting']);
+
+/** The room in which a node of the course is worked on, below the course's address; undefined where there is none to show. `fields`: which of the course itself. */
+export function roomOf(course: Course, id: string, fields: readonly string[] = []): string | undefined {
+  if (id === course.id) return fields.some((field) => WITH_SOURCES.has(field)) ? 'sources' : 'brief';
   const found = findNode(course, id);
   const placed = (check: string) => course.modules.flatMap((module) => module.lessons).find((lesson) => lesson.blocks.some((block) => block.kind === 'check' && block.body.checkId === check))?.id;
   switch (found?.kind) {
@@ -44,7 +47,7 @@ export function useShown(): void {
     await nextTick();
     const here = shown.ids.find((id) => onScreen(id));
     // A page says more than the row of its lesson.
-    const rooms = shown.ids.flatMap((id) => roomOf(course, id) ?? []).sort((a, b) => Number(b.startsWith('lessons/')) - Number(a.startsWith('lessons/')));
+    const rooms = shown.ids.flatMap((id) => roomOf(course, id, shown.fields) ?? []).sort((a, b) => Number(b.startsWith('lessons/')) - Number(a.startsWith('lessons/')));
     // What was taken away shows by its going: there is nothing to go to.
     const room = here ? undefined : rooms[0];
     const at = `/course/${course.id}/${room}`;

@@ -12,6 +12,8 @@ import { useSession } from './session';
 export interface Shown {
   said: string;
   ids: string[];
+  /** The fields of the course itself among it. */
+  fields: string[];
   count: number;
 }
 
@@ -100,7 +102,8 @@ export const useCourse = defineStore('course', () => {
     return answer !== undefined;
   }
   function show(said: string, { operations = [] }: Answer) {
-    shown.value = { said, ids: operations.map((operation) => (operation.type === 'insert' ? operation.node.id : operation.id)), count: (shown.value?.count ?? 0) + 1 };
+    const fields = operations.flatMap((operation) => (operation.type === 'set' && operation.id === course.value?.id ? operation.field : []));
+    shown.value = { said, ids: operations.map((operation) => (operation.type === 'insert' ? operation.node.id : operation.id)), fields, count: (shown.value?.count ?? 0) + 1 };
   }
 
   /** Runs a request; what goes wrong is shown. */

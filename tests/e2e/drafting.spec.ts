@@ -47,7 +47,7 @@ test.describe('drafting', () => {
     }, [course, all.map((lesson) => lesson.id), (await served(page)).revision] as const);
     await expect(page.getByText('1 take is kept beside this lesson.')).toBeVisible({ timeout: 30_000 });
     await expect(page.locator('.lesson-page')).toHaveText(/Written by hand\./);
-    await expect(page.getByText(/was edited meanwhile/)).toBeVisible();
+    await expect(page.getByText(/holds your own work, so its draft lies beside it as a take/)).toBeVisible();
     await page.keyboard.press('Alt+k');
     await expect(page.locator('.takes .up-page')).toBeVisible();
     await page.getByRole('button', { name: 'Put it in place of this one' }).click();

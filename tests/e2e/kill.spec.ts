@@ -56,7 +56,7 @@ test('a server killed fifty times while it takes changes keeps every confirmed o
 });
 
 /** Rounds, each ended by a kill; UPLIFT_KILLS asks for more than the check takes its time for. */
-const ROUNDS = Number(process.env.UPLIFT_KILLS ?? 12);
+const ROUNDS = Number(process.env.UPLIFT_KILLS ?? 8);
 
 test('a server killed again and again while it drafts, releases, reads files and takes edits and answers: the same draft, everything confirmed once', async ({ page, app }) => {
   test.setTimeout(480_000 + ROUNDS * 10_000);

@@ -26,12 +26,17 @@ test('every route without the right is refused', async ({ page, app }) => {
   expect(await ask(`${app.url}/api/nothing`, 'GET')).toBe(403);
 });
 
-test('a server with pages open stops when it is told to, and not by being killed', async ({ page }) => {
-  await withOwnApp('demo', async (app) => {
-    await openDemo(page, app);
-    await expect(page.locator('[data-row]').first()).toBeVisible();
-    // The stream of news stands open; a server that waited for it would stand for half a minute.
-    expect(await app.stop()).toBe(0);
+test.describe('a server with pages open', () => {
+  // The pages stay, and go on asking for a server that is gone.
+  test.use({ mayLog: /net::ERR_|Failed to fetch dynamically imported module/ });
+
+  test('stops when it is told to, and not by being killed', async ({ page }) => {
+    await withOwnApp('demo', async (app) => {
+      await openDemo(page, app);
+      await expect(page.locator('[data-row]').first()).toBeVisible();
+      // The stream of news stands open; a server that waited for it would stand for half a minute.
+      expect(await app.stop()).toBe(0);
+    });
   });
 });
 

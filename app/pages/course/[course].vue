@@ -26,7 +26,7 @@ watch(id, async (course) => {
     void figures.load();
     void countSources();
     // The editor is heavy and wanted sooner or later: it comes while nothing else is done, so that the first lesson opens as fast as the next.
-    requestIdleCallback(() => void Promise.all([preloadRouteComponents(`/course/${course}/lessons/any`), import('~/components/lesson/Editor.vue')]));
+    requestIdleCallback(() => void Promise.allSettled([preloadRouteComponents(`/course/${course}/lessons/any`), import('~/components/lesson/Editor.vue')]));
   } catch (error) {
     missing.value = troubleOf(error);
   }
