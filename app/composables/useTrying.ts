@@ -1,3 +1,4 @@
+import { ref } from 'vue';
 import { troubleOf, type Trouble } from './useApi';
 
 /** Runs requests of a page or dialog by itself: what goes wrong is kept for it to show, and goes with the next one that does not. */

@@ -3,7 +3,8 @@ import { computed, ref, shallowRef } from 'vue';
 import { conflictsOf, letStand, takeText } from '~~/core/course/conflicts';
 import { allLessons, type Course, type Take } from '~~/core/course/course';
 import type { Operation } from '~~/core/course/operations';
-import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
+import { freshId } from '~/composables/useApi';
+import { useTrying } from '~/composables/useTrying';
 import { courseEngine, type Answer, type CourseEngine, type CourseServer, type Opened, type Saving } from '~/sync/engine';
 import { coursesWaiting, outboxOf } from '~/sync/outbox';
 import { useSession } from './session';
@@ -30,7 +31,8 @@ export const useCourse = defineStore('course', () => {
   const typing = ref(0);
   const undoWhat = ref<string>();
   const redoWhat = ref<string>();
-  const trouble = ref<Trouble | null>(null);
+  /** What went wrong last; `asking` runs a request and tells it. */
+  const { trouble, trying: asking } = useTrying();
   /** What was just done, in words, and where. */
   const shown = shallowRef<Shown | null>(null);
   /** Counts changes that did not come from this screen's own hands: undo, a draft, another window. */
@@ -104,18 +106,6 @@ export const useCourse = defineStore('course', () => {
   function show(said: string, { operations = [] }: Answer) {
     const fields = operations.flatMap((operation) => (operation.type === 'set' && operation.id === course.value?.id ? operation.field : []));
     shown.value = { said, ids: operations.map((operation) => (operation.type === 'insert' ? operation.node.id : operation.id)), fields, count: (shown.value?.count ?? 0) + 1 };
-  }
-
-  /** Runs a request; what goes wrong is shown. */
-  async function asking(work: () => Promise<void>): Promise<boolean> {
-    try {
-      await work();
-      trouble.value = null;
-      return true;
-    } catch (error) {
-      trouble.value = troubleOf(error);
-      return false;
-    }
   }
 
   /** Settles a conflict: mine in its place, or what stands there with mine kept as a take. */
