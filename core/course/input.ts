@@ -1,9 +1,12 @@
 import 'reflect-metadata';
-import { plainToInstance, Type, type ClassConstructor } from 'class-transformer';
+import { plainToInstance, Transform, Type, type ClassConstructor } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min, ValidateNested, validateSync, type ValidationError } from 'class-validator';
 import { ID_PATTERN } from './id';
 import type { Operation } from './operations';
 import type { Problem, Result } from './problem';
+
+/** Signs of the longest label. */
+const LABEL = 80;
 
 /** A change as a screen sends it; the operation itself is checked when it is made. */
 export class ChangeInput {
@@ -14,8 +17,15 @@ export class ChangeInput {
 
 export class ChangesInput {
   @IsInt() @Min(0) since!: number;
-  @IsOptional() @IsString() @Length(1, 80) what?: string;
+  /** What undo calls it: shortened, since words are not refused for the sake of their label. */
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? label(value) : value)) @IsOptional() @IsString() what?: string;
   @IsArray() @ArrayMaxSize(3000) @ValidateNested({ each: true }) @Type(() => ChangeInput) changes!: ChangeInput[];
+}
+
+/** A label, shortened to what undo has room for; none for an empty one. */
+function label(text: string): string | undefined {
+  const signs = [...text];
+  return (signs.length > LABEL ? `${signs.slice(0, LABEL - 1).join('')}…` : text) || undefined;
 }
 
 export class SinceInput {

@@ -52,6 +52,31 @@ test('in the outline every word stays: left by a click on another row, by Tab, b
   await expect(field(page, three, 'can')).toHaveValue(`${before} and why`);
 });
 
+test('a title as long as documents make them is typed on, and so is the page below it', async ({ page, app }) => {
+  await openDemo(page, app);
+  const id = await rowOf(page, 'Damage');
+  await field(page, id, 'title').click();
+  await page.keyboard.press('Control+a');
+  const title = 'When a tool comes back damaged and nobody at the desk saw how it happened';
+  await page.keyboard.insertText(title);
+  await type(page, ', what then');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  await openLesson(page, `${title}, what then`);
+  await page.getByRole('textbox', { name: 'Page of the lesson' }).locator('p').first().click();
+  await page.keyboard.press('End');
+  await type(page, ' Ask first.');
+  await page.getByRole('textbox', { name: 'Title of the lesson' }).click();
+  await page.keyboard.press('End');
+  await type(page, ' in any case');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  await expect.poll(() => words(page, `${title}, what then in any case`)).toContain('Ask first.');
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Page of the lesson' })).toContainText('Ask first.');
+  await expect(page.getByText('Both texts are kept')).toHaveCount(0);
+});
+
 test('a double click marks a word and stays; Escape goes back; an emptied title comes back', async ({ page, app }) => {
   await openDemo(page, app);
   const one = await rowOf(page, 'Late returns');

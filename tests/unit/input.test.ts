@@ -27,6 +27,16 @@ describe('what people and programs send', () => {
     if (!checked.ok) expect(checked.problem.place).toBe(place);
   });
 
+  it('what a change is called is shortened, never a reason to refuse its words', () => {
+    const called = (what: unknown) => checkInput(ChangesInput, { since: 0, changes: [change], what });
+    expect(called(`title “${'long 🙂'.repeat(100)}”`)).toMatchObject({ ok: true });
+    for (const [what, kept] of [['x'.repeat(80), 'x'.repeat(80)], ['x'.repeat(81), `${'x'.repeat(79)}…`], ['🙂'.repeat(400), `${'🙂'.repeat(79)}…`], ['', undefined]]) {
+      const checked = called(what);
+      expect(checked.ok && checked.value.what).toBe(kept);
+    }
+    expect(called(['a list'])).toMatchObject({ ok: false });
+  });
+
   it('a brief keeps its own words for what is wrong', () => {
     expect(checkBriefInput({ minutes: 0 })).toMatchObject({ ok: false, problem: { code: 'bad-brief', place: 'minutes' } });
     expect(checkBriefInput({ minutes: 10, modules: 2 })).toMatchObject({ ok: false, problem: { code: 'two-sizes' } });
