@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core';
 import Papa from 'papaparse';
-import { troubleOf, type Trouble } from '~/composables/useApi';
+import { troubleOf } from '~/composables/useApi';
 import { AUDIT } from '~/words/audit';
 
 interface Line { id: number; made_at: number; person: string | null; what: string; about: string | null; title: string | null; detail: string | null }
@@ -18,7 +18,7 @@ const KINDS: Record<string, string[]> = {
 };
 const lines = ref<Line[] | null>(null);
 const more = ref(false);
-const trouble = ref<Trouble | null>(null);
+const { trouble, trying } = useTrying();
 const kind = ref('Everything');
 const person = ref('all');
 const words = ref('');
@@ -53,7 +53,7 @@ onMounted(async () => {
 });
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' });
 /** Everything that fits the filter, as a table for other programs. What could be taken for a formula there is written as text. */
-async function save() {
+const save = () => trying(async () => {
   const all: Line[] = [];
   for (let from: number | undefined; ;) {
     const found = await $fetch<Line[]>('/api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
@@ -67,7 +67,7 @@ async function save() {
   link.download = 'audit.csv';
   link.click();
   URL.revokeObjectURL(link.href);
-}
+});
 useHead({ title: 'Audit – Uplift Path' });
 </script>
 

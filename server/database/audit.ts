@@ -34,13 +34,19 @@ export interface AuditFilter {
 export function auditIn(db: Db) {
   const insert = db.prepare('insert into audit (made_at, person_id, what, about, detail) values (?, ?, ?, ?, ?)');
   const list = db.prepare<[], { made_at: number; person_id: string | null; what: Audited; about: string | null; detail: string | null }>('select made_at, person_id, what, about, detail from audit order by id');
+  // A detail may begin with the id of a person or a course; it is read and searched by its name.
   const find = db.prepare<Record<string, string | number | null>, AuditRow>(`
-    select audit.id, audit.made_at, person.name as person, audit.what, audit.about, coalesce(course.title, source.title, other.name) as title, audit.detail
-    from audit left join person on person.id = person_id left join course on course.id = about left join source on source.id = about left join person other on other.id = about
-    where (@what is null or audit.what in (select value from json_each(@what))) and (@person is null or person_id = @person)
-      and (@words is null or instr(lower(coalesce(person.name, '') || ' ' || coalesce(course.title, source.title, other.name, '') || ' ' || coalesce(audit.detail, '')), lower(@words)) > 0)
-      and (@since is null or audit.made_at >= @since) and (@until is null or audit.made_at < @until) and (@before is null or audit.id < @before)
-    order by audit.id desc limit @most`);
+    with said as (
+      select audit.id, audit.made_at, audit.person_id, person.name as person, audit.what, audit.about, coalesce(course.title, source.title, other.name) as title,
+        coalesce((select title from course where course.id = first) || substr(detail, length(first) + 1), (select name from person where person.id = first) || substr(detail, length(first) + 1), detail) as detail
+      from (select *, substr(detail, 1, instr(detail || ' ', ' ') - 1) as first from audit) as audit
+        left join person on person.id = person_id left join course on course.id = about left join source on source.id = about left join person other on other.id = about
+    )
+    select id, made_at, person, what, about, title, detail from said
+    where (@what is null or what in (select value from json_each(@what))) and (@person is null or person_id = @person)
+      and (@words is null or instr(lower(coalesce(person, '') || ' ' || coalesce(title, '') || ' ' || coalesce(detail, '')), lower(@words)) > 0)
+      and (@since is null or made_at >= @since) and (@until is null or made_at < @until) and (@before is null or id < @before)
+    order by id desc limit @most`);
   return {
     note: (at: number, personId: string | null, what: Audited, about?: string, detail?: string) => void insert.run(at, personId, what, about ?? null, detail ?? null),
     all: () => list.all(),
