@@ -20,7 +20,7 @@ import { Timer } from './timer';
 export const EXIT = { made: 0, ourFault: 1, wrongUse: 2, notRead: 3, tooLittle: 4, stopped: 130 } as const;
 
 /** Problems that are nobody's fault, by code. */
-const EXITS: Record<string, number> = { 'too-little': EXIT.tooLittle, 'nothing-to-release': EXIT.tooLittle, 'no-such-file': EXIT.notRead, 'not-an-archive': EXIT.notRead, 'newer-archive': EXIT.notRead, 'bad-document': EXIT.notRead, 'zip-broken': EXIT.notRead, 'zip-too-big': EXIT.notRead };
+const EXITS: Record<string, number> = { 'nothing-to-draft': EXIT.tooLittle, 'nothing-to-release': EXIT.tooLittle, 'no-such-file': EXIT.notRead, 'not-an-archive': EXIT.notRead, 'newer-archive': EXIT.notRead, 'bad-document': EXIT.notRead, 'zip-broken': EXIT.notRead, 'zip-too-big': EXIT.notRead };
 
 /** Where a run writes: results to `out`, everything said to the person to `tell`. */
 export interface Console {
@@ -84,7 +84,7 @@ async function draft(given: Arguments, read: ReadSources, title: string, console
       ['course.json', `${canonicalJson(document, 1)}\n`],
       ['report.json', `${canonicalJson(report, 1)}\n`],
     ]);
-    if (given.formats.includes('html')) all.set('course.html', writeReadingPage(document, report.dropped));
+    if (given.formats.includes('html')) all.set('course.html', writeReadingPage(document, report.leftOut));
     if (given.formats.includes('archive')) all.set('course.uplift.zip', writeArchive(document, read.media));
     return Promise.resolve(all);
   });
@@ -101,11 +101,11 @@ async function draft(given: Arguments, read: ReadSources, title: string, console
 
 function outlineJson(given: Arguments, knowledge: readonly Knowledge[], title: string): string {
   const brief = briefFrom(given.brief, courseLanguage(knowledge));
-  const { terms } = draftContext(brief, knowledge);
-  const outline = draftOutline(brief, knowledge, terms, title);
+  const { terms, sources } = draftContext(brief, knowledge);
+  const outline = draftOutline(brief, sources, terms, title);
   const modules = outline.modules.map((module) => ({
     id: module.id, title: module.title,
-    lessons: module.lessons.map(({ id, title: lesson, otherTitles, unit }) => ({ id, title: lesson, otherTitles, words: unit.words, sections: unit.sections.map((section) => ({ title: section.title, source: unit.sourceId, passages: section.passages })) })),
+    lessons: module.lessons.map(({ id, title: lesson, otherTitles, scope }) => ({ id, title: lesson, otherTitles, words: scope.words, sections: scope.sections.map((section) => ({ title: section.title, source: scope.sourceId, passages: section.passages })) })),
   }));
   return canonicalJson({ ...outline, modules }, 1);
 }

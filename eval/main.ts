@@ -31,8 +31,13 @@ process.exitCode = sums.unfaithful > 0 ? 1 : 0;
 function row(name: string, split: string, { report, dangling, repeated, keys, milliseconds }: Measured): (string | number)[] {
   const { words, size, sentences, questions } = report;
   return [
-    name, split, words.read, size.lessons, size.minutes, words.taught, report.coverage, sentences.sourced, sentences.unfaithful, dangling.length, repeated,
+    name, split, words.read, size.lessons, size.minutes, words.taught, coverageWords(report.coverage), sentences.sourced, sentences.unfaithful, dangling.length, repeated,
     questions.placed + questions.offered, questions.byForm.condition ?? 0, questions.byForm.term ?? 0, questions.byForm.number ?? 0,
     keys.questions ? Math.round((100 * keys.longest) / keys.questions) + ' %' : '-', keys.places.join('/'), Math.round(milliseconds.read), Math.round(milliseconds.draft),
   ];
+}
+
+function coverageWords(coverage: Measured['report']['coverage']): string {
+  const counts = Object.values(coverage);
+  return `${counts.reduce((sum, count) => sum + count.taught, 0)}/${counts.reduce((sum, count) => sum + count.of, 0)}`;
 }

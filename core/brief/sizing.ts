@@ -13,8 +13,22 @@ export const PACE = {
   minutesPerLesson: 0.3,
 };
 
+/** So many rows, items and lines are read; longer tables, lists and code are there to be looked up in, and only opened. */
+const LOOKED_UP_FROM = { table: 15, list: 40, code: 25 };
+
+/** Words that a learner studies of so many in so many rows, items or lines. */
+export function studiedWords(kind: keyof typeof LOOKED_UP_FROM, words: number, entries: number): number {
+  return entries > LOOKED_UP_FROM[kind] ? Math.round((words * LOOKED_UP_FROM[kind]) / entries) : words;
+}
+
 /** Words of a block as a learner reads them. */
 export function blockWords(block: Block): number {
+  if (block.kind === 'table') return studiedWords('table', textWords(block), block.body.rows.length);
+  if (block.kind === 'list') return studiedWords('list', textWords(block), block.body.items.length);
+  return textWords(block);
+}
+
+function textWords(block: Block): number {
   const terms = block.kind === 'terms' ? block.body.terms.reduce((sum, entry) => sum + roughWords(entry.term), 0) : 0;
   return terms + blockTexts(block).reduce((sum, text) => sum + roughWords(textOf(text)), 0);
 }
@@ -28,7 +42,7 @@ export function lessonWords(lesson: Pick<Lesson, 'blocks'>): number {
 export function lessonMinutes(lesson: Pick<Lesson, 'blocks' | 'minutesFixed'>): number {
   if (lesson.minutesFixed !== undefined) return lesson.minutesFixed;
   const checks = lesson.blocks.filter((block) => block.kind === 'check').length;
-  const lines = lesson.blocks.reduce((sum, block) => sum + (block.kind === 'code' ? block.body.code.split('\n').length : 0), 0);
+  const lines = lesson.blocks.reduce((sum, block) => sum + (block.kind === 'code' ? Math.min(LOOKED_UP_FROM.code, block.body.code.split('\n').length) : 0), 0);
   return minutesFor(lessonWords(lesson), checks, lines);
 }
 

@@ -1,5 +1,6 @@
 import type { Block } from './blocks';
 import type { Check } from './checks';
+import { NOISES } from '../language/noise';
 import type { PassageRange } from './rich-text';
 
 /** What the author wants of the course. */
@@ -50,7 +51,10 @@ export interface Lesson {
   state: LessonState;
   /** Set by the author; otherwise minutes are computed. */
   minutesFixed?: number;
+  /** What the engine plans for it, in teaching order. */
   plannedPassages: string[];
+  /** What the author gave it: used as given, whatever the size; absent when there is nothing. */
+  given?: string[];
   blocks: Block[];
 }
 
@@ -134,6 +138,16 @@ export interface Correction {
   words?: string;
 }
 
+/** Why words of a source are not in the course: a kind of noise by its name, or known, repeated, supporting (finds no place), light or size (no room). */
+export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'light', 'size'] as const;
+export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
+
+/** Words of a source that drafting left out, for one reason. What evidence covers since is no longer left out. */
+export interface LeftOut {
+  passages: PassageRange[];
+  reason: LeftOutReason;
+}
+
 /** A course: the whole document, changed only by operations. */
 export interface Course {
   id: string;
@@ -154,6 +168,8 @@ export interface Course {
   corrections?: Correction[];
   /** Sources that only add to what the others lead; absent when all lead. */
   supporting?: string[];
+  /** What drafting left out of the sources; absent when nothing was. */
+  leftOut?: LeftOut[];
   /** Sorted by id, so that taking out and putting back gives the same document. */
   bin: BinEntry[];
 }

@@ -1,4 +1,5 @@
-import { allLessons, type Course, type Lesson, type Module, type Objective } from './course';
+import { sameData } from './canonical';
+import { allLessons, type Course, type LeftOut, type Lesson, type Module, type Objective } from './course';
 import type { Operation } from './operations';
 
 /** What an author does to an outline, as operations. Every function gives an empty list where the gesture means nothing. */
@@ -116,13 +117,15 @@ export function wordObjective(course: Course, lesson: Lesson, text: string, id: 
 export interface OutlineNodes {
   modules: Module[];
   objectives: Objective[];
+  /** What of the sources is in none of its lessons. */
+  leftOut?: LeftOut[];
 }
 
 /**
  * The operations that take an outline into a course. A lesson or module that is there already stays as it is, words, title
  * and state, and only finds its new place; new ones come in blank; what the outline does not have goes to the bin.
  */
-export function takeOutline(course: Course, { modules, objectives }: OutlineNodes): Operation[] {
+export function takeOutline(course: Course, { modules, objectives, leftOut = [] }: OutlineNodes): Operation[] {
   const here = new Set([...course.modules.map((module) => module.id), ...allLessons(course).map((lesson) => lesson.id)]);
   const wanted = new Set([...modules.map((module) => module.id), ...modules.flatMap((module) => module.lessons.map((lesson) => lesson.id))]);
   const known = new Set(course.objectives.map((objective) => objective.id));
@@ -143,5 +146,13 @@ export function takeOutline(course: Course, { modules, objectives }: OutlineNode
     }),
     ...removeRows(course, [...course.modules.filter((module) => !wanted.has(module.id)).map((module) => module.id), ...gone]),
     ...course.checks.filter((check) => check.drafted && gone.includes(check.lessonId)).map((check): Operation => ({ type: 'remove', id: check.id })),
+    ...tellLeftOut(course, leftOut),
   ];
+}
+
+/** Writes down what drafting left out of the sources. */
+export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operation[] {
+  const value = leftOut.length > 0 ? leftOut : null;
+  const was = course.leftOut ?? null;
+  return sameData(value, was) ? [] : [{ type: 'set', id: course.id, field: 'leftOut', value, was }];
 }

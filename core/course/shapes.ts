@@ -1,6 +1,6 @@
 import { BLOCK_KINDS, type BlockKindName } from './blocks';
 import { CHECK_KINDS } from './checks';
-import type { NodeKind, Take } from './course';
+import { LEFT_OUT_REASONS, type NodeKind, type Take } from './course';
 import { ID_PATTERN } from './id';
 import type { Problem } from './problem';
 import { passageRange } from './rich-text';
@@ -41,7 +41,7 @@ const lessonShape = object(
     id, title, kind: oneOf('lesson'), objectiveIds: ids, state: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved'),
     plannedPassages: ids, blocks: list(blockShape),
   },
-  { minutesFixed: number({ min: 0, max: 10_000 }) },
+  { minutesFixed: number({ min: 0, max: 10_000 }), given: list(id, { min: 1 }) },
 );
 
 const moduleShape = object({ id, title, purpose: string({ max: 4000 }), objectiveIds: ids, lessons: list(lessonShape) });
@@ -64,9 +64,10 @@ const correctionsShape = list(object(
   { title, claim: string({ min: 1, max: 40 }), words: string({ min: 1, max: 80 }) },
 ), { min: 1 });
 const supportingShape = list(id, { min: 1 });
+const leftOutShape = list(object({ passages: list(passageRange, { min: 1 }), reason: oneOf(...LEFT_OUT_REASONS) }), { min: 1 });
 
 /** What a course may have beside its parts. */
-const COURSE_EXTRAS = { settled: settledShape, corrections: correctionsShape, supporting: supportingShape };
+const COURSE_EXTRAS = { settled: settledShape, corrections: correctionsShape, supporting: supportingShape, leftOut: leftOutShape };
 
 /** The form of each kind of node. */
 export const NODE_SHAPES: Record<NodeKind, Shape> = {
@@ -78,7 +79,7 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
   course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape }, ...Object.fromEntries(Object.entries(COURSE_EXTRAS).map(([key, shape]) => [key, { shape, optional: true }])) },
   module: { title: { shape: title }, purpose: { shape: string({ max: 4000 }) }, objectiveIds: { shape: ids } },
   lesson: {
-    title: { shape: title }, objectiveIds: { shape: ids }, plannedPassages: { shape: ids },
+    title: { shape: title }, objectiveIds: { shape: ids }, plannedPassages: { shape: ids }, given: { shape: list(id, { min: 1 }), optional: true },
     state: { shape: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved') }, minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
   },
   // A block's body is checked with its kind by `apply`.

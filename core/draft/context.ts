@@ -1,14 +1,18 @@
 import type { Brief } from '../course/course';
-import type { Claim, Knowledge, Term } from '../knowledge';
 import { questionPool, type QuestionPool } from '../check';
-import { commonTerms } from '../knowledge';
-import type { Matter } from '../lesson/pieces';
+import { commonTerms, type Claim, type Knowledge, type Term } from '../knowledge';
+import type { Matter } from '../lesson/parts';
+import type { SourceMatter } from '../outline';
+import type { Unit } from '../unit/unit';
+import { unitsOf, type SourceUnits } from '../unit/units';
 import { repeatedSentences } from './repeats';
 
 /** All that drafting looks things up in; made once, never changed. */
 export interface DraftContext {
   brief: Brief;
   knowledge: readonly Knowledge[];
+  /** Each source taken apart into units. */
+  sources: readonly SourceMatter[];
   terms: readonly Term[];
   /** Claims of passages that the outline uses; all others lie in parts it leaves out. */
   claims: readonly Claim[];
@@ -31,11 +35,15 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
       else byPassage.set(id, [claim]);
     }
   }
+  const cut = knowledge.map((each) => ({ knowledge: each, ...unitsOf(each) }));
+  const unitOf = new Map(cut.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id): [string, Unit] => [id, unit]))));
   return {
-    brief, knowledge, claims, terms: commonTerms(knowledge), repeatedClaims: repeatedClaims(claims), pools: new Map(),
+    brief, knowledge, sources: cut, claims, terms: commonTerms(knowledge), repeatedClaims: repeatedClaims(claims), pools: new Map(),
     matter: {
       of: (passageId) => owner.get(passageId)!,
       claims: byPassage,
+      unitOf: (passageId) => unitOf.get(passageId)!,
+      noise: new Map(cut.flatMap(({ noise }: SourceUnits) => [...noise])),
       said: repeatedSentences(knowledge),
       known: brief.audience.knows.map((subject) => knowledge[0].pack.stems(subject)),
     },

@@ -1,14 +1,15 @@
-import { allLessons, type Course, type Lesson } from '../course/course';
+import { allLessons, type Course, type LeftOut, type Lesson, type Objective } from '../course/course';
 import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
-import type { OutlineProposal, Unit } from '../outline';
+import type { OutlineProposal, Scope } from '../outline';
+import { passagesOf, type ScopeSection } from '../outline/scope';
 import { lessonObjectives } from '../outline/objectives';
-import type { Objective } from '../course/course';
 import { usesOf } from '../course/uses';
-import { allSections } from '../source/source';
+import type { Section } from '../source/source';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
+import { leftOutOf } from './left-out';
 import { planCourse, type CoursePlan } from './plan';
 
 /** Passages looked for when a lesson's author named none. */
@@ -16,40 +17,64 @@ const MOST_FOUND = 14;
 /** A passage that scores below this share of the best one is about something else. */
 const CLOSE_ENOUGH = 0.35;
 
-/** The matter of a lesson as it stands in the course: its planned passages, in the order of their sources' sections. */
-export function unitOf(lesson: Pick<Lesson, 'title' | 'plannedPassages'>, knowledge: readonly Knowledge[]): Unit {
-  const wanted = new Set(lesson.plannedPassages);
-  const sections = knowledge.flatMap(({ source }) => {
-    const paths = sectionPaths(source.root);
-    return allSections(source.root).flatMap((section) => {
-      const passages = section.passages.filter((id) => wanted.has(id));
-      return passages.length > 0 ? [{ id: section.id, title: section.title, path: paths.get(section.id) ?? [], passages }] : [];
-    });
-  });
-  const owner = knowledge.find((each) => each.passages.has(sections[0]?.passages[0] ?? ''));
-  return { title: lesson.title, sourceId: owner?.source.id ?? knowledge[0]?.source.id ?? '', sections, words: 0, weight: 1 };
+/**
+ * The matter of a lesson as it stands in the course: its planned passages in teaching order, widened to whole units, and what the
+ * author gave it, behind what it stands with in its source. `elsewhere`: passages that other lessons plan.
+ */
+export function scopeOf({ title, plannedPassages, given = [] }: Pick<Lesson, 'title' | 'plannedPassages' | 'given'>, { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>, elsewhere: ReadonlySet<string> = new Set()): Scope {
+  const order: string[] = [];
+  const taken = new Set<string>();
+  const take = (id: string) => {
+    if (taken.has(id) || !matter.of(id)) return;
+    taken.add(id);
+    order.push(id);
+  };
+  for (const id of plannedPassages) {
+    const unit = matter.of(id) && matter.unitOf(id);
+    for (const own of unit?.passages ?? []) if (own === id || (!unit.noise && !elsewhere.has(own))) take(own);
+  }
+  const place = placeIn(knowledge);
+  for (const id of given) {
+    const own = place.get(id);
+    if (taken.has(id) || !own) continue;
+    taken.add(id);
+    const before = order.reduce((last, other, at) => (place.get(other)!.section === own.section && place.get(other)!.at < own.at ? at : last), -1);
+    order.splice(before < 0 ? order.length : before + 1, 0, id);
+  }
+  const sections: ScopeSection[] = [];
+  for (const id of order) {
+    const { section, path } = place.get(id)!;
+    if (sections.at(-1)?.id === section.id) sections.at(-1)!.passages.push(id);
+    else sections.push({ id: section.id, title: section.title, path, passages: [id] });
+  }
+  return { title, sourceId: order.length > 0 ? matter.of(order[0]).source.id : knowledge[0]?.source.id ?? '', sections, words: 0, weight: 1 };
 }
 
-function sectionPaths(root: Knowledge['source']['root']): Map<string, string[]> {
-  const paths = new Map<string, string[]>();
-  const visit = (section: typeof root, path: string[]): void => {
-    paths.set(section.id, path);
-    for (const child of section.sections) visit(child, [...path, section.title]);
-  };
-  visit(root, []);
-  return paths;
+/** Where each passage stands: its section with the titles above, and its place in the source. */
+function placeIn(knowledge: readonly Knowledge[]): Map<string, { section: Section; path: string[]; at: number }> {
+  const places = new Map<string, { section: Section; path: string[]; at: number }>();
+  for (const { source } of knowledge) {
+    const visit = (section: Section, path: string[]): void => {
+      for (const id of section.passages) places.set(id, { section, path, at: places.size });
+      for (const child of section.sections) visit(child, [...path, section.title]);
+    };
+    visit(source.root, []);
+  }
+  return places;
 }
 
 /** The outline of a course as a proposal, so that it can be planned and drafted like a new one. A lesson without passages gets those that fit its title. */
-export function proposalOf(course: Course, knowledge: readonly Knowledge[]): OutlineProposal {
-  const free = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
+export function proposalOf(course: Course, context: Pick<DraftContext, 'knowledge' | 'matter'>): OutlineProposal {
+  const planned = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
   return {
     title: course.title, language: course.language, dropped: [], notices: [],
     modules: course.modules.map((module) => ({
       id: module.id, title: module.title,
       lessons: module.lessons.map((lesson) => {
-        const plannedPassages = lesson.plannedPassages.length > 0 ? lesson.plannedPassages : fittingPassages(lesson.title, knowledge, free);
-        return { id: lesson.id, title: lesson.title, otherTitles: [], unit: unitOf({ title: lesson.title, plannedPassages }, knowledge) };
+        const { id, title, given } = lesson;
+        const plannedPassages = lesson.plannedPassages.length > 0 || given?.length ? lesson.plannedPassages : fittingPassages(title, context, planned);
+        const own = new Set(plannedPassages);
+        return { id, title, otherTitles: [], ...(given?.length && { given }), scope: scopeOf({ title, plannedPassages, given }, context, new Set([...planned].filter((each) => !own.has(each)))) };
       }),
     })),
   };
@@ -74,8 +99,8 @@ export function unusedFor(course: Course, lessonId: string, knowledge: readonly 
   return ranked([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
 }
 
-function fittingPassages(topic: string, knowledge: readonly Knowledge[], used: ReadonlySet<string>): string[] {
-  const found = ranked(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used);
+function fittingPassages(topic: string, { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>, used: ReadonlySet<string>): string[] {
+  const found = ranked(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used).filter((each) => !matter.unitOf(each.id).noise);
   return found.filter((each) => each.score >= found[0].score * CLOSE_ENOUGH).slice(0, MOST_FOUND).map((each) => each.id);
 }
 
@@ -103,28 +128,41 @@ export function plannedObjectives(lesson: Pick<Lesson, 'id' | 'title' | 'planned
 export interface Prepared {
   plan: CoursePlan;
   context: DraftContext;
+  /** What of the sources no lesson teaches. */
+  leftOut: LeftOut[];
 }
 
 /** What a preparation depends on: with the same words it serves for every lesson, however much of them is drafted already. */
 export function preparedFor(course: Course): string {
-  return JSON.stringify([course.title, course.brief, course.settled, course.corrections, course.supporting, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages])])]);
+  return JSON.stringify([course.title, course.brief, course.settled, course.corrections, course.supporting, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages, lesson.given])])]);
 }
 
 /** Plans a course as it stands. */
 export function prepareCourse(course: Course, knowledge: readonly Knowledge[]): Prepared {
-  const proposal = proposalOf(course, knowledge);
-  const used = new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
-  const context = contextFor(draftContext(course.brief, knowledge), used);
-  return { plan: planCourse(proposal, context, { settled: true }), context };
+  const whole = draftContext(course.brief, knowledge);
+  const proposal = proposalOf(course, whole);
+  const context = contextFor(whole, new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => passagesOf(lesson.scope)))));
+  const plan = planCourse(proposal, context, { settled: true });
+  return { plan, context, leftOut: leftOutOf(proposal, plan, context) };
 }
 
 /**
- * Drafts one lesson of a course from its planned passages. Throws the problems `gone` (no such lesson) and `nothing-to-draft`
- * (its passages, or those that fit its title, hold nothing that can be taught).
+ * Drafts one lesson of a course from its planned passages. Throws the problems `gone` (no such lesson), `taught-elsewhere` (what
+ * fits its title stands in another lesson, which is named) and `nothing-to-draft` (the sources hold nothing that fits it).
  */
 export function draftLessonOf(course: Course, lessonId: string, { plan, context }: Prepared): DraftedLesson {
-  if (!allLessons(course).some((lesson) => lesson.id === lessonId)) fail('gone', undefined, lessonId);
+  const lesson = allLessons(course).find((each) => each.id === lessonId) ?? fail('gone', undefined, lessonId);
   const own = plan.modules.flatMap((module) => module.lessons).find((each) => each.lesson.id === lessonId);
-  if (!own) fail('nothing-to-draft', undefined, lessonId);
+  if (!own) {
+    const holder = holderOf(lesson, course, context);
+    if (holder) fail('taught-elsewhere', { lesson: holder.title }, lessonId);
+    fail('nothing-to-draft', undefined, lessonId);
+  }
   return draftLesson(own, course.title, context);
+}
+
+/** The lesson that plans what fits another's title best. */
+function holderOf({ id, title }: Lesson, course: Course, { knowledge }: DraftContext): Lesson | undefined {
+  const [best] = ranked(knowledge[0]?.pack.stems(title) ?? [], knowledge, new Set());
+  return best && allLessons(course).find((lesson) => lesson.id !== id && [...lesson.plannedPassages, ...(lesson.given ?? [])].includes(best.id));
 }

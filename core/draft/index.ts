@@ -5,8 +5,10 @@ import { idFrom } from '../course/id';
 import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { draftOutline, type OutlineProposal } from '../outline';
+import { passagesOf } from '../outline/scope';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
+import { leftOutOf } from './left-out';
 import { planCourse, type CoursePlan } from './plan';
 
 export { draftContext, type DraftContext } from './context';
@@ -21,21 +23,18 @@ export interface Draft {
   context: DraftContext;
 }
 
-/** Fewer usable words than this, and there is no course in it. */
-export const LEAST_WORDS = 120;
-
 const ROUNDS = 7;
 /** A draft this close to the minutes asked is good enough. */
 const CLOSE = 0.05;
 
 /**
  * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson. Throws the problem
- * `too-little` when the sources hold too little to make a course of.
+ * `nothing-to-draft` when the sources hold nothing that can be taught.
  */
 export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title: string, onLesson?: (done: number, of: number, title: string) => void): Draft {
   const whole = draftContext(brief, knowledge);
-  const outline = draftOutline(brief, knowledge, whole.terms, title);
-  const used = new Set(outline.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.flatMap((section) => section.passages))));
+  const outline = draftOutline(brief, whole.sources, whole.terms, title);
+  const used = new Set(outline.modules.flatMap((module) => module.lessons.flatMap((lesson) => passagesOf(lesson.scope))));
   const context = contextFor(whole, used);
   const asked = brief.size.minutes;
   let best: { plan: CoursePlan; course: Course } | undefined;
@@ -55,13 +54,13 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
   const { plan, course } = best!;
   const problems = validateCourse(course);
   if (problems.length > 0) throw new Error(`The draft is not a good document: ${problems[0].code} at ${problems[0].place}`);
-  return { course, outline, plan, context };
+  const leftOut = leftOutOf(outline, plan, context);
+  return { course: { ...course, ...(leftOut.length > 0 && { leftOut }) }, outline, plan, context };
 }
 
 function draftOnce(brief: Brief, title: string, plan: CoursePlan, context: DraftContext, onLesson?: (done: number, of: number, title: string) => void): { plan: CoursePlan; course: Course } {
   const lessons = plan.modules.flatMap((module) => module.lessons);
-  const words = lessons.reduce((sum, lesson) => sum + lesson.words, 0);
-  if (words < LEAST_WORDS) fail('too-little', { words, least: LEAST_WORDS });
+  if (lessons.length === 0) fail('nothing-to-draft');
   const drafted = new Map<string, DraftedLesson>();
   lessons.forEach((each, index) => {
     drafted.set(each.lesson.id, draftLesson(each, title, context));

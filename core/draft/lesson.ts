@@ -6,6 +6,7 @@ import type { LessonPage } from '../course/takes';
 import type { Claim } from '../knowledge';
 import { composePage } from '../lesson/compose';
 import { lessonObjectives } from '../outline/objectives';
+import { passagesOf } from '../outline/scope';
 import type { DraftContext } from './context';
 import type { LessonPlan } from './plan';
 
@@ -14,10 +15,11 @@ export type DraftedLesson = LessonPage;
 
 /** Drafts one lesson: a pure function of its plan and the sources. */
 export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {
-  const { lesson, pieces, chosen } = plan;
-  const page = composePage(lesson, lesson.unit, pieces, chosen, context.matter, courseTitle, context.brief.sourcesOnly ? [] : recalledTerms(plan, context));
+  const { lesson, parts } = plan;
+  const page = composePage(lesson, lesson.scope, parts, context.matter, courseTitle, context.brief.sourcesOnly ? [] : recalledTerms(plan, context));
   const claims = claimsIn(plan, context);
-  const knowledge = context.matter.of(page.passages[0]);
+  const planned = [...new Set(parts.flatMap((part) => part.items.map((item) => item.passage.id)))];
+  const knowledge = context.matter.of(planned[0]);
   const objectives = lessonObjectives(lesson.id, lesson.title, claims, knowledge);
   const pool = context.pools.get(knowledge.pack.code);
   const checks: Check[] = pool ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course: pool }) : [];
@@ -28,25 +30,24 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
   return {
     lesson: {
       id: lesson.id, title: lesson.title, kind: 'lesson', objectiveIds: objectives.map((objective) => objective.id), state: 'drafted',
-      plannedPassages: page.passages, blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
+      plannedPassages: planned, ...(lesson.given?.length && { given: [...lesson.given] }), blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
     },
     objectives, checks,
   };
 }
 
-/** Defined terms of the unit that the audience knows, so that their definitions are left out. */
+/** Defined terms of the scope that the audience knows, so that their definitions are left out. */
 function recalledTerms({ lesson }: LessonPlan, { matter }: DraftContext): string[] {
-  const own = lesson.unit.sections.flatMap((section) => section.passages).flatMap((id) => matter.claims.get(id) ?? []);
+  const own = passagesOf(lesson.scope).flatMap((id) => matter.claims.get(id) ?? []);
   const known = new Set(matter.known.map((stems) => stems.join(' ')));
   const terms = own.filter((claim) => claim.kind === 'definition' && claim.term && known.has(matter.of(claim.ranges[0].id).pack.stems(claim.term).join(' ')));
   return [...new Set(terms.map((claim) => claim.term!))];
 }
 
 /** Claims whose words the lesson shows: a question must be answerable from its page. */
-function claimsIn({ pieces, chosen }: LessonPlan, { matter, repeatedClaims }: DraftContext): Claim[] {
-  const shown = chosen.flatMap((index) => [...(pieces[index].lead ? [pieces[index].lead!] : []), ...pieces[index].items.flatMap((item) => item.sentences)]);
+function claimsIn({ parts }: LessonPlan, { matter, repeatedClaims }: DraftContext): Claim[] {
   const claims = new Map<string, Claim>();
-  for (const { sentence } of shown) {
+  for (const { sentence } of parts.flatMap((part) => part.items.flatMap((item) => item.sentences))) {
     for (const claim of matter.claims.get(sentence.passage.id) ?? []) {
       if (repeatedClaims.has(claim.id)) continue;
       const own = claim.ranges.filter((range) => range.id === sentence.passage.id);
@@ -73,8 +74,8 @@ function spread(checks: readonly Check[], most: number): Check[] {
 }
 
 /** Puts each check behind the part of the page that answers it; the summary stays last. */
-function withChecks(blocks: readonly Block[], ends: readonly (number | undefined)[], checks: readonly Check[], { pieces, chosen, lesson }: LessonPlan): Block[] {
-  const sectionOf = (passageId: string) => pieces[chosen.find((index) => pieces[index].items.some((item) => item.passage.id === passageId)) ?? chosen.at(-1)!].section;
+function withChecks(blocks: readonly Block[], ends: readonly (number | undefined)[], checks: readonly Check[], { parts, lesson }: LessonPlan): Block[] {
+  const sectionOf = (passageId: string) => (parts.find((part) => part.items.some((item) => item.passage.id === passageId)) ?? parts.at(-1)!).section;
   const places = checks.map((check) => ({ check, at: ends[sectionOf(check.evidence.at(-1)!.id)] ?? blocks.length }));
   // Callouts may have been joined since the ends were counted.
   const last = blocks.at(-1)?.kind === 'summary' ? blocks.length - 1 : blocks.length;

@@ -6,7 +6,7 @@ const TITLES: [string, RegExp][] = [
   ['history', /^(change ?log|changelog\b.*|revision history|version history|history of changes|changelog\/history|release notes|document history|änderungsprotokoll|historique( des versions)?|historial|upgrading checklist|what(?:'|’)?s (?:new|changed)|version [\d.]+)$|^(changes|changelog)\b.*\b(version|history|\d)/i],
   ['index', /^(general |subject )?index$|^stichwortverzeichnis$|^index alphabétique$|^indices( and tables)?$|^glossary index$/i],
   ['references', /^(references|bibliography|further reading|see also|external links|related (documents|links)|literatur(verzeichnis)?|siehe auch|références|bibliographie|voir aussi|referencias|bibliografía|véase también)$/i],
-  ['about', /^where to (get|find) (this|the) (manual|document|guide)\b|^organi[sz]ational notes|^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo|questions\??)$/i],
+  ['about', /^where to (get|find) (this|the) (manual|document|guide)\b|^organi[sz]ational notes|^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo)$/i],
 ];
 
 /** Which kind of boilerplate a title heads; undefined when it heads matter to teach. */

@@ -1,5 +1,7 @@
 /** Everything that depends on a language stands behind these types; the rest of the core asks, and never knows words itself. */
 
+import type { NoiseDetector } from './noise';
+
 /** Characters `from` to `to` of a text. */
 export interface Range {
   from: number;
@@ -124,6 +126,12 @@ export interface LanguagePack {
   references?(sentence: string): Range[];
   /** Whether a sentence sends the reader to one of the sections with these titles ("see Handling bugs for details"). */
   sendsTo?(sentence: string, titles: readonly string[]): boolean;
+  /** What a sentence can be that teaches nothing. */
+  noise?: readonly NoiseDetector[];
+  /** Stretches of spoken words that only filled the time ("um", "you know", a start made twice). */
+  hesitations?(text: string): Range[];
+  /** Whether a sentence says where what stands before it does not hold ("The exception is …"). */
+  opensException?(sentence: string): boolean;
   /** Whether a sentence begins with something taken as known ("The buddy must …"): behind a gap nobody knows which. */
   namesKnown?(sentence: string): boolean;
   /** Whether the words beside a term in a list of terms say what it means; `tags` are theirs. */

@@ -1,6 +1,6 @@
 import type { Knowledge, Sentence } from '../knowledge';
 import { isGenericTitle } from '../language/boilerplate';
-import type { UnitSection } from '../outline/unit';
+import type { ScopeSection } from '../outline/scope';
 import type { Passage } from '../source/source';
 
 /** The heading that is shown over a passage, as far as the passage may lean on it. */
@@ -13,7 +13,7 @@ export interface Heading {
 }
 
 /** The heading that a passage may lean on: its question, or that of the part of a document which it opens. Undefined when there is none. */
-export function headingOver(passage: Passage, { title }: UnitSection, first: boolean, knowledge: Knowledge): Heading | undefined {
+export function headingOver(passage: Passage, { title }: ScopeSection, first: boolean, knowledge: Knowledge): Heading | undefined {
   if (passage.locator.question !== undefined) return { title, first, asked: true };
   // Parts cut out of a section, and titles of our own, say nothing of what the document put over a passage.
   const opens = first && knowledge.opening.has(passage.id) && passage.locator.path.at(-1) === title && !isGenericTitle(title);

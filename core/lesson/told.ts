@@ -1,33 +1,37 @@
-import type { Piece } from './piece';
+import type { Sentence } from '../knowledge';
+import type { Part } from './parts';
 
 /** What somebody tells: answers of an author, and talks. */
-const isVoice = ({ items: [{ passage }] }: Piece): boolean => passage.locator.question !== undefined || passage.kind === 'utterance';
+const isVoice = ({ items: [{ passage }] }: Part): boolean => passage.locator.question !== undefined || passage.kind === 'utterance';
 
-/** Whether the words that introduce a list are told ("I always do three things:"). */
-export const isToldLead = (piece: Piece): boolean => isVoice(piece) && piece.lead?.sentence.facts?.firstPerson === true;
+/** Of a turn in a talk, this share of sentences in the first person makes it a story rather than rules said by somebody. */
+const STORY = 0.4;
 
-function speaks(piece: Piece): boolean {
-  return isToldLead(piece) || piece.items.some(({ passage, sentences }) => passage.callout === 'tip' || sentences.some(({ sentence: { facts, text } }) => facts?.firstPerson && !/[?？]$/.test(text)));
+const isOwn = ({ facts, text }: Sentence): boolean => facts?.firstPerson === true && !/[?？]$/.test(text);
+
+function speaks({ items }: Part): boolean {
+  const sentences = items.flatMap((item) => item.sentences.map((used) => used.sentence));
+  if (items.some(({ passage }) => passage.callout === 'tip')) return true;
+  const own = sentences.filter(isOwn).length;
+  return items[0].passage.kind === 'utterance' ? own > 0 && own >= sentences.length * STORY : own > 0;
 }
 
 /** Points at what stands before it in its answer. */
-function leans({ needs, headed, items: [{ sentences }] }: Piece): boolean {
-  return needs !== undefined || (!headed && sentences[0]?.sentence.facts?.pointsWithin === true);
+function leans({ items: [{ sentences }] }: Part): boolean {
+  const facts = sentences[0]?.sentence.facts;
+  return facts?.leaning === 'points-back' || facts?.leaning === 'joins-on' || facts?.pointsWithin === true;
 }
 
 /**
- * Indexes of chosen pieces that a page shows as told: those in which an author or speaker says "I", and rules of thumb, with what
+ * Indexes of parts that a page shows as told: those in which an author or speaker says "I", and rules of thumb, with what
  * leans on them and what they lean on, in the same answer or turn.
  */
-export function toldPieces(pieces: readonly Piece[], chosen: readonly number[]): Set<number> {
-  const told = new Set(chosen.filter((index) => isVoice(pieces[index]) && (pieces[index].kind === 'sentence' || pieces[index].kind === 'list') && speaks(pieces[index])));
-  const joined = chosen.flatMap((index, at): [number, number][] => {
-    const before = chosen[at - 1];
-    if (before === undefined || !leans(pieces[index]) || pieces[before].kind !== 'sentence') return [];
-    const turn = ({ items: [{ passage }] }: Piece) => passage.locator.question ?? passage.id;
-    return isVoice(pieces[index]) && turn(pieces[index]) === turn(pieces[before]) ? [[before, index]] : [];
-  });
-  for (const [before, after] of joined) if (told.has(before) && pieces[after].kind === 'sentence') told.add(after);
+export function toldParts(parts: readonly Part[]): Set<number> {
+  const told = new Set(parts.flatMap((part, at) => (isVoice(part) && (part.kind === 'text' || part.kind === 'list') && speaks(part) ? [at] : [])));
+  const turn = ({ items: [{ passage }] }: Part) => passage.locator.question ?? passage.id;
+  const joined = parts.flatMap((part, at): [number, number][] =>
+    at > 0 && isVoice(part) && leans(part) && parts[at - 1].kind === 'text' && turn(part) === turn(parts[at - 1]) ? [[at - 1, at]] : []);
+  for (const [before, after] of joined) if (told.has(before) && parts[after].kind === 'text') told.add(after);
   for (const [before, after] of joined.reverse()) if (told.has(after)) told.add(before);
   return told;
 }

@@ -5,18 +5,19 @@ import { contained } from '../language/similarity';
 import type { OutlineProposal, ProposedModule } from './proposal';
 import { bringTogether, leadingSource } from './several';
 import { fitCounts, groupSmall, glossaryFirst } from './shape';
+import type { Unit } from '../unit/unit';
 import { titlesFor } from './titling';
-import type { Dropped, Unit } from './unit';
-import { unitsOf, type UnitGroup, type UnitSize } from './units';
+import { passagesOf, type Dropped, type Scope } from './scope';
+import { scopesOf, type ScopeGroup, type ScopeSize } from './scopes';
 
 export type { OutlineProposal, ProposedLesson, ProposedModule } from './proposal';
-export type { Dropped, Unit } from './unit';
+export type { Dropped, Scope } from './scope';
 
 /**
  * A lesson's matter in words of the source: two to four minutes of a short document; more of a long one, so that the
  * course does not fall into hundreds of lessons.
  */
-function lessonSize(words: number): UnitSize {
+function lessonSize(words: number): ScopeSize {
   const most = Math.round(Math.min(900, Math.max(340, words / 20)));
   return { most, least: Math.round(most * 0.3) };
 }
@@ -25,18 +26,24 @@ const SMALL = { most: 350, least: 60 };
 /** A talk has no headings to cut at, and wanders. */
 const SPOKEN = { most: 130, least: 50 };
 
+/** A source with what is understood of it, taken apart into units. */
+export interface SourceMatter {
+  knowledge: Knowledge;
+  units: readonly Unit[];
+}
+
 /**
- * Drafts an outline: headings first, neighbouring sections brought to lesson size, boilerplate and what the audience
+ * Drafts an outline: headings first, neighbouring sections brought to lesson size, noise and what the audience
  * knows left out by name, several sources brought together, counts as the brief asks.
  */
-export function draftOutline(brief: Brief, sources: readonly Knowledge[], terms: readonly Term[], title: string): OutlineProposal {
+export function draftOutline(brief: Brief, matter: readonly SourceMatter[], terms: readonly Term[], title: string): OutlineProposal {
+  const sources = matter.map((each) => each.knowledge);
   const notices: OutlineProposal['notices'] = [];
   const dropped: Dropped[] = [];
-  const cut = (knowledge: Knowledge, size: UnitSize) => ({ knowledge, ...unitsOf(knowledge, size, title, terms) });
-  const first = sources.map((knowledge) => cut(knowledge, lessonSize(knowledge.source.words)));
+  const cut = ({ knowledge, units }: SourceMatter, size: ScopeSize) => ({ knowledge, groups: scopesOf(knowledge, units, size, title, terms) });
+  const first = matter.map((each) => cut(each, lessonSize(each.knowledge.source.words)));
   const leading = leadingSource(first);
-  const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(part.knowledge, part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN)));
-  for (const part of parts) dropped.push(...part.dropped);
+  const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(matter[index], part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN)));
   const [lead] = [sources[leading]];
   let groups = bringTogether(parts, leading, dropped);
   groups = withoutKnown(groups, brief, lead, dropped);
@@ -46,26 +53,26 @@ export function draftOutline(brief: Brief, sources: readonly Knowledge[], terms:
   for (const { pack, source } of sources) if (!pack.understands) notices.push({ code: pack.facts ? 'language-in-part' : 'language-not-understood', parameters: { language: pack.code, title: source.title } });
   const titled = titlesFor(groups, title, sources);
   const modules: ProposedModule[] = titled.map((group) => ({
-    id: idFrom('m', group.units[0].sections[0].id, group.title),
+    id: idFrom('m', group.scopes[0].sections[0].id, group.title),
     title: group.title,
-    lessons: group.units.map((unit) => ({ id: idFrom('l', ...unit.sections.map((section) => `${section.id}/${section.passages[0] ?? ''}`)), title: unit.title, otherTitles: unit.otherTitles, unit })),
+    lessons: group.scopes.map((scope) => ({ id: idFrom('l', ...scope.sections.map((section) => `${section.id}/${section.passages[0] ?? ''}`)), title: scope.title, otherTitles: scope.otherTitles, scope })),
   }));
   return { title, language: brief.language, modules, dropped, notices };
 }
 
-/** Leaves out what the audience already knows: units whose title is about it. */
-function withoutKnown(groups: readonly UnitGroup[], brief: Brief, { pack, source }: Knowledge, dropped: Dropped[]): UnitGroup[] {
+/** Leaves out what the audience already knows: scopes whose title is about it. */
+function withoutKnown(groups: readonly ScopeGroup[], brief: Brief, { pack }: Knowledge, dropped: Dropped[]): ScopeGroup[] {
   const known = brief.audience.knows.map((subject) => pack.stems(subject)).filter((stems) => stems.length > 0);
   if (known.length === 0) return [...groups];
-  const isKnown = (unit: Unit) => known.some((stems) => contained(stems, pack.stems(unit.title)) === 1 && pack.stems(unit.title).length <= stems.length + 1);
+  const isKnown = (scope: Scope) => known.some((stems) => contained(stems, pack.stems(scope.title)) === 1 && pack.stems(scope.title).length <= stems.length + 1);
   return groups
     .map((group) => ({
       ...group,
-      units: group.units.filter((unit) => {
-        if (!isKnown(unit)) return true;
-        dropped.push({ title: unit.title, reason: 'known', words: unit.words, sourceId: source.id });
+      scopes: group.scopes.filter((scope) => {
+        if (!isKnown(scope)) return true;
+        dropped.push({ passages: passagesOf(scope), reason: 'known' });
         return false;
       }),
     }))
-    .filter((group) => group.units.length > 0);
+    .filter((group) => group.scopes.length > 0);
 }

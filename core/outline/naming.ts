@@ -1,5 +1,5 @@
 import type { Knowledge, Term } from '../knowledge';
-import type { UnitSection } from './unit';
+import type { ScopeSection } from './scope';
 
 /** How many of the heaviest terms are looked for. */
 const TERMS = 200;
@@ -8,7 +8,7 @@ const COMMON = 5.2;
 const LONGEST = 4;
 
 /** For each part of a section the term or two that mark it against the other parts; none where nothing does. */
-export function markingTerms(parts: readonly UnitSection[], knowledge: Knowledge, terms: readonly Term[]): string[][] {
+export function markingTerms(parts: readonly ScopeSection[], knowledge: Knowledge, terms: readonly Term[]): string[][] {
   // What the whole document is about marks no part of it.
   const everywhere = new Set([...terms].sort((a, b) => b.count - a.count || (a.key < b.key ? -1 : 1)).slice(0, 4).map((term) => term.key));
   const wanted = new Map(terms.slice(0, TERMS).filter((term) => !everywhere.has(term.key) && (knowledge.pack.commonness(term.label) ?? 0) < COMMON).map((term) => [term.key, term]));
@@ -28,7 +28,7 @@ export function markingTerms(parts: readonly UnitSection[], knowledge: Knowledge
 }
 
 /** How often each wanted term stands in a part. */
-function countsIn(part: UnitSection, knowledge: Knowledge, wanted: ReadonlyMap<string, Term>): Map<string, number> {
+function countsIn(part: ScopeSection, knowledge: Knowledge, wanted: ReadonlyMap<string, Term>): Map<string, number> {
   const counts = new Map<string, number>();
   for (const { stems } of part.passages.flatMap((id) => knowledge.sentences.get(id) ?? [])) {
     for (let from = 0; from < stems.length; from++) {

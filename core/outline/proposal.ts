@@ -1,4 +1,4 @@
-import type { Dropped, Unit } from './unit';
+import type { Dropped, Scope } from './scope';
 
 /** A lesson as the outline proposes it: its matter, not yet its text. */
 export interface ProposedLesson {
@@ -6,7 +6,9 @@ export interface ProposedLesson {
   title: string;
   /** Other titles, best first. */
   otherTitles: string[];
-  unit: Unit;
+  scope: Scope;
+  /** Passages that the author gave it: used as given, whatever the size. */
+  given?: readonly string[];
 }
 
 export interface ProposedModule {

@@ -2,8 +2,8 @@ import type { Brief } from '../course/course';
 import type { Knowledge } from '../knowledge';
 import type { OutlineProposal } from './proposal';
 import { canJoin, joinTitles } from './titles';
-import type { Dropped } from './unit';
-import { joinSmall, joinUnits, type UnitGroup } from './units';
+import { passagesOf, type Dropped } from './scope';
+import { joinSmall, joinScopes, type ScopeGroup } from './scopes';
 
 /** A module has at least this much matter, in words of the source, when there is more than one. */
 const SMALL_MODULE = 330;
@@ -17,20 +17,20 @@ const MANY_LESSONS = 9;
 /** Neighbours are not joined to one of more words of the source. */
 const LARGE_LESSON = 1700;
 
-const words = (group: UnitGroup) => group.units.reduce((sum, unit) => sum + unit.words, 0);
-const weight = (group: UnitGroup) => group.units.reduce((sum, unit) => sum + unit.weight + unit.words / 100, 0);
+const words = (group: ScopeGroup) => group.scopes.reduce((sum, scope) => sum + scope.words, 0);
+const weight = (group: ScopeGroup) => group.scopes.reduce((sum, scope) => sum + scope.weight + scope.words / 100, 0);
 
 /** What defines words comes before what uses them: a glossary at the end moves to the front. */
-export function glossaryFirst(groups: readonly UnitGroup[]): UnitGroup[] {
+export function glossaryFirst(groups: readonly ScopeGroup[]): ScopeGroup[] {
   const at = groups.findIndex((group, index) => index > groups.length * 0.4 && /^(glossary|definitions|terminology|terms( and definitions)?|(?:key )?(?:words|terms)(?: (?:used|we use)\b.*)?|abbreviations|glossar|begriffe|glossaire|glosario)$/i.test(group.title));
   return at < 0 ? [...groups] : [groups[at], ...groups.slice(0, at), ...groups.slice(at + 1)];
 }
 
 /** Joins small modules to a neighbour, and neighbouring lessons in modules that have too many. */
-export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, knowledge: Knowledge): UnitGroup[] {
-  const single = groups.filter((group) => group.units.length === 1 || words(group) < SMALL_MODULE).length;
+export function groupSmall(groups: readonly ScopeGroup[], courseTitle: string, knowledge: Knowledge): ScopeGroup[] {
+  const single = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE).length;
   if (groups.length > 3 && single >= groups.length * 0.75 && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) {
-    return [fewerLessons(withoutTiny({ title: courseTitle, units: groups.flatMap((group) => group.units) }, knowledge), FLAT_LESSONS, knowledge, LARGE_LESSON)];
+    return [fewerLessons(withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge), FLAT_LESSONS, knowledge, LARGE_LESSON)];
   }
   const joined = [...groups];
   for (;;) {
@@ -43,11 +43,11 @@ export function groupSmall(groups: readonly UnitGroup[], courseTitle: string, kn
 }
 
 /** As many modules, and lessons in each, as the brief asks: neighbours are joined; where far too many, the lightest go. */
-export function fitCounts(groups: readonly UnitGroup[], size: Brief['size'], knowledge: Knowledge, dropped: Dropped[], notices: OutlineProposal['notices']): UnitGroup[] {
+export function fitCounts(groups: readonly ScopeGroup[], size: Brief['size'], knowledge: Knowledge, dropped: Dropped[], notices: OutlineProposal['notices']): ScopeGroup[] {
   let fitted = [...groups];
   const { modules, lessonsPerModule } = size;
   if (modules !== undefined) {
-    const drop = (group: UnitGroup) => dropped.push({ title: group.title, reason: 'size', words: words(group), sourceId: group.units[0].sourceId });
+    const drop = (group: ScopeGroup) => dropped.push({ passages: group.scopes.flatMap(passagesOf), reason: 'size' });
     while (fitted.length > modules * 2) {
       const lightest = fitted.reduce((least, group) => (weight(group) < weight(least) ? group : least));
       drop(lightest);
@@ -60,43 +60,43 @@ export function fitCounts(groups: readonly UnitGroup[], size: Brief['size'], kno
     }
     // Too few: the module with most lessons is cut in two, while there are lessons to cut at.
     while (fitted.length < modules) {
-      const largest = fitted.reduce((most, group) => (group.units.length > most.units.length ? group : most));
-      if (largest.units.length < 2) break;
-      const half = Math.ceil(largest.units.length / 2);
+      const largest = fitted.reduce((most, group) => (group.scopes.length > most.scopes.length ? group : most));
+      if (largest.scopes.length < 2) break;
+      const half = Math.ceil(largest.scopes.length / 2);
       const at = fitted.indexOf(largest);
-      fitted.splice(at, 1, { title: largest.title, units: largest.units.slice(0, half) }, { title: largest.units[half].title, units: largest.units.slice(half) });
+      fitted.splice(at, 1, { title: largest.title, scopes: largest.scopes.slice(0, half) }, { title: largest.scopes[half].title, scopes: largest.scopes.slice(half) });
     }
     if (fitted.length < modules) notices.push({ code: 'fewer-modules', parameters: { asked: modules, got: fitted.length } });
   }
   if (lessonsPerModule !== undefined) {
     fitted = fitted.map((group) => fewerLessons(group, lessonsPerModule, knowledge, Infinity));
-    const fewest = Math.min(...fitted.map((group) => group.units.length));
+    const fewest = Math.min(...fitted.map((group) => group.scopes.length));
     if (fewest < lessonsPerModule) notices.push({ code: 'fewer-lessons', parameters: { asked: lessonsPerModule, got: fewest } });
   }
   return fitted;
 }
 
 /** Lessons too short to be one, joined to a neighbour of their module. */
-function withoutTiny(group: UnitGroup, knowledge: Knowledge): UnitGroup {
-  return { ...group, units: joinSmall(group.units, { most: Infinity, least: TINY_LESSON }, (a, b) => joinUnits(a, b, undefined, knowledge)) };
+function withoutTiny(group: ScopeGroup, knowledge: Knowledge): ScopeGroup {
+  return { ...group, scopes: joinSmall(group.scopes, { most: Infinity, least: TINY_LESSON }, (a, b) => joinScopes(a, b, undefined, knowledge)) };
 }
 
-function joinGroups(a: UnitGroup, b: UnitGroup, knowledge: Knowledge): UnitGroup {
+function joinGroups(a: ScopeGroup, b: ScopeGroup, knowledge: Knowledge): ScopeGroup {
   const short = canJoin(a.title, b.title, 60, knowledge.pack);
   const title = short ? joinTitles(a.title, b.title, knowledge.pack) : (words(a) >= words(b) ? a : b).title;
-  return { title, units: [...a.units, ...b.units] };
+  return { title, scopes: [...a.scopes, ...b.scopes] };
 }
 
-function fewerLessons(group: UnitGroup, most: number, knowledge: Knowledge, largest: number): UnitGroup {
-  const units = [...group.units];
-  while (units.length > most) {
+function fewerLessons(group: ScopeGroup, most: number, knowledge: Knowledge, largest: number): ScopeGroup {
+  const scopes = [...group.scopes];
+  while (scopes.length > most) {
     let at = -1;
-    for (let index = 0; index < units.length - 1; index++) {
-      const sum = units[index].words + units[index + 1].words;
-      if (sum <= largest && (at < 0 || sum < units[at].words + units[at + 1].words)) at = index;
+    for (let index = 0; index < scopes.length - 1; index++) {
+      const sum = scopes[index].words + scopes[index + 1].words;
+      if (sum <= largest && (at < 0 || sum < scopes[at].words + scopes[at + 1].words)) at = index;
     }
     if (at < 0) break;
-    units.splice(at, 2, joinUnits(units[at], units[at + 1], undefined, knowledge));
+    scopes.splice(at, 2, joinScopes(scopes[at], scopes[at + 1], undefined, knowledge));
   }
-  return { ...group, units };
+  return { ...group, scopes };
 }

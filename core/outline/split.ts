@@ -1,27 +1,30 @@
 import type { Knowledge } from '../knowledge';
 import type { Passage } from '../source/source';
-import type { UnitSection } from './unit';
+import { leans } from '../unit/relations';
+import type { Unit } from '../unit/unit';
+import type { ScopeSection } from './scope';
 
 const WINDOW = 4;
 
 /**
  * Splits a long section without headings where its vocabulary shifts: of the gaps between passages near equal
- * sizes, those across which the least words are shared (after TextTiling; Hearst 1997). Lists, tables and their
- * lead-ins stay together.
+ * sizes, those across which the least words are shared (after TextTiling; Hearst 1997). Units stay whole, and with what they lean on.
  */
-export function splitSection(section: UnitSection, parts: number, knowledge: Knowledge, words: ReadonlyMap<string, number>): UnitSection[] {
+export function splitSection(section: ScopeSection, parts: number, knowledge: Knowledge, words: ReadonlyMap<string, number>, unitOf: ReadonlyMap<string, Unit>): ScopeSection[] {
   const passages = section.passages.map((id) => knowledge.passages.get(id)!);
   const total = section.passages.reduce((sum, id) => sum + (words.get(id) ?? 0), 0);
   const stems = section.passages.map((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems));
+  const tied = (at: number) => {
+    const unit = unitOf.get(passages[at].id)!;
+    return unit === unitOf.get(passages[at - 1].id) || unit.relations.some(leans);
+  };
   const gaps: { at: number; before: number; cohesion: number }[] = [];
   let before = 0;
   for (let at = 1; at < passages.length; at++) {
     before += words.get(passages[at - 1].id) ?? 0;
-    const passage = passages[at];
-    const tied = passage.leadIn !== undefined || passage.kind === 'code' || (passage.list && passage.list.id === passages[at - 1].list?.id) || (passage.table && passage.table.id === passages[at - 1].table?.id);
-    if (!tied) gaps.push({ at, before, cohesion: cohesion(stems.slice(Math.max(0, at - WINDOW), at).flat(), stems.slice(at, at + WINDOW).flat()) });
+    if (!tied(at)) gaps.push({ at, before, cohesion: cohesion(stems.slice(Math.max(0, at - WINDOW), at).flat(), stems.slice(at, at + WINDOW).flat()) });
   }
-  const cuts = announced(passages, knowledge);
+  const cuts = announced(passages, tied, knowledge);
   const taken = new Set(cuts);
   const reach = total / parts / 2.5;
   // Gaps stand in order of the words before them, so each search goes on where the last one began.
@@ -45,8 +48,8 @@ export function splitSection(section: UnitSection, parts: number, knowledge: Kno
 }
 
 /** Where a speaker announces the next topic: at least three times, or it says nothing about the whole. */
-function announced(passages: readonly Passage[], knowledge: Knowledge): number[] {
-  const places = passages.flatMap((passage, at) => (at > 0 && announcedTopic(passage, knowledge) ? [at] : []));
+function announced(passages: readonly Passage[], tied: (at: number) => boolean, knowledge: Knowledge): number[] {
+  const places = passages.flatMap((passage, at) => (at > 0 && !tied(at) && announcedTopic(passage, knowledge) ? [at] : []));
   return places.length >= 3 ? places : [];
 }
 

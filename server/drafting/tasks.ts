@@ -6,7 +6,7 @@ import type { Claim } from '../../core/knowledge';
 import type { Comparison } from '../../core/knowledge/comparing';
 import type { Contradiction } from '../../core/knowledge/contradictions';
 import type { TopicView } from '../../core/knowledge/topics';
-import type { Dropped } from '../../core/outline';
+import type { LeftOutLine } from '../../core/review/left-out';
 import type { Source } from '../../core/source/source';
 
 /** A source version by its keys: workers read it from the database themselves. */
@@ -18,7 +18,7 @@ export interface SourceKey {
 /** What the drafting worker can be asked. */
 export interface Tasks {
   understand: { given: { source: Source }; made: { claims: Claim[] } };
-  outline: { given: { course: Course; sources: SourceKey[] }; made: { nodes: OutlineNodes; dropped: Dropped[]; notices: { code: string; parameters?: Record<string, string | number> }[]; minutes: Record<string, number> } };
+  outline: { given: { course: Course; sources: SourceKey[] }; made: { nodes: OutlineNodes; leftOut: LeftOutLine[]; notices: { code: string; parameters?: Record<string, string | number> }[]; minutes: Record<string, number>; full: number } };
   /** The course is read from the database as it stood at `revision`, which is pinned there. */
   lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };

@@ -3,7 +3,9 @@ import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
 import { draftContext, planCourse } from '../../core/draft';
 import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
+import { leftOutOf } from '../../core/draft/left-out';
 import { outlineNodes } from '../../core/draft/operations';
+import { leftOutLines } from '../../core/review/left-out';
 import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/course/problem';
 import { goneWords } from '../../core/course/settle';
@@ -27,16 +29,16 @@ serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
   outline({ course, sources }) {
     const knowledge = heldBy(course, sources);
-    const { terms, ...context } = draftContext(course.brief, knowledge);
-    const proposal = draftOutline(course.brief, knowledge, terms, course.title);
+    const context = draftContext(course.brief, knowledge);
+    const proposal = draftOutline(course.brief, context.sources, context.terms, course.title);
     if (proposal.modules.length === 0) fail('nothing-to-draft');
-    const plan = planCourse(proposal, { ...context, terms });
+    const plan = planCourse(proposal, context);
     const kept = new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each]));
     if (kept.size === 0) fail('nothing-to-draft');
     const fitting = { ...proposal, modules: proposal.modules.map((module) => ({ ...module, lessons: module.lessons.filter((lesson) => kept.has(lesson.id)) })).filter((module) => module.lessons.length > 0) };
-    const left = proposal.modules.flatMap((module) => module.lessons.filter((lesson) => !kept.has(lesson.id))).map((lesson) => ({ title: lesson.title, reason: 'size', words: lesson.unit.words, sourceId: lesson.unit.sourceId }));
+    const leftOut = leftOutOf(proposal, plan, context);
     return {
-      nodes: outlineNodes(fitting, { ...context, terms }), dropped: [...proposal.dropped, ...left], notices: proposal.notices,
+      nodes: outlineNodes(fitting, plan, context, leftOut), leftOut: leftOutLines(leftOut, new Map(), knowledge), notices: proposal.notices, full: plan.minutes.full,
       minutes: Object.fromEntries([...kept].map(([id, each]) => [id, each.minutes])),
     };
   },

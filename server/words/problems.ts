@@ -102,7 +102,7 @@ const PROBLEMS: Record<string, Wording> = {
   'id-taken': () => 'it is in the course already.',
   'nothing-to-draft': () => 'the sources hold nothing that fits here and can be taught from. Add a source, or write it yourself.',
   'no-sources': () => 'there is no source yet. Add one first.',
-  'too-little': ({ words, least }) => `the sources hold ${words} words that can be taught from; at least ${least} are needed for a course. Add sources.`,
+  'taught-elsewhere': ({ lesson }) => `what the sources say on this stands in the lesson "${lesson}". Move passages from there, or give this lesson others.`,
   'bad-brief': ({ rule }) => `this value is not possible (${rule}).`,
   'two-sizes': () => 'give either minutes or counts of modules and lessons, not both.',
   'not-an-archive': () => 'it is not a course archive.',
@@ -125,6 +125,7 @@ const NOTICES: Record<string, Wording> = {
   'language-in-part': ({ language }) => `is in a language (${language}) of which rules, terms, steps and figures are found; objectives and questions are not drafted yet.`,
   'fewer-modules': ({ asked, got }) => `${asked} modules were asked for; the sources give ${got}.`,
   'fewer-lessons': ({ asked, got }) => `${asked} lessons a module were asked for; the smallest module has ${got}.`,
+  'minutes-over': ({ asked, got }) => `${asked} minutes were asked for; it takes ${got}, since nothing that instructs is left out of a topic that is kept.`,
   'minutes-not-reached': ({ asked, got }) => `${asked} minutes were asked for; the sources give ${got}.`,
 };
 

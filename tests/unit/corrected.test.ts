@@ -130,14 +130,14 @@ describe('a correction', () => {
 describe('the standing of a source', () => {
   it('lets a supporting one add to the lessons of the others, and make none of its own', async () => {
     const [lead, support] = await Promise.all(['demo/files/lending-policy.docx', 'demo/files/twelve-years-at-the-desk.vtt'].map(async (path) => understand(await fromFile(path), packFor('en'))));
-    const stands = (knowledge: readonly Knowledge[]) => outline(knowledge).modules.flatMap((module) => module.lessons.flatMap((lesson) => (lesson.unit.sourceId === support.source.id ? [lesson.title] : [])));
+    const stands = (knowledge: readonly Knowledge[]) => outline(knowledge).modules.flatMap((module) => module.lessons.flatMap((lesson) => (lesson.scope.sourceId === support.source.id ? [lesson.title] : [])));
     expect(stands([lead, support]).length).toBeGreaterThan(1);
     const course = made(aCourse(), setStanding(aCourse(), support.source.id, true));
     const held = corrected([support, lead], course);
     expect(stands(held)).toEqual([]);
     expect(outline(held).dropped.filter((drop) => drop.reason === 'supporting').length).toBeGreaterThan(0);
     // It still adds to lessons of the other.
-    expect(outline(held).modules.some((module) => module.lessons.some((lesson) => lesson.unit.sections.some((each) => each.passages.some((id) => support.passages.has(id)))))).toBe(true);
+    expect(outline(held).modules.some((module) => module.lessons.some((lesson) => lesson.scope.sections.some((each) => each.passages.some((id) => support.passages.has(id)))))).toBe(true);
     expect(corrected([support, lead], course).map((each) => each.source.id)).toEqual([lead.source.id, support.source.id]);
     expect(made(course, setStanding(course, support.source.id, false)).supporting).toBeUndefined();
   });

@@ -5,7 +5,7 @@ import { applyAll } from '../../core/course/operations';
 import { validateCourse } from '../../core/course/validate';
 import { draftContext, draftCourse } from '../../core/draft';
 import { usesOf } from '../../core/course/uses';
-import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, unitOf, unusedFor } from '../../core/draft/from-course';
+import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, scopeOf, unusedFor } from '../../core/draft/from-course';
 import { takePage } from '../../core/course/takes';
 import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';
@@ -96,18 +96,18 @@ describe('a lesson written by hand', () => {
     // All of the policy is planned for others; a second source has more on the same.
     const course = withLesson('Late fees');
     const own = proposalOf(course, [policy, faq]).modules[0].lessons[0];
-    const ids = own.unit.sections.flatMap((section) => section.passages);
+    const ids = own.scope.sections.flatMap((section) => section.passages);
     expect(ids.length).toBeGreaterThan(0);
     expect(ids.every((id) => faq.passages.has(id))).toBe(true);
     expect(ids.map((id) => faq.passages.get(id)!.text).join(' ')).toMatch(/late/i);
   });
-  it('on what no source speaks of gets none', () => expect(proposalOf(withLesson('Volcanoes'), [faq]).modules[0].lessons[0].unit.sections).toEqual([]));
+  it('on what no source speaks of gets none', () => expect(proposalOf(withLesson('Volcanoes'), [faq]).modules[0].lessons[0].scope.sections).toEqual([]));
 });
 
 describe('what stands on what', () => {
   it('a lesson\'s matter is its passages under their sections, in the order of the source', () => {
     const course = outlined([policy]);
-    for (const lesson of allLessons(course)) expect(unitOf(lesson, [policy]).sections.flatMap((section) => section.passages)).toEqual(policy.source.passages.map((passage) => passage.id).filter((id) => lesson.plannedPassages.includes(id)));
+    for (const lesson of allLessons(course)) expect(scopeOf(lesson, [policy]).sections.flatMap((section) => section.passages)).toEqual(policy.source.passages.map((passage) => passage.id).filter((id) => lesson.plannedPassages.includes(id)));
   });
 
   it('passages are used when text or a block stands on them, and unused ones are ranked by topic', () => {

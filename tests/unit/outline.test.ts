@@ -15,13 +15,13 @@ describe('outlines', () => {
   it('make modules of top sections and lessons of those below, merged to size', async () => {
     const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Lending\n\n### Looking\n\n${words(260)}\n\n### Signing\n\n${words(250, 'slip')}\n\n### Paying\n\n${words(60, 'fee')}\n\n## Returns\n\n${words(400, 'saw')}\n`)]);
     expect(titles(drafted)).toEqual([['Lending', 'Looking', 'Signing'], ['Returns', expect.any(String), expect.any(String)]].map((each) => expect.arrayContaining(each.slice(0, 2))));
-    expect(drafted.modules[0].lessons[1].unit.sections.map((section) => section.title)).toEqual(['Signing', 'Paying']);
+    expect(drafted.modules[0].lessons[1].scope.sections.map((section) => section.title)).toEqual(['Signing', 'Paying']);
   });
 
   it('join what is too short for a lesson to its neighbour, so that nothing of it is lost', async () => {
     const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Lending\n\n${words(100)}\n\n## Ladders\n\n${words(40, 'ladder')}\n\n## Returns\n\n${words(120, 'saw')}\n\n## Paying\n\n${words(110, 'fee')}\n`)]);
     expect(titles(drafted)).toEqual([['Course', expect.any(String), 'Returns', 'Paying']]);
-    expect(drafted.modules[0].lessons[0].unit.sections.map((section) => section.title)).toEqual(['Lending', 'Ladders']);
+    expect(drafted.modules[0].lessons[0].scope.sections.map((section) => section.title)).toEqual(['Lending', 'Ladders']);
   });
 
   it('say what steps are for by the heading over them', async () => {
@@ -32,7 +32,7 @@ describe('outlines', () => {
 
   it('leave out boilerplate, and name it', async () => {
     const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Contents\n\n- Lending\n\n## Lending\n\n${words(300)}\n\n## Changelog\n\nMany small changes were made.\n\n## License\n\nAll rights reserved by us.\n`)]);
-    expect(drafted.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.unit.sections.map((section) => section.title)))).not.toEqual(expect.arrayContaining(['Changelog']));
+    expect(drafted.modules.flatMap((module) => module.lessons.flatMap((lesson) => lesson.scope.sections.map((section) => section.title)))).not.toEqual(expect.arrayContaining(['Changelog']));
     expect(drafted.dropped.map((entry) => [entry.title, entry.reason])).toEqual(expect.arrayContaining([['Changelog', 'history'], ['License', 'legal']]));
   });
 
@@ -57,8 +57,8 @@ describe('outlines', () => {
     const policy = await knowing(`# Policy\n\n## Ladders\n\n${'Ladders have rubber feet and a locking hinge that must be checked. '.repeat(30)}\n\n## Fees\n\n${'A late fee is paid in coins at the till by the borrower. '.repeat(30)}\n\n## Keys\n\n${'Keys hang in the cabinet behind the counter at night. '.repeat(30)}\n`, 'policy.md');
     const notes = await knowing(`# Notes\n\n## On ladders\n\n${'A ladder without rubber feet slips; check the feet and the hinge. '.repeat(8)}\n`, 'notes.md');
     const drafted = outline(aBrief(), [notes, policy]);
-    const home = drafted.modules.flatMap((module) => module.lessons).find((lesson) => lesson.unit.sections.some((section) => section.title === 'On ladders'))!;
-    expect(home.unit.sections[0].title).toBe('Ladders');
+    const home = drafted.modules.flatMap((module) => module.lessons).find((lesson) => lesson.scope.sections.some((section) => section.title === 'On ladders'))!;
+    expect(home.scope.sections[0].title).toBe('Ladders');
   });
 
   it('find topics where a talk has no headings', async () => {

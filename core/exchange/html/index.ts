@@ -2,6 +2,8 @@ import type { ChoiceCheck } from '../../course/checks';
 import { allLessons, placedChecks, type Course, type Lesson } from '../../course/course';
 import { labelsFor } from '../../language/labels';
 import { drawProfile } from '../../picture/profile';
+import type { LeftOutLine } from '../../review/left-out';
+import { kindWords, reasonWords } from '../../review/words';
 import type { Passage, Source } from '../../source/source';
 import type { CourseDocument } from '../document';
 import { blockHtml, type BlockView } from './blocks';
@@ -13,7 +15,7 @@ import { STYLE } from './style';
  * One page to read a draft by: profile, outline, lessons, questions, and for each sentence its source a click away
  * (a pane opened by the address alone, so the page needs no script). For authors; it shows keys and offers.
  */
-export function writeReadingPage(document: CourseDocument, leftOut: readonly { title: string; reason: string }[]): string {
+export function writeReadingPage(document: CourseDocument, leftOut: readonly LeftOutLine[]): string {
   const { course, sources, computed } = document;
   const cited = new Set<string>();
   const view = viewOf(course, cited);
@@ -34,7 +36,7 @@ ${profileHtml(course, document)}
 ${outlineHtml(course, document)}
 ${lessons}
 ${offered}
-${leftOut.length > 0 ? `<section class="left-out"><h2>Left out</h2><ul>${leftOut.map((entry) => `<li>${escape(entry.title)} (${escape(entry.reason)})</li>`).join('')}</ul></section>` : ''}
+${leftOut.length > 0 ? `<section class="left-out"><h2>Left out</h2><ul>${leftOut.map((entry) => `<li>${escape(entry.topic)}: ${escape(entry.text)} <small>(${escape(kindWords(entry.kinds))}; ${escape(reasonWords(entry.reason))})</small></li>`).join('')}</ul></section>` : ''}
 </main>
 <div id="sources">
 ${passages}

@@ -1,3 +1,6 @@
+import { opensException } from './exceptions';
+import { hesitationsIn } from './hesitations';
+import { ENGLISH_NOISE } from './noise';
 import { labelsFor } from '../labels';
 import type { LanguagePack, SentenceFacts, Stance, TaggedWord } from '../pack';
 import { isFirstPerson } from '../speaker';
@@ -82,6 +85,9 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     regular,
     references: bracketedReferences,
     sendsTo: sendsToSection,
+    noise: ENGLISH_NOISE,
+    hesitations: hesitationsIn,
+    opensException,
     namesKnown: namesKnownThing,
     signpost,
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),

@@ -1,9 +1,8 @@
 import type { Block } from '../../course/blocks';
 import { idFrom } from '../../course/id';
-import type { Piece, UsedSentence } from '../piece';
-import type { Matter } from '../pieces';
-import { edited } from '../usable';
+import type { Matter, Part } from '../parts';
 import { richSentence } from '../rich';
+import { edited, type UsedSentence } from '../shown';
 
 const LEAST_WORDS = 260;
 const LONGEST_POINT = 28;
@@ -13,11 +12,11 @@ const WORTH = { definition: 3, rule: 2.5, warning: 2.5, figure: 2 } as const;
  * Two to four sentences worth taking along from a longer lesson: its strongest rules, definitions and figures that stand alone. None for short lessons, nor where it cannot be
  * told surely what stands alone.
  */
-export function summaryOf(pieces: readonly Piece[], matter: Matter, place: string): Block | undefined {
-  const words = pieces.reduce((sum, piece) => sum + piece.words, 0);
+export function summaryOf(parts: readonly Part[], matter: Matter, place: string): Block | undefined {
+  const words = parts.reduce((sum, part) => sum + part.words, 0);
   if (words < LEAST_WORDS) return undefined;
-  const candidates = pieces.flatMap((piece, order) =>
-    piece.kind !== 'sentence' ? [] : piece.items.flatMap((item) => item.sentences).flatMap((used) => {
+  const candidates = parts.flatMap((part, order) =>
+    part.kind !== 'text' ? [] : part.items.flatMap((item) => item.sentences).flatMap((used) => {
       const score = worthOf(used, matter);
       return score > 0 ? [{ used, order, score }] : [];
     }));

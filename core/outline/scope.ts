@@ -1,7 +1,7 @@
 import type { Knowledge } from '../knowledge';
 
 /** A section's own passages, as a part of a lesson. */
-export interface UnitSection {
+export interface ScopeSection {
   id: string;
   title: string;
   /** Titles above it, outermost first. */
@@ -10,33 +10,24 @@ export interface UnitSection {
 }
 
 /** Neighbouring sections that together make one lesson's matter. */
-export interface Unit {
+export interface Scope {
   title: string;
   sourceId: string;
-  sections: UnitSection[];
+  sections: ScopeSection[];
   words: number;
   /** What its claims are worth. */
   weight: number;
 }
 
-/** Something of the sources that the outline leaves out, and why. */
+/** Passages that the outline leaves out, and why. */
 export interface Dropped {
-  title: string;
-  /** contents, legal, thanks, history, index, references, about: kinds of boilerplate; navigation; empty; known: the audience knows it; size: no room; supporting: a source that only adds has no place to add it. */
-  reason: string;
-  words: number;
-  sourceId: string;
+  passages: string[];
+  /** known: the audience knows it; size: no room; supporting: a source that only adds has no place to add it. */
+  reason: 'known' | 'size' | 'supporting';
 }
 
-/** Words that can be taught, per passage: footnotes count nothing, program text a third. */
-export function usableWords(knowledge: Knowledge): Map<string, number> {
-  return new Map(
-    knowledge.source.passages.map((passage) => {
-      const words = knowledge.sentences.get(passage.id)?.reduce((sum, sentence) => sum + sentence.words, 0) ?? passage.text.split(/\s+/).length / 3;
-      return [passage.id, passage.kind === 'footnote' || passage.kind === 'caption' ? 0 : Math.ceil(words)];
-    }),
-  );
-}
+/** All passages of a scope, in teaching order. */
+export const passagesOf = (scope: Pick<Scope, 'sections'>): string[] => scope.sections.flatMap((section) => section.passages);
 
 const WORTH: Record<string, number> = { rule: 3, definition: 3, step: 3, warning: 3, figure: 2, comparison: 2, tip: 2, reason: 1.5, example: 1.5, role: 1.5 };
 

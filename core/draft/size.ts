@@ -1,0 +1,96 @@
+import { minutesFor } from '../brief/sizing';
+import { cosine } from '../language/similarity';
+import { facetsOf, instructs } from '../unit/facets';
+import { leans } from '../unit/relations';
+import type { Unit } from '../unit/unit';
+import type { DraftContext } from './context';
+
+/** A lesson as it is fitted: its units with the words they take to be read. */
+export interface Sized {
+  title: string;
+  units: { unit: Unit; words: number; given: boolean }[];
+  /** Questions it is likely to have. */
+  questions: number;
+  /** The author's own lesson: it stays, whatever the size. */
+  settled: boolean;
+}
+
+/** A course this much longer than asked still keeps its time. */
+const TOLERANCE = 1.06;
+
+/**
+ * What has to go so that lessons take the minutes asked, by unit: first, in all topics, what is light (background, reasons and
+ * further examples), the lightest first; then whole topics, those furthest from the promise first. What instructs within a topic
+ * that stays never goes, nor what the author gave: then the course is longer. What went and would fit again comes back.
+ */
+export function fitted(lessons: readonly Sized[], minutes: number | undefined, context: DraftContext): Map<string, 'light' | 'topic'> {
+  const gone = new Map<string, 'light' | 'topic'>();
+  if (minutes === undefined) return gone;
+  const length = (lesson: Sized) => {
+    const words = lesson.units.reduce((sum, { unit, words: own }) => sum + (gone.has(unit.id) ? 0 : own), 0);
+    return words === 0 ? 0 : minutesFor(words, lesson.questions);
+  };
+  let total = lessons.reduce((sum, lesson) => sum + length(lesson), 0);
+  const change = (lesson: Sized, act: () => void) => {
+    total -= length(lesson);
+    act();
+    total += length(lesson);
+  };
+  const most = minutes * TOLERANCE;
+  const light = lessons.flatMap((lesson) => lightUnits(lesson, context).map((entry) => ({ ...entry, lesson }))).sort((a, b) => a.worth - b.worth || b.words - a.words || (a.unit.id < b.unit.id ? -1 : 1));
+  for (const { unit, lesson } of light) {
+    if (total <= most) break;
+    change(lesson, () => gone.set(unit.id, 'light'));
+  }
+  if (total > most) {
+    for (const lesson of furthestFirst(lessons, context)) {
+      if (total <= most) break;
+      // A long topic that would leave the course too short stays, if a shorter one can go.
+      if (total - length(lesson) < minutes * 0.9 && lessons.some((other) => other !== lesson && !other.settled && length(other) > 0 && length(other) < length(lesson) && total - length(other) <= most)) continue;
+      change(lesson, () => lesson.units.forEach(({ unit }) => gone.set(unit.id, 'topic')));
+    }
+  }
+  for (const { unit, lesson } of [...light].reverse()) {
+    if (gone.get(unit.id) !== 'light') continue;
+    change(lesson, () => gone.delete(unit.id));
+    if (total > most) change(lesson, () => gone.set(unit.id, 'light'));
+  }
+  return gone;
+}
+
+/** Units of a lesson that could go without a rule, limit, step, definition or warning being lost, with what they are worth. */
+function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; words: number; worth: number }[] {
+  const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
+  const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' ||
+    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0);
+  const needed = new Set<string>();
+  // In order backwards: what a unit that stays leans on stays, too.
+  for (const { unit, given } of [...units].reverse()) {
+    if (given || keeps(unit) || needed.has(unit.id)) for (const relation of unit.relations) if (leans(relation)) needed.add(relation.to);
+  }
+  return units.filter(({ unit, given }) => !given && !keeps(unit) && !needed.has(unit.id)).map(({ unit, words }) => {
+    const kinds = new Set(claimsOf(unit).map((claim) => claim.kind));
+    return { unit, words, worth: (kinds.has('reason') ? 2 : 0) + (kinds.has('example') || unit.kind === 'case' ? 1.5 : 0) + (unit.relations.length > 0 ? -0.3 : 0) };
+  });
+}
+
+/** Lessons that can go as a whole, those first that are furthest from what the author promised; without a promise, those that instruct least. */
+function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: DraftContext): Sized[] {
+  const stems = (text: string) => knowledge[0]?.pack.stems(text) ?? [];
+  const promised = counts(stems([brief.promise, ...brief.outcomes].join(' ')));
+  const rank = lessons.filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given)).map((lesson, at) => {
+    const own = counts([...stems(lesson.title), ...stems(lesson.title), ...lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)))]);
+    const claims = lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []));
+    const words = lesson.units.reduce((sum, entry) => sum + entry.words, 0);
+    const emergency = claims.some((claim) => facetsOf(claim, matter.of(claim.ranges[0].id).pack).includes('emergency'));
+    const focus = lesson.units.some(({ unit }) => unit.passages.some((id) => matter.of(id).focus?.has(id)));
+    return { lesson, at, near: (promised.size > 0 ? cosine(promised, own) * 4 : 0) + claims.filter(instructs).length / Math.max(60, words) * 6 + (emergency ? 2 : 0) + (focus ? 10 : 0) };
+  });
+  return rank.sort((a, b) => a.near - b.near || b.at - a.at).map(({ lesson }) => lesson);
+}
+
+function counts(stems: readonly string[]): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const stem of stems) found.set(stem, (found.get(stem) ?? 0) + 1);
+  return found;
+}

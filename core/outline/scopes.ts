@@ -1,0 +1,131 @@
+import { isGenericTitle } from '../language/boilerplate';
+import type { Knowledge, Term } from '../knowledge';
+import type { Section } from '../source/source';
+import { wordsOfPassage } from '../unit/units';
+import type { Unit } from '../unit/unit';
+import { markingTerms } from './naming';
+import { announcedTopic, splitSection } from './split';
+import { canJoin, cleanTitle, joinTitles, upperFirst } from './titles';
+import { passageWeights, type Scope, type ScopeSection } from './scope';
+
+/** How large a lesson's matter may be, in words of the source. */
+export interface ScopeSize {
+  most: number;
+  least: number;
+}
+
+/** A top part of a source with the scopes in it: what becomes a module. */
+export interface ScopeGroup {
+  title: string;
+  scopes: Scope[];
+}
+
+/** Cuts a source's units into scopes of lesson size, grouped by its top sections. What is noise is in none. */
+export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: ScopeSize, courseTitle: string, terms: readonly Term[]): ScopeGroup[] {
+  const { source } = knowledge;
+  const weights = passageWeights(knowledge);
+  const taught = new Map(units.filter((unit) => !unit.noise).flatMap((unit) => unit.passages.map((id) => [id, unit] as const)));
+  const words = new Map([...taught.keys()].map((id) => [id, wordsOfPassage(knowledge, id)]));
+  const cutBySection = new Map<string, { path: string[]; passages: string[] }>();
+  const note = (section: Section, path: string[]): void => {
+    cutBySection.set(section.id, { path, passages: section.passages.filter((id) => taught.has(id)) });
+    for (const child of section.sections) note(child, [...path, section.title]);
+  };
+  note(source.root, []);
+  const own = (section: Section): ScopeSection => ({ id: section.id, title: section.title, ...cutBySection.get(section.id)! });
+  const withBelow = (section: Section): ScopeSection[] => [own(section), ...section.sections.flatMap(withBelow)];
+
+  const build = (sections: readonly ScopeSection[], title?: string): Scope => {
+    const passages = sections.flatMap((section) => section.passages);
+    const told = sections.find((section) => section.passages.length > 0) ?? sections[0];
+    return {
+      title: title ?? cleanTitle(told.title, told.path.slice(1), courseTitle), sourceId: source.id, sections: sections.filter((section) => section.passages.length > 0),
+      words: passages.reduce((sum, id) => sum + words.get(id)!, 0),
+      weight: passages.reduce((sum, id) => sum + (weights.get(id) ?? 0), 0),
+    };
+  };
+
+  /** Scopes of a section and all below it. */
+  const divide = (section: Section): Scope[] => {
+    const whole = build(withBelow(section), cleanTitle(section.title, own(section).path.slice(1), courseTitle));
+    if (whole.words === 0) return [];
+    if (whole.words <= size.most) return [whole];
+    const first = build([own(section)]);
+    const children = section.sections.flatMap(divide);
+    if (first.words > size.most * 1.5) return [...splitScope(first), ...mergeSmall(children)];
+    if (children.length === 0) return [first];
+    if (first.words >= size.least) return [first, ...mergeSmall(children)];
+    if (first.words > 0) children[0] = { ...children[0], sections: [...first.sections, ...children[0].sections], words: children[0].words + first.words, weight: children[0].weight + first.weight };
+    return mergeSmall(children, section.title, own(section).path);
+  };
+
+  const splitScope = (scope: Scope): Scope[] => {
+    const parts = splitSection(scope.sections[0], Math.max(2, Math.round(scope.words / (size.most * 0.8))), knowledge, words, taught);
+    if (parts.length < 2) return [scope];
+    const labels = markingTerms(parts, knowledge, terms);
+    return parts.map((part, index) => {
+      const title = partTitle(scope, part, labels[index], index);
+      return build([{ ...part, title }], title);
+    });
+  };
+
+  const partTitle = (scope: Scope, part: ScopeSection, label: readonly string[], index: number): string => {
+    const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
+    if (topic) return scope.sections[0].path.length === 0 ? upperFirst(topic) : `${scope.title}: ${topic}`;
+    if (/\?$/.test(scope.title)) return `${scope.title} (${index + 1})`;
+    return label.length === 0 ? `${scope.title} (${index + 1})` : `${scope.title}: ${label.join(` ${knowledge.pack.labels.and} `)}`;
+  };
+
+  const mergeSmall = (scopes: readonly Scope[], parent?: string, path: readonly string[] = []): Scope[] =>
+    joinSmall(scopes, size, (a, b, last) => joinScopes(a, b, last && parent !== undefined ? cleanTitle(parent, path.slice(1), courseTitle) : undefined, knowledge));
+
+  const root = source.root;
+  let top = root;
+  const count = (section: Section): number => build(withBelow(section)).words;
+  // A document with one chapter that holds nearly everything: its sections are the parts.
+  while (top.sections.length === 1 && top.sections[0].sections.length > 1 && count(top.sections[0]) > 0.85 * count(root)) top = top.sections[0];
+  const groups: ScopeGroup[] = [];
+  const above: ScopeSection[] = [];
+  // What stands before the parts, under the titles that head them all.
+  for (let section: Section | undefined = root; section; section = section === top ? undefined : section.sections[0]) above.push(own(section));
+  const opening = build(above, cleanTitle(top.title, [], top.sections.length === 0 ? '' : courseTitle));
+  if (opening.words > 0) groups.push({ title: opening.title, scopes: opening.sections.length === 1 && opening.words > size.most * 1.5 ? splitScope(opening) : [opening] });
+  for (const section of top.sections) {
+    const scopes = divide(section);
+    if (scopes.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), scopes });
+  }
+  return groups;
+}
+
+/** Joins scopes that are too small to a neighbour, smallest first. `join` hears whether the two are the last ones left. */
+export function joinSmall(scopes: readonly Scope[], size: ScopeSize, join: (a: Scope, b: Scope, last: boolean) => Scope): Scope[] {
+  const merged = [...scopes];
+  for (;;) {
+    const at = merged.reduce((least, scope, index) => (scope.words < size.least && (least < 0 || scope.words < merged[least].words) ? index : least), -1);
+    if (at < 0 || merged.length === 1) return merged;
+    const left = merged[at - 1]?.words ?? Infinity;
+    const right = merged[at + 1]?.words ?? Infinity;
+    const other = left <= right ? at - 1 : at;
+    if (merged[other].words + merged[other + 1].words > size.most * 1.15 && merged[at].words >= size.least / 3) return merged;
+    merged.splice(other, 2, join(merged[other], merged[other + 1], merged.length === 2));
+  }
+}
+
+/** Two neighbouring scopes as one, under the given title or one made of theirs. */
+export function joinScopes(a: Scope, b: Scope, title: string | undefined, knowledge: Pick<Knowledge, 'pack'>): Scope {
+  const short = canJoin(a.title, b.title, 42, knowledge.pack);
+  const parent = commonParent([...a.sections, ...b.sections]);
+  const joined = title ?? parent ?? (short ? joinTitles(a.title, b.title, knowledge.pack) : (a.words >= b.words * 0.8 ? a : b).title);
+  return { title: joined, sourceId: a.sourceId, sections: [...a.sections, ...b.sections], words: a.words + b.words, weight: a.weight + b.weight };
+}
+
+/** The section above scopes of which all titles are generic ("Purpose", "Requirements"), or which begin with that section itself. */
+function commonParent(sections: readonly ScopeSection[]): string | undefined {
+  const [first, ...rest] = sections;
+  if (!rest.some((section) => isGenericTitle(section.title))) return undefined;
+  const own = rest.every((section) => section.path[first.path.length] === first.title);
+  if (own && !isGenericTitle(first.title)) return cleanTitle(first.title, first.path.slice(1), '');
+  const parent = first.path.at(-1);
+  const together = sections.every((section) => section.path[first.path.length - 1] === parent);
+  return together && parent && sections.every((section) => isGenericTitle(section.title)) ? cleanTitle(parent, first.path.slice(1, -1), '') : undefined;
+}

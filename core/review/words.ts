@@ -1,0 +1,38 @@
+import type { LeftOutReason } from '../course/course';
+import type { LeftOutLine, SaidKind } from './left-out';
+
+/** How what is left out is worded, the same on screen, on the command line and on the reading page. */
+
+const REASONS: Record<LeftOutReason, string> = {
+  history: 'change history', contents: 'table of contents', legal: 'legal text', thanks: 'thanks and credits', contact: 'where to write about the document', index: 'index', references: 'list of references',
+  about: 'about the document', pointer: 'only sends elsewhere', marketing: 'only praises', greeting: 'greeting', stage: 'said to the hall', politeness: 'only polite',
+  known: 'known to the audience', repeated: 'said elsewhere in the course', supporting: 'a supporting source, and no lesson it fits', light: 'background, no room', size: 'no room at this length',
+};
+
+/** Why something is left out, in a few words. */
+export const reasonWords = (reason: LeftOutReason): string => REASONS[reason];
+
+const KINDS: Record<SaidKind, [one: string, more: string]> = {
+  limit: ['limit', 'limits'], exception: ['exception', 'exceptions'], emergency: ['emergency', 'emergencies'], prohibition: ['prohibition', 'prohibitions'], deadline: ['deadline', 'deadlines'],
+  rule: ['rule', 'rules'], definition: ['definition', 'definitions'], step: ['step', 'steps'], figure: ['figure', 'figures'], warning: ['warning', 'warnings'], reason: ['reason', 'reasons'],
+  example: ['example', 'examples'], tip: ['tip', 'tips'], comparison: ['comparison', 'comparisons'], role: ['role', 'roles'], passage: ['passage', 'passages'],
+};
+/** What must not be missed comes first. */
+const ORDER = Object.keys(KINDS) as SaidKind[];
+
+/** "2 limits, 1 exception and 3 passages"; empty when there is nothing. */
+export function kindWords(kinds: LeftOutLine['kinds']): string {
+  const said = ORDER.flatMap((kind) => (kinds[kind] ? [`${kinds[kind]} ${KINDS[kind][kinds[kind] === 1 ? 0 : 1]}`] : []));
+  return said.length < 2 ? said.join('') : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
+}
+
+/** Reasons that are noise or a repeat: nothing of the matter is lost by them. */
+const HARMLESS: ReadonlySet<LeftOutReason> = new Set(['history', 'contents', 'legal', 'thanks', 'contact', 'index', 'references', 'about', 'pointer', 'marketing', 'greeting', 'stage', 'politeness', 'repeated', 'known']);
+export const isHarmless = (reason: LeftOutReason): boolean => HARMLESS.has(reason);
+
+/** All kinds of several lines together. */
+export function kindsTogether(lines: readonly Pick<LeftOutLine, 'kinds'>[]): LeftOutLine['kinds'] {
+  const sum: LeftOutLine['kinds'] = {};
+  for (const { kinds } of lines) for (const kind of ORDER) if (kinds[kind]) sum[kind] = (sum[kind] ?? 0) + kinds[kind];
+  return sum;
+}

@@ -1,0 +1,19 @@
+import type { Knowledge } from '../knowledge';
+import type { Relation, Unit } from './unit';
+
+/** What a unit is to the one before it in its section: at most one relation, the strongest. */
+export function relationsOf(unit: Unit, before: Unit | undefined, knowledge: Knowledge): Relation[] {
+  if (!before) return [];
+  const first = knowledge.sentences.get(unit.passages[0])?.[0];
+  if (!first) return unit.kind === 'code' ? [{ kind: 'continues', to: before.id }] : [];
+  if (knowledge.pack.opensException?.(first.text)) return [{ kind: 'exception', to: before.id }];
+  const leaning = first.facts?.leaning;
+  if (leaning === 'points-back' || leaning === 'joins-on') return [{ kind: first.facts?.example ? 'example' : 'continues', to: before.id }];
+  if (unit.kind === 'case' && first.facts?.example) return [{ kind: 'example', to: before.id }];
+  const last = knowledge.passages.get(before.passages.at(-1)!)!;
+  if (/[:：]$/.test(last.text)) return [{ kind: 'introduces', to: before.id }];
+  return [];
+}
+
+/** Whether a unit cannot be followed without the one it relates to. */
+export const leans = ({ kind }: Relation): boolean => kind === 'continues' || kind === 'exception' || kind === 'introduces';
