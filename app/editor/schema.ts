@@ -45,7 +45,7 @@ const BlockIds = Extension.create({
 const Evidence = Mark.create({
   name: 'evidence',
   inclusive: false,
-  addAttributes: () => ({ id: hidden(null), passages: hidden([]), was: hidden('') }),
+  addAttributes: () => ({ id: hidden(null), passages: hidden([]), was: hidden(''), also: hidden(null) }),
   parseHTML: () => [],
   renderHTML: ({ HTMLAttributes }) => ['span', mergeAttributes(HTMLAttributes, { class: 'evidence' }), 0],
 });

@@ -22,8 +22,11 @@ export type TextMark =
   | { type: 'emphasis' }
   | { type: 'code' }
   | { type: 'link'; attrs: { href: string } }
-  /** The passages a drafted sentence stands on; `was` is the hash of its words as drafted. */
-  | { type: 'evidence'; attrs: { id: string; passages: PassageRange[]; was: string } }
+  /**
+   * The passages a drafted sentence stands on; `was` is the hash of its words as drafted. `also`: where else the sources say the
+   * same; its words do not come from there, but it stands on it, too.
+   */
+  | { type: 'evidence'; attrs: { id: string; passages: PassageRange[]; was: string; also?: PassageRange[] } }
   /** Connecting text the engine added: it states no fact and has no source. */
   | { type: 'connecting' };
 
@@ -51,7 +54,7 @@ const markShape = tagged('type', {
   emphasis: { required: {} },
   code: { required: {} },
   link: { required: { attrs: object({ href: string({ pattern: /^(https?:\/\/|mailto:)\S+$/ }) }) } },
-  evidence: { required: { attrs: object({ id: idShape, passages: list(passageRange, { min: 1 }), was: string({ pattern: /^[a-z2-7]{10}$/ }) }) } },
+  evidence: { required: { attrs: object({ id: idShape, passages: list(passageRange, { min: 1 }), was: string({ pattern: /^[a-z2-7]{10}$/ }) }, { also: list(passageRange, { min: 1 }) }) } },
   connecting: { required: {} },
 });
 
@@ -95,8 +98,8 @@ function canonicalMarks(marks: readonly TextMark[]): TextMark[] {
     if (!mark) return [];
     if (mark.type === 'link') return [{ type: mark.type, attrs: { href: mark.attrs.href } }];
     if (mark.type === 'evidence') {
-      const { id, passages, was } = mark.attrs;
-      return [{ type: mark.type, attrs: JSON.parse(canonicalJson({ id, passages, was })) as EvidenceMark['attrs'] }];
+      const { id, passages, was, also } = mark.attrs;
+      return [{ type: mark.type, attrs: JSON.parse(canonicalJson({ id, passages, was, ...(also?.length && { also }) })) as EvidenceMark['attrs'] }];
     }
     return [{ type: mark.type } as TextMark];
   });

@@ -25,7 +25,7 @@ export function usesOf(course: Pick<Course, 'modules' | 'checks'>): Map<string, 
   for (const lesson of allLessons(course as Course)) {
     for (const block of lesson.blocks) {
       note(block.evidence, lesson.id);
-      for (const text of blockTexts(block)) for (const { mark } of evidencedSentences(text)) note(mark.attrs.passages, lesson.id);
+      for (const text of blockTexts(block)) for (const { mark } of evidencedSentences(text)) note([...mark.attrs.passages, ...(mark.attrs.also ?? [])], lesson.id);
       if (block.kind === 'check') note(checks.get(block.body.checkId)?.evidence, lesson.id, block.body.checkId);
     }
   }

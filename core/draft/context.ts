@@ -5,7 +5,7 @@ import type { Matter } from '../lesson/parts';
 import type { SourceMatter } from '../outline';
 import type { Unit } from '../unit/unit';
 import { unitsOf, type SourceUnits } from '../unit/units';
-import { repeatedSentences } from './repeats';
+import { saidOnce } from '../unit/once';
 
 /** All that drafting looks things up in; made once, never changed. */
 export interface DraftContext {
@@ -44,20 +44,26 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
       claims: byPassage,
       unitOf: (passageId) => unitOf.get(passageId)!,
       noise: new Map(cut.flatMap(({ noise }: SourceUnits) => [...noise])),
-      said: repeatedSentences(knowledge),
+      said: new Map(),
+      also: new Map(),
       known: brief.audience.knows.map((subject) => knowledge[0].pack.stems(subject)),
     },
   };
 }
 
-/** The same context for just the passages that an outline uses: wrong answers come from nowhere else. */
-export function contextFor(context: DraftContext, used: ReadonlySet<string>): DraftContext {
+/**
+ * The same context for the lessons of an outline, with their passages: wrong answers come from nowhere else, and what two of them
+ * say is said once.
+ */
+export function contextFor(context: DraftContext, lessons: readonly { id: string; passages: readonly string[] }[]): DraftContext {
+  const home = new Map(lessons.flatMap(({ id, passages }) => passages.map((passage) => [passage, id] as const)));
+  const used = new Set(home.keys());
   const claims = context.claims.filter((claim) => claim.ranges.every((range) => used.has(range.id)));
   const pools = new Map<string, QuestionPool>();
   for (const { pack } of context.knowledge) {
     if (pack.questions && !pools.has(pack.code)) pools.set(pack.code, questionPool(claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === pack.code), pack));
   }
-  return { ...context, claims, pools };
+  return { ...context, claims, pools, matter: { ...context.matter, ...saidOnce(context, home) } };
 }
 
 function repeatedClaims(claims: readonly Claim[]): Set<string> {

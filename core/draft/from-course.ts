@@ -3,7 +3,8 @@ import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
 import type { OutlineProposal, Scope } from '../outline';
-import { passagesOf, type ScopeSection } from '../outline/scope';
+import { lessonsOf } from '../outline/proposal';
+import type { ScopeSection } from '../outline/scope';
 import { lessonObjectives } from '../outline/objectives';
 import { usesOf } from '../course/uses';
 import type { Section } from '../source/source';
@@ -141,7 +142,7 @@ export function preparedFor(course: Course): string {
 export function prepareCourse(course: Course, knowledge: readonly Knowledge[]): Prepared {
   const whole = draftContext(course.brief, knowledge);
   const proposal = proposalOf(course, whole);
-  const context = contextFor(whole, new Set(proposal.modules.flatMap((module) => module.lessons.flatMap((lesson) => passagesOf(lesson.scope)))));
+  const context = contextFor(whole, lessonsOf(proposal));
   const plan = planCourse(proposal, context, { settled: true });
   return { plan, context, leftOut: leftOutOf(proposal, plan, context) };
 }

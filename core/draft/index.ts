@@ -5,7 +5,7 @@ import { idFrom } from '../course/id';
 import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { draftOutline, type OutlineProposal } from '../outline';
-import { passagesOf } from '../outline/scope';
+import { lessonsOf } from '../outline/proposal';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
 import { leftOutOf } from './left-out';
@@ -34,8 +34,7 @@ const CLOSE = 0.05;
 export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title: string, onLesson?: (done: number, of: number, title: string) => void): Draft {
   const whole = draftContext(brief, knowledge);
   const outline = draftOutline(brief, whole.sources, whole.terms, title);
-  const used = new Set(outline.modules.flatMap((module) => module.lessons.flatMap((lesson) => passagesOf(lesson.scope))));
-  const context = contextFor(whole, used);
+  const context = contextFor(whole, lessonsOf(outline));
   const asked = brief.size.minutes;
   let best: { plan: CoursePlan; course: Course } | undefined;
   // How many questions a lesson will hold is known only when it is drafted: a draft that misses the minutes is planned again.

@@ -1,11 +1,12 @@
 /** Parts of documents that teach nothing, by their titles, in the languages we read. */
 const TITLES: [string, RegExp][] = [
-  ['contents', /^(table of )?contents$|^inhalt(sverzeichnis)?$|^table des matières$|^sommaire$|^índice( general)?$|^contenido$|^list of (figures|tables|examples)$|^(abbildungs|tabellen)verzeichnis$|^目次$|^índice de (cuadros|tablas|figuras|ejemplos)$|^liste des (figures|tableaux)$/i],
+  ['contents', /^(agenda|programme|timetable|schedule for (?:today|the day)|this (?:morning|afternoon)|today(?:['’]s (?:programme|agenda|topics))?|tagesordnung|ablauf|ordre du jour|orden del día)$|^(table of )?contents$|^inhalt(sverzeichnis)?$|^table des matières$|^sommaire$|^índice( general)?$|^contenido$|^list of (figures|tables|examples)$|^(abbildungs|tabellen)verzeichnis$|^目次$|^índice de (cuadros|tablas|figuras|ejemplos)$|^liste des (figures|tableaux)$/i],
   ['legal', /^(copyright|licen[cs]e|legal( notice| note)?s?|trademarks?|disclaimer|imprint|impressum|lizenz|mentions légales|licencia|colophon)\b|^copyright ©|\b(urheberrecht|licence)\b.{0,20}$|\blicense$|©/i],
   ['thanks', /^(acknowledge?ments?|thanks|credits|contributors?|dedication|authors?|about the authors?|danksagung(en)?|remerciements|agradecimientos|autor(en)?|auteurs?|autores)$|^(credits|thanks|thank you)\b/i],
   ['history', /^(change ?log|changelog\b.*|revision history|version history|history of changes|changelog\/history|release notes|document history|änderungsprotokoll|historique( des versions)?|historial|upgrading checklist|what(?:'|’)?s (?:new|changed)|version [\d.]+)$|^(changes|changelog)\b.*\b(version|history|\d)/i],
   ['index', /^(general |subject )?index$|^stichwortverzeichnis$|^index alphabétique$|^indices( and tables)?$|^glossary index$/i],
   ['references', /^(references|bibliography|further reading|see also|external links|related (documents|links)|literatur(verzeichnis)?|siehe auch|références|bibliographie|voir aussi|referencias|bibliografía|véase también)$/i],
+  ['greeting', /^(welcome|housekeeping|before we (?:start|begin)|willkommen|bienvenue|bienvenid[oa]s)[!.]?$|^(?:thank you|the end|that['’]s all)\b/i],
   ['about', /^where to (get|find) (this|the) (manual|document|guide)\b|^organi[sz]ational notes|^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo)$/i],
 ];
 

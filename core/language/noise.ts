@@ -11,8 +11,14 @@ export type Noise = (typeof NOISES)[number];
 export interface NoiseSetting {
   /** Spoken to a hall or a camera. */
   spoken: boolean;
+  /** Of a text in which somebody says "I": a talk, an interview, a post. */
+  voice: boolean;
   /** Among the first words of a document or of a talk, or its last. */
   edge: boolean;
+  /** Right under the document's own title, before anything is headed. */
+  opening: boolean;
+  /** No sentence: without a verb that says something. */
+  bare: boolean;
 }
 
 /** One named kind of noise: whether a sentence is nothing else. `always`: it is known by its whole words, so that an order in it ("see", "write to us") is its own. */

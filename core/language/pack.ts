@@ -128,6 +128,8 @@ export interface LanguagePack {
   sendsTo?(sentence: string, titles: readonly string[]): boolean;
   /** What a sentence can be that teaches nothing. */
   noise?: readonly NoiseDetector[];
+  /** Whether a sentence says that what was told right before it does not matter. */
+  dismisses?(sentence: string): boolean;
   /** Stretches of spoken words that only filled the time ("um", "you know", a start made twice). */
   hesitations?(text: string): Range[];
   /** Whether a sentence says where what stands before it does not hold ("The exception is …"). */

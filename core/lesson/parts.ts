@@ -1,4 +1,5 @@
 import { PACE, studiedWords } from '../brief/sizing';
+import type { PassageRange } from '../course/rich-text';
 import type { Claim, Knowledge, Sentence } from '../knowledge';
 import type { Scope } from '../outline';
 import type { Passage } from '../source/source';
@@ -18,6 +19,8 @@ export interface Matter {
   noise: ReadonlyMap<string, string>;
   /** Sentences left out because another place says the same, by their key, with the key of that. */
   said: ReadonlyMap<string, string>;
+  /** Where else the sources say what a sentence says, by its key. */
+  also: ReadonlyMap<string, PassageRange[]>;
   /** Stems of what the audience knows: definitions of it are left out. */
   known: readonly string[][];
 }
@@ -93,7 +96,7 @@ function kindOf(first: Passage, items: readonly { passage: Passage }[], { entrie
 function keptSentences(passage: Passage, matter: Matter): UsedSentence[] {
   const knowledge = matter.of(passage.id);
   const sentences = knowledge.sentences.get(passage.id) ?? [];
-  if (passage.kind === 'row') return sentences.map((sentence) => ({ sentence, edits: [] }));
+  if (passage.kind === 'row') return sentences.filter((sentence) => !matter.said.has(sentenceKey(sentence))).map((sentence) => withAlso({ sentence, edits: [] }, matter));
   const spoken = isSpoken(passage);
   const gone = sentences.map((sentence) => matter.noise.has(sentenceKey(sentence)) || matter.said.has(sentenceKey(sentence)) || definesKnown(sentence, matter, knowledge));
   for (let at = sentences.length - 1; at > 0; at--) {
@@ -101,7 +104,12 @@ function keptSentences(passage: Passage, matter: Matter): UsedSentence[] {
     // Speech joins everything to everything ("So, …").
     if (!gone[at] && gone[at - 1] && !spoken && (leaning === 'points-back' || leaning === 'joins-on')) gone[at - 1] = false;
   }
-  return sentences.filter((_, at) => !gone[at]).map((sentence) => shown(sentence, knowledge));
+  return sentences.filter((_, at) => !gone[at]).map((sentence) => withAlso(shown(sentence, knowledge), matter));
+}
+
+function withAlso(used: UsedSentence, { also }: Matter): UsedSentence {
+  const others = also.get(sentenceKey(used.sentence));
+  return others ? { ...used, also: others } : used;
 }
 
 function definesKnown(sentence: Sentence, matter: Matter, knowledge: Knowledge): boolean {

@@ -9,6 +9,6 @@ export function richSentences(sentences: readonly UsedSentence[], place: string)
 
 /** One sentence of a passage with its letters' marks and its evidence. */
 export function richSentence(used: UsedSentence, place: string): RichText {
-  const { sentence, edits } = used;
-  return richRange(sentence.passage, sentence.from, sentence.to, edits, edited(used), place);
+  const { sentence, edits, also } = used;
+  return richRange(sentence.passage, sentence.from, sentence.to, edits, edited(used), place, also);
 }

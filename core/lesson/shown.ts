@@ -1,4 +1,4 @@
-import type { Edit } from '../course/rich-text';
+import type { Edit, PassageRange } from '../course/rich-text';
 import type { Knowledge, Sentence } from '../knowledge';
 import { isSpoken } from '../unit/noise';
 import { roughWords } from '../source/words';
@@ -7,6 +7,8 @@ import { roughWords } from '../source/words';
 export interface UsedSentence {
   sentence: Sentence;
   edits: Edit[];
+  /** Where else the sources say the same. */
+  also?: PassageRange[];
 }
 
 /** A sentence as a lesson shows it: without its bracketed cross-references and, where it was spoken, without what only filled the time. */

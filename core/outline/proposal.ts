@@ -1,4 +1,4 @@
-import type { Dropped, Scope } from './scope';
+import { passagesOf, type Dropped, type Scope } from './scope';
 
 /** A lesson as the outline proposes it: its matter, not yet its text. */
 export interface ProposedLesson {
@@ -15,6 +15,11 @@ export interface ProposedModule {
   id: string;
   title: string;
   lessons: ProposedLesson[];
+}
+
+/** All lessons of an outline with their passages. */
+export function lessonsOf({ modules }: Pick<OutlineProposal, 'modules'>): { id: string; passages: string[] }[] {
+  return modules.flatMap((module) => module.lessons.map((lesson) => ({ id: lesson.id, passages: passagesOf(lesson.scope) })));
 }
 
 /** A drafted outline: a proposal, until it is taken. */

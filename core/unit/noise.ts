@@ -20,6 +20,8 @@ const WHOLLY: ReadonlySet<Noise> = new Set(['contents', 'index', 'history', 'ref
 /** Words of licences: a part under a legal heading is one itself when this share of its sentences has them. */
 const LICENCE = /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribut\w+|derivative|modified version|trademarks?|lizenz\w*|urheber\w*|gewährleistung|haftung|licencia|droits d['’]auteur|garantie|the document)\b|©/i;
 const LICENCE_SHARE = 0.25;
+/** A text with more than this share of sentences in the first person is told by somebody. */
+const VOICE = 0.06;
 
 /** Finds the noise of a source. What the author put in focus is none. */
 export function noiseOfSource(knowledge: Knowledge): SourceNoise {
@@ -53,16 +55,33 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const { source, pack, sentences } = knowledge;
   const found = new Map<string, Noise>();
   const contents = contentsPassages(knowledge);
+  const opening = openingPassages(source.root);
+  const speakers = [...sentences.values()].flat();
+  const voice = speakers.filter((sentence) => sentence.facts?.firstPerson).length > speakers.length * VOICE;
   source.passages.forEach((passage, at) => {
     if (knowledge.focus?.has(passage.id)) return;
     const edge = at < EDGE || at >= source.passages.length - EDGE / 2;
-    for (const sentence of sentences.get(passage.id) ?? []) {
-      const noise = contents.has(passage.id) ? 'contents' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), edge });
+    const own = sentences.get(passage.id) ?? [];
+    const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
+    for (const sentence of own) {
+      const noise = contents.has(passage.id) ? 'contents' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   });
   return found;
 }
+
+/** A heading with nothing under it but one heading is the document's own title. */
+function openingPassages(root: Section): Set<string> {
+  const found = new Set(root.passages);
+  for (let section = root; section.sections.length === 1 && section.sections[0].sections.length > 0; ) {
+    [section] = section.sections;
+    for (const id of section.passages) found.add(id);
+  }
+  return root.sections.length > 0 ? found : new Set();
+}
+
+const isBare = ({ facts }: Sentence, { kind }: Passage): boolean => kind === 'paragraph' && facts !== undefined && !facts.imperative && (facts.leaning === 'not-a-sentence' || facts.leaning === 'too-short');
 
 /** What is said to a hall. */
 export const isSpoken = ({ kind, locator }: Passage): boolean => kind === 'utterance' || (kind === 'note' && locator.slide !== undefined);
@@ -82,6 +101,11 @@ function contentsPassages({ source, passages }: Knowledge): Set<string> {
   const found = new Set<string>();
   const lists = new Map<string, Passage[]>();
   for (const passage of source.passages) if (passage.kind === 'item' && passage.list) lists.set(passage.list.id, [...(lists.get(passage.list.id) ?? []), passage]);
+  // "In here: Words we use · Who is who": the same in one line.
+  for (const { id, kind, text } of source.passages) {
+    const named = kind === 'paragraph' ? text.replace(/^[^:]{1,30}:/, '').split(/[·•|;]|\s[–—-]\s/).map(bare) : [];
+    if (named.length >= 2 && named.filter((each) => titles.has(each)).length >= named.length * 0.6) found.add(id);
+  }
   for (const items of lists.values()) {
     const repeating = items.filter((item) => titles.has(bare(item.text)));
     if (repeating.length < 2 || repeating.length < items.length * 0.5) continue;

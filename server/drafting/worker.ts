@@ -1,7 +1,8 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
 import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
-import { draftContext, planCourse } from '../../core/draft';
+import { contextFor, draftContext } from '../../core/draft/context';
+import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
 import { leftOutOf } from '../../core/draft/left-out';
 import { outlineNodes } from '../../core/draft/operations';
@@ -15,6 +16,7 @@ import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
 import { topicsOf } from '../../core/knowledge/topics';
 import { draftOutline } from '../../core/outline';
+import { lessonsOf } from '../../core/outline/proposal';
 import { coursesIn } from '../database/courses';
 import { sourcesIn } from '../database/sources';
 import { packFor } from '../language/packs';
@@ -29,8 +31,9 @@ serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
   outline({ course, sources }) {
     const knowledge = heldBy(course, sources);
-    const context = draftContext(course.brief, knowledge);
-    const proposal = draftOutline(course.brief, context.sources, context.terms, course.title);
+    const whole = draftContext(course.brief, knowledge);
+    const proposal = draftOutline(course.brief, whole.sources, whole.terms, course.title);
+    const context = contextFor(whole, lessonsOf(proposal));
     if (proposal.modules.length === 0) fail('nothing-to-draft');
     const plan = planCourse(proposal, context);
     const kept = new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each]));

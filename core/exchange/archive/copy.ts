@@ -2,7 +2,7 @@ import type { Course } from '../../course/course';
 
 /** Fields whose value is the id of something, and lists of such. Everything else is words, and never taken for an id. */
 const ID_FIELDS = new Set(['id', 'parent', 'after', 'of', 'lesson', 'lessonId', 'checkId', 'objectiveId', 'sourceId', 'place']);
-const ID_LISTS = new Set(['objectiveIds', 'plannedPassages', 'supporting']);
+const ID_LISTS = new Set(['objectiveIds', 'plannedPassages', 'given', 'supporting']);
 
 /** A course under another id, that stands on sources under other ids: `ids` leads from the old ones to the new ones. Words and keys stay as they are. */
 export function withIds(course: Course, ids: ReadonlyMap<string, string>): Course {

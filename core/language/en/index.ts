@@ -1,6 +1,6 @@
 import { opensException } from './exceptions';
 import { hesitationsIn } from './hesitations';
-import { ENGLISH_NOISE } from './noise';
+import { dismisses, ENGLISH_NOISE } from './noise';
 import { labelsFor } from '../labels';
 import type { LanguagePack, SentenceFacts, Stance, TaggedWord } from '../pack';
 import { isFirstPerson } from '../speaker';
@@ -86,6 +86,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     references: bracketedReferences,
     sendsTo: sendsToSection,
     noise: ENGLISH_NOISE,
+    dismisses,
     hesitations: hesitationsIn,
     opensException,
     namesKnown: namesKnownThing,

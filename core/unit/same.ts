@@ -1,0 +1,134 @@
+import type { Knowledge, Sentence } from '../knowledge';
+import { secondsIn } from '../language/time-units';
+import { overlap, weighed } from '../language/similarity';
+import { allSections } from '../source/source';
+import { sentenceKey } from './units';
+
+/** A sentence as it is compared: what it says in stems and figures, and what stands around it and need not be said again. */
+interface Fact {
+  sentence: Sentence;
+  key: string;
+  source: number;
+  pack: Knowledge['pack'];
+  stems: ReadonlySet<string>;
+  numbers: ReadonlySet<string>;
+  around: ReadonlySet<string>;
+  numbersAround: ReadonlySet<string>;
+  weight: number;
+}
+
+/** Stems in more sentences than this find no partner. */
+const COMMON = 60;
+/** How many of a sentence's rarest stems partners are looked for by. */
+const TELLING = 5;
+/**
+ * So much of what the shorter sentence says, by weight, stands in the fuller one or around it (`all`), so much in the fuller one
+ * itself, and so many stems and figures it must have: of two sentences anywhere, and of two in one lesson, where the topic is
+ * the same already. Read on pairs of sources on one matter.
+ */
+const LIKE = { anywhere: { all: 0.8, itself: 0.6, least: 3 }, together: { all: 0.64, itself: 0.45, least: 2 } };
+/** A figure that both name counts like a rare word. */
+const NUMBER_WEIGHT = 0.9;
+/** Within one source only what says it with nearly the same words is a repeat. */
+const WITHIN = { share: 0.85, least: 5 };
+
+/**
+ * Facts that are said twice: each sentence that says less with the fuller one that says the same, by their keys. Of two as full as each
+ * other the first stays. Figures are the same (times in any unit), and both say it or both deny it. `lessonOf`: the lesson a passage
+ * stands in; `taught`: whether a sentence, by its key, is taught at all. Candidates are found by their rarest stems, so the time grows with the text, not with its square.
+ */
+export function sameFacts(knowledge: readonly Knowledge[], lessonOf: (passageId: string) => string | undefined, taught: (key: string) => boolean): Map<string, string> {
+  const facts = factsOf(knowledge).filter((fact) => taught(fact.key));
+  const spread = new Map<string, number>();
+  for (const { stems } of facts) for (const stem of stems) spread.set(stem, (spread.get(stem) ?? 0) + 1);
+  const weights = new Map([...spread].map(([stem, count]) => [stem, Math.log(1 + facts.length / count)]));
+  const rare = Math.log(1 + facts.length / 2) * NUMBER_WEIGHT;
+  const byStem = new Map<string, Fact[]>();
+  for (const fact of facts) {
+    fact.weight = weighed(fact.stems, weights) + fact.numbers.size * rare;
+    for (const stem of fact.stems) {
+      if (spread.get(stem)! > COMMON) continue;
+      const list = byStem.get(stem);
+      if (list) list.push(fact);
+      else byStem.set(stem, [fact]);
+    }
+  }
+  const found = new Map<string, string>();
+  const fullest = [...facts].sort((a, b) => a.weight - b.weight || b.source - a.source || (a.key < b.key ? 1 : -1));
+  const place = new Map(fullest.map((fact, at) => [fact, at]));
+  for (const less of fullest) {
+    const telling = [...less.stems].filter((stem) => spread.get(stem)! <= COMMON).sort((a, b) => spread.get(a)! - spread.get(b)! || (a < b ? -1 : 1)).slice(0, TELLING);
+    const home = lessonOf(less.sentence.passage.id);
+    let best: { fact: Fact; score: number } | undefined;
+    for (const fuller of new Set(telling.flatMap((stem) => byStem.get(stem) ?? []))) {
+      // Of what was found to say less, the fuller one is looked at by itself.
+      if (place.get(fuller)! <= place.get(less)! || found.has(fuller.key)) continue;
+      const score = less.source === fuller.source ? repeats(less, fuller) : says(less, fuller, weights, rare, home !== undefined && lessonOf(fuller.sentence.passage.id) === home);
+      if (score > 0 && (!best || score > best.score || (score === best.score && fuller.source < best.fact.source))) best = { fact: fuller, score };
+    }
+    if (best) found.set(less.key, best.fact.key);
+  }
+  return found;
+}
+
+/** How sure it is that a sentence of another source says it all; 0 when it does not. */
+function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, rare: number, together: boolean): number {
+  const { all, itself, least } = together ? LIKE.together : LIKE.anywhere;
+  if (less.stems.size + less.numbers.size < least || less.stems.size < 2) return 0;
+  for (const number of less.numbers) if (!fuller.numbers.has(number) && !fuller.numbersAround.has(number)) return 0;
+  const shared = [...less.stems].filter((stem) => fuller.stems.has(stem));
+  const figures = [...less.numbers].filter((number) => fuller.numbers.has(number)).length;
+  const inside = weighed(shared, weights) + figures * rare;
+  const around = weighed([...less.stems].filter((stem) => !fuller.stems.has(stem) && fuller.around.has(stem)), weights);
+  if (shared.length + figures < Math.min(2, least) || inside < less.weight * itself || inside + around < less.weight * all) return 0;
+  return denies(less, shared) === denies(fuller, shared) ? (inside + around) / less.weight : 0;
+}
+
+/** Whether a sentence of the same source says the same with nearly the same words. */
+function repeats(less: Fact, fuller: Fact): number {
+  if (less.stems.size < WITHIN.least || less.sentence.passage.kind === 'row' || less.sentence.passage === fuller.sentence.passage) return 0;
+  const same = [...less.numbers].sort().join() === [...fuller.numbers].sort().join();
+  const share = same ? overlap([...less.stems], [...fuller.stems]) : 0;
+  return share >= WITHIN.share && denies(less, [...less.stems]) === denies(fuller, [...less.stems]) ? share : 0;
+}
+
+const NEGATIVE = /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cannot|nicht|nie|niemals|kein\p{L}*|niemand|ohne|jamais|aucun\p{L}*|personne|sans|nunca|nadie|ning\u00fan\p{L}*|sin)\b|n['’]t\b|\bne\b|\bn['’]/iu;
+
+/** Whether the part of a sentence that has these stems denies: "carried in the box, never in the hand" asks for the box. */
+function denies({ sentence, pack }: Fact, stems: readonly string[]): boolean {
+  const clauses = sentence.text.split(/[,;:|()]|\s[–—-]\s|\b(?:and|but|und|aber|et|mais|y|pero)\b/iu).filter((clause) => clause.trim() !== '');
+  if (clauses.length < 2) return NEGATIVE.test(sentence.text);
+  const holding = clauses.map((clause) => ({ clause, count: pack.stems(pack.regular?.(clause) ?? clause).filter((stem) => stems.includes(stem)).length }));
+  const most = Math.max(...holding.map((each) => each.count));
+  return holding.some(({ clause, count }) => count === most && NEGATIVE.test(clause));
+}
+
+function factsOf(knowledge: readonly Knowledge[]): Fact[] {
+  return knowledge.flatMap((each, source) => {
+    const { pack, sentences, source: { root } } = each;
+    const heads = new Map(allSections(root).flatMap((section) => section.passages.map((id) => [id, pack.stems(section.title)] as const)));
+    return [...sentences].flatMap(([id, own]) => {
+      const said = own.map((sentence) => ({ stems: saidIn(sentence, pack), numbers: numbersIn(sentence.text, pack) }));
+      return own.flatMap((sentence, at): Fact[] => sentence.technical || /[?？:：]$/.test(sentence.text) ? [] : [{
+        sentence, pack, key: sentenceKey(sentence), source, stems: new Set(said[at].stems), numbers: said[at].numbers, weight: 0,
+        around: new Set([...(heads.get(id) ?? []), ...said.flatMap((other, index) => (index === at ? [] : other.stems))]),
+        numbersAround: new Set(said.flatMap((other, index) => (index === at ? [] : [...other.numbers]))),
+      }]);
+    });
+  });
+}
+
+/** The figures of a sentence, times in seconds. */
+function numbersIn(text: string, pack: Knowledge['pack']): Set<string> {
+  const numbers = pack.numbers?.(text) ?? [...text.matchAll(/\d+(?:[.,]\d+)?/g)].map((match) => ({ value: Number(match[0].replace(',', '.')), to: match.index + match[0].length }));
+  return new Set(numbers.map(({ value, to }) => {
+    const unit = /^[\s-]+(\p{L}+)/u.exec(text.slice(to));
+    const seconds = unit ? secondsIn(unit[1]) : undefined;
+    return seconds === undefined ? String(value) : `${value * seconds} s`;
+  }));
+}
+
+/** Stems without figures and units of time. */
+function saidIn({ text, stems }: Sentence, pack: Knowledge['pack']): string[] {
+  return (pack.regular ? pack.stems(pack.regular(text)) : stems).filter((stem) => !/^\d/.test(stem) && secondsIn(stem) === undefined);
+}
