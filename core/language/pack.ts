@@ -148,6 +148,8 @@ export interface LanguagePack {
   pointsAtHeading?(sentence: string): boolean;
   /** The topic that a speaker's sentence announces ("The third thing is returns."). */
   signpost?(sentence: string): string | undefined;
+  /** The topic that a speaker names like a heading ("Now, knives."). */
+  spokenHeading?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */
   grade?(text: string): number;
   /** Words for objectives; only where the language is understood. */
@@ -195,4 +197,6 @@ export interface Labels {
   and: string;
   /** Over what somebody tells of themselves. */
   told: string;
+  /** Titles of modules by the moment of the work, where the sources give none. */
+  moments: Record<'before' | 'doing' | 'trouble' | 'after', string>;
 }

@@ -19,10 +19,10 @@ export type { Dropped, Scope } from './scope';
  */
 function lessonSize(words: number): ScopeSize {
   const most = Math.round(Math.min(900, Math.max(340, words / 20)));
-  return { most, least: Math.round(most * 0.3) };
+  return { most, least: Math.round(Math.min(most * 0.3, Math.max(35, words / 200))) };
 }
 /** Matter of other sources comes in smaller pieces, so that each finds its place. */
-const SMALL = { most: 350, least: 60 };
+const SMALL = { most: 350, least: 0 };
 /** A talk has no headings to cut at, and wanders. */
 const SPOKEN = { most: 130, least: 50 };
 
@@ -48,7 +48,8 @@ export function draftOutline(brief: Brief, matter: readonly SourceMatter[], term
   let groups = bringTogether(parts, leading, dropped);
   groups = withoutKnown(groups, brief, lead, dropped);
   groups = glossaryFirst(groups);
-  groups = groupSmall(groups, title, lead);
+  const unitOf = new Map(matter.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id) => [id, unit] as const))));
+  groups = groupSmall(groups, title, lead, (id) => unitOf.get(id)!);
   groups = fitCounts(groups, brief.size, lead, dropped, notices);
   for (const { pack, source } of sources) if (!pack.understands) notices.push({ code: pack.facts ? 'language-in-part' : 'language-not-understood', parameters: { language: pack.code, title: source.title } });
   const titled = titlesFor(groups, title, sources);

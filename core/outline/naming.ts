@@ -1,5 +1,7 @@
-import type { Knowledge, Term } from '../knowledge';
+import type { Knowledge, Sentence, Term } from '../knowledge';
+import { instructs } from '../unit/facets';
 import type { ScopeSection } from './scope';
+import { upperFirst } from './titles';
 
 /** How many of the heaviest terms are looked for. */
 const TERMS = 200;
@@ -39,4 +41,26 @@ function countsIn(part: ScopeSection, knowledge: Knowledge, wanted: ReadonlyMap<
     }
   }
   return counts;
+}
+
+/** A title of words that were said has so many words. */
+const SAID = { least: 3, most: 8 };
+
+/**
+ * A title out of what a part without a heading says: the question it asks, or its strongest short rule or warning, word by word.
+ * Undefined where nothing of it can stand alone.
+ */
+export function saidTitle({ passages }: Pick<ScopeSection, 'passages'>, knowledge: Knowledge): string | undefined {
+  const { sentences, claims, pack } = knowledge;
+  if (!pack.understands) return undefined;
+  const strong = new Set(claims.filter(instructs).flatMap((claim) => claim.ranges.map((range) => `${range.id}/${range.from}`)));
+  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !/["“”()]|\b(?:this|that|it|they|he|she|I|we|me|us)\b/i.test(text));
+  const question = own.find(({ text, facts }) => /[?？]$/.test(text) && facts?.leaning !== 'joins-on');
+  const rule = own.filter(({ facts, text }) => facts && !facts.leaning && !facts.firstPerson && /[.!]$/.test(text)).map((sentence) => ({ sentence, worth: worthOf(sentence, strong) })).filter((each) => each.worth > 0).sort((a, b) => b.worth - a.worth)[0];
+  const text = question?.text ?? rule?.sentence.text.replace(/[.!]+$/, '');
+  return text && upperFirst(text);
+}
+
+function worthOf({ facts, passage, from }: Sentence, strong: ReadonlySet<string>): number {
+  return (strong.has(`${passage.id}/${from}`) ? 1 : 0) + (facts!.rule?.negative ? 1 : 0) + (facts!.warning ? 0.5 : 0);
 }

@@ -3,9 +3,9 @@ import type { Knowledge, Term } from '../knowledge';
 import type { Section } from '../source/source';
 import { wordsOfPassage } from '../unit/units';
 import type { Unit } from '../unit/unit';
-import { markingTerms } from './naming';
+import { markingTerms, saidTitle } from './naming';
 import { announcedTopic, splitSection } from './split';
-import { canJoin, cleanTitle, joinTitles, upperFirst } from './titles';
+import { canJoin, cleanTitle, joinTitles, lowerFirst, upperFirst } from './titles';
 import { passageWeights, type Scope, type ScopeSection } from './scope';
 
 /** How large a lesson's matter may be, in words of the source. */
@@ -71,9 +71,11 @@ export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: Sco
 
   const partTitle = (scope: Scope, part: ScopeSection, label: readonly string[], index: number): string => {
     const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
-    if (topic) return scope.sections[0].path.length === 0 ? upperFirst(topic) : `${scope.title}: ${topic}`;
-    if (/\?$/.test(scope.title)) return `${scope.title} (${index + 1})`;
-    return label.length === 0 ? `${scope.title} (${index + 1})` : `${scope.title}: ${label.join(` ${knowledge.pack.labels.and} `)}`;
+    const headed = scope.sections[0].path.length > 0;
+    const own = topic ?? (headed ? undefined : saidTitle(part, knowledge)) ?? label[0];
+    if (!own) return index === 0 || !headed ? scope.title : `${scope.title} (${index + 1})`;
+    // What stands under no heading is called by what it says, never by its document.
+    return headed ? `${scope.title.replace(/[?？]$/, '')}: ${lowerFirst(own)}` : upperFirst(own);
   };
 
   const mergeSmall = (scopes: readonly Scope[], parent?: string, path: readonly string[] = []): Scope[] =>

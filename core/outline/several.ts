@@ -1,70 +1,71 @@
 import type { Knowledge } from '../knowledge';
 import { cosine } from '../language/similarity';
-import { cleanTitle } from './titles';
 import { passagesOf, type Dropped, type Scope } from './scope';
-import { joinSmall, joinScopes, type ScopeGroup } from './scopes';
+import type { ScopeGroup } from './scopes';
 
-/** Two scopes this alike (cosine of weighted stems) are about the same thing. Found by reading pairs of the demo's and the test documents. */
-const ALIKE = 0.2;
-/** What only supports and finds no place is left out: there less is enough. Read on the demo's pairs: from here on they fit. */
-const SUPPORTS = 0.11;
+/** From this likeness on (cosine of weighted stems) a part of another source belongs to a lesson's topic; read on pairs of the demo's and the test documents. */
+const ALIKE = 0.1;
+/** A part that is clearly more like one lesson than like any other belongs to it from here on. */
+const CLEARLY = { alike: 0.06, ahead: 1.6 };
+/** Less than this a part has to do with no module: it begins one of its own. */
+const RELATED = 0.015;
+/** A lesson of its own has so many words; a smaller part that fits no topic stands with its neighbour of the same source. */
+const LESSON = 60;
 
-/** A source with fewer words left over than this gives one module. */
-const LITTLE = 1500;
-const LEFTOVER = { most: 420, least: 110 };
+/** A source cut into parts that each are about one thing. */
+interface Part {
+  knowledge: Knowledge;
+  groups: ScopeGroup[];
+}
 
 /**
- * Brings several sources together. The leading source gives the modules; scopes of the others go to the scope they are
- * most like, behind its own matter; what is like nothing keeps the groups of its source, behind the leading one's, or is
- * dropped when its source is only to support.
+ * Brings several sources together by topic. The leading source gives the skeleton. A part of another goes to the lesson whose topic
+ * it shares; what shares none becomes a lesson of its own behind the lesson that it is most like, whichever document it comes
+ * from; what has nothing to do with any is a module, called by its content. A source that only supports makes none, and what of it
+ * fits nowhere is left out.
  */
-export function bringTogether(parts: readonly { knowledge: Knowledge; groups: ScopeGroup[] }[], leading: number, dropped: Dropped[]): ScopeGroup[] {
+export function bringTogether(parts: readonly Part[], leading: number, dropped: Dropped[]): ScopeGroup[] {
   const result = parts[leading].groups.map((group) => ({ ...group, scopes: [...group.scopes] }));
   const others = parts.filter((_, index) => index !== leading);
   if (others.length === 0) return result;
   const vectors = weightedStems(parts.flatMap((part) => part.groups.flatMap((group) => group.scopes.map((scope) => ({ scope, stems: stemsOf(scope, part.knowledge) })))));
-  const homes = result.flatMap((group, at) => group.scopes.map((scope, index) => ({ group: at, index, scope })));
-  const additions = new Map<Scope, Scope[]>();
-  for (const part of others) {
-    const leftovers: ScopeGroup[] = [];
-    for (const group of part.groups) {
-      const left: Scope[] = [];
-      for (const scope of group.scopes) {
-        const ranked = homes
-          .map((home) => ({ home, score: cosine(vectors.get(scope)!, vectors.get(home.scope)!) }))
-          .sort((a, b) => b.score - a.score || a.home.group - b.home.group || a.home.index - b.home.index);
-        const [best] = ranked;
-        if (best && best.score >= (part.knowledge.supporting ? SUPPORTS : ALIKE)) additions.set(best.home.scope, [...(additions.get(best.home.scope) ?? []), scope]);
-        else left.push(scope);
-      }
-      if (left.length > 0) leftovers.push({ title: group.title, scopes: left });
-    }
-    if (part.knowledge.supporting) {
-      for (const scope of leftovers.flatMap((group) => group.scopes)) dropped.push({ passages: passagesOf(scope), reason: 'supporting' });
-    } else result.push(...together(leftovers, part.knowledge));
-  }
-  for (const { group, index, scope } of homes) {
-    const more = additions.get(scope);
-    if (more) {
-      result[group].scopes[index] = {
-        ...scope, sections: [...scope.sections, ...more.flatMap((each) => each.sections)],
-        words: scope.words + more.reduce((sum, each) => sum + each.words, 0), weight: scope.weight + more.reduce((sum, each) => sum + each.weight, 0),
-      };
+  const homes = result.flatMap((group) => group.scopes.map((scope) => ({ group, scope })));
+  const additions = new Map<Scope, { scope: Scope; told: boolean }[]>();
+  const behind = new Map<Scope, Scope[]>();
+  const alone: ScopeGroup[] = [];
+  for (const { knowledge, groups } of others) {
+    const told = knowledge.source.passages.some((passage) => passage.kind === 'utterance' || passage.locator.question !== undefined);
+    let last: Scope | undefined;
+    for (const scope of groups.flatMap((group) => group.scopes)) {
+      const ranked = homes.map((home) => ({ home, score: cosine(vectors.get(scope)!, vectors.get(home.scope)!) })).sort((a, b) => b.score - a.score);
+      const [best, second] = ranked;
+      const fits = best.score >= ALIKE || (best.score >= CLEARLY.alike && best.score >= (second?.score ?? 0) * CLEARLY.ahead);
+      if (fits) {
+        additions.set(best.home.scope, [...(additions.get(best.home.scope) ?? []), { scope, told }]);
+        last = best.home.scope;
+      } else if (knowledge.supporting) dropped.push({ passages: passagesOf(scope), reason: 'supporting' });
+      else if (scope.words < LESSON && last) additions.set(last, [...(additions.get(last) ?? []), { scope, told }]);
+      else if (best.score >= RELATED) behind.set(best.home.scope, [...(behind.get(best.home.scope) ?? []), scope]);
+      else alone.push({ title: scope.title, scopes: [scope] });
     }
   }
-  return result;
+  return [
+    ...result.map((group) => ({ ...group, scopes: group.scopes.flatMap((scope) => [withAdded(scope, additions.get(scope) ?? []), ...(behind.get(scope) ?? [])]) })),
+    ...alone,
+  ];
 }
 
-/** What is left of a source: one group under its title when it is little, with its small scopes joined to lesson size. */
-function together(groups: readonly ScopeGroup[], knowledge: Knowledge): ScopeGroup[] {
-  const words = groups.reduce((sum, group) => sum + group.scopes.reduce((inner, scope) => inner + scope.words, 0), 0);
-  if (words === 0) return [];
-  const whole = words < LITTLE ? [{ title: cleanTitle(knowledge.source.title, [], ''), scopes: groups.flatMap((group) => group.scopes) }] : groups;
-  return whole.map((group) => ({ ...group, scopes: joinSmall(group.scopes, LEFTOVER, (a, b) => joinScopes(a, b, undefined, knowledge)) }));
+/** Within a lesson the rule comes first, from whichever document, and what somebody tells of it last. */
+function withAdded(scope: Scope, added: readonly { scope: Scope; told: boolean }[]): Scope {
+  const order = [...added].sort((a, b) => Number(a.told) - Number(b.told)).map((each) => each.scope);
+  return {
+    ...scope, sections: [...scope.sections, ...order.flatMap((each) => each.sections)],
+    words: scope.words + order.reduce((sum, each) => sum + each.words, 0), weight: scope.weight + order.reduce((sum, each) => sum + each.weight, 0),
+  };
 }
 
 /** The source to lead: of those not only to support, the one with most words under headings of its own; the first given among equals. */
-export function leadingSource(parts: readonly { knowledge: Knowledge; groups: ScopeGroup[] }[]): number {
+export function leadingSource(parts: readonly Part[]): number {
   const standing = parts.map(({ knowledge, groups }) => {
     const words = groups.reduce((sum, group) => sum + group.scopes.reduce((inner, scope) => inner + scope.words, 0), 0);
     return (knowledge.source.root.sections.length >= 3 ? words : words / 4) / (knowledge.supporting ? 1e6 : 1);
@@ -72,9 +73,9 @@ export function leadingSource(parts: readonly { knowledge: Knowledge; groups: Sc
   return standing.indexOf(Math.max(...standing));
 }
 
-function stemsOf(scope: Scope, knowledge: Knowledge): string[] {
-  const heading = scope.sections.flatMap((section) => knowledge.pack.stems(section.title));
-  return [...heading, ...heading, ...scope.sections.flatMap((section) => section.passages.flatMap((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)))];
+function stemsOf(scope: Scope, { pack, sentences }: Knowledge): string[] {
+  const heading = scope.sections.flatMap((section) => pack.stems(section.title));
+  return [...heading, ...heading, ...passagesOf(scope).flatMap((id) => (sentences.get(id) ?? []).flatMap((sentence) => sentence.stems))];
 }
 
 function weightedStems(entries: readonly { scope: Scope; stems: string[] }[]): Map<Scope, Map<string, number>> {

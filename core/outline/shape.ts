@@ -1,23 +1,23 @@
 import type { Brief } from '../course/course';
 import type { Knowledge } from '../knowledge';
+import type { Unit } from '../unit/unit';
+import { byMoment } from './moments';
 import type { OutlineProposal } from './proposal';
-import { canJoin, joinTitles } from './titles';
 import { passagesOf, type Dropped } from './scope';
-import { joinSmall, joinScopes, type ScopeGroup } from './scopes';
+import { joinScopes, joinSmall, type ScopeGroup } from './scopes';
 
 /** A module has at least this much matter, in words of the source, when there is more than one. */
 const SMALL_MODULE = 330;
-/** A document of short top sections only is one module up to this many words, with so many lessons: modules of what has nothing over it would carry the title of one of their lessons. */
-const FLAT_COURSE = 5000;
-const FLAT_LESSONS = 20;
+/** From this share of small top parts on a document has no parts of its own. */
+const FLAT = 0.6;
 /** With less matter, in words of the source, a lesson would hold too little to be one. */
-const TINY_LESSON = 60;
+const TINY_LESSON = 25;
 /** More lessons than this and neighbours are joined while they are small. */
 const MANY_LESSONS = 9;
 /** Neighbours are not joined to one of more words of the source. */
 const LARGE_LESSON = 1700;
 
-const words = (group: ScopeGroup) => group.scopes.reduce((sum, scope) => sum + scope.words, 0);
+const words = (group: Pick<ScopeGroup, 'scopes'>) => group.scopes.reduce((sum, scope) => sum + scope.words, 0);
 const weight = (group: ScopeGroup) => group.scopes.reduce((sum, scope) => sum + scope.weight + scope.words / 100, 0);
 
 /** What defines words comes before what uses them: a glossary at the end moves to the front. */
@@ -26,18 +26,19 @@ export function glossaryFirst(groups: readonly ScopeGroup[]): ScopeGroup[] {
   return at < 0 ? [...groups] : [groups[at], ...groups.slice(0, at), ...groups.slice(at + 1)];
 }
 
-/** Joins small modules to a neighbour, and neighbouring lessons in modules that have too many. */
-export function groupSmall(groups: readonly ScopeGroup[], courseTitle: string, knowledge: Knowledge): ScopeGroup[] {
-  const single = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE).length;
-  if (groups.length > 3 && single >= groups.length * 0.75 && groups.reduce((sum, group) => sum + words(group), 0) < FLAT_COURSE) {
-    return [fewerLessons(withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge), FLAT_LESSONS, knowledge, LARGE_LESSON)];
-  }
+/**
+ * Modules of a readable size. A document of short parts without anything over them is grouped by the moments of the work; of any
+ * other, parts too small to be a module stand with a neighbour, under the name of the larger.
+ */
+export function groupSmall(groups: readonly ScopeGroup[], courseTitle: string, knowledge: Knowledge, unitOf: (passageId: string) => Unit): ScopeGroup[] {
+  const small = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE).length;
+  if (groups.length > 3 && small >= groups.length * FLAT) return byMoment(withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge).scopes, courseTitle, knowledge, unitOf);
   const joined = [...groups];
   for (;;) {
     const at = joined.reduce((least, group, index) => (words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least), -1);
     if (at < 0 || joined.length === 1) break;
     const other = at === 0 ? 0 : at === joined.length - 1 || words(joined[at - 1]) <= words(joined[at + 1]) ? at - 1 : at;
-    joined.splice(other, 2, joinGroups(joined[other], joined[other + 1], knowledge));
+    joined.splice(other, 2, joinGroups(joined[other], joined[other + 1]));
   }
   return joined.map((group) => fewerLessons(withoutTiny(group, knowledge), Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, LARGE_LESSON));
 }
@@ -56,7 +57,7 @@ export function fitCounts(groups: readonly ScopeGroup[], size: Brief['size'], kn
     while (fitted.length > modules) {
       let at = 0;
       for (let index = 1; index < fitted.length - 1; index++) if (words(fitted[index]) + words(fitted[index + 1]) < words(fitted[at]) + words(fitted[at + 1])) at = index;
-      fitted.splice(at, 2, joinGroups(fitted[at], fitted[at + 1], knowledge));
+      fitted.splice(at, 2, joinGroups(fitted[at], fitted[at + 1]));
     }
     // Too few: the module with most lessons is cut in two, while there are lessons to cut at.
     while (fitted.length < modules) {
@@ -81,10 +82,8 @@ function withoutTiny(group: ScopeGroup, knowledge: Knowledge): ScopeGroup {
   return { ...group, scopes: joinSmall(group.scopes, { most: Infinity, least: TINY_LESSON }, (a, b) => joinScopes(a, b, undefined, knowledge)) };
 }
 
-function joinGroups(a: ScopeGroup, b: ScopeGroup, knowledge: Knowledge): ScopeGroup {
-  const short = canJoin(a.title, b.title, 60, knowledge.pack);
-  const title = short ? joinTitles(a.title, b.title, knowledge.pack) : (words(a) >= words(b) ? a : b).title;
-  return { title, scopes: [...a.scopes, ...b.scopes] };
+function joinGroups(a: ScopeGroup, b: ScopeGroup): ScopeGroup {
+  return { title: (words(a) >= words(b) ? a : b).title, scopes: [...a.scopes, ...b.scopes] };
 }
 
 function fewerLessons(group: ScopeGroup, most: number, knowledge: Knowledge, largest: number): ScopeGroup {

@@ -53,10 +53,14 @@ function announced(passages: readonly Passage[], tied: (at: number) => boolean, 
   return places.length >= 3 ? places : [];
 }
 
-/** The topic that a passage's first sentence announces. */
+/** The topic that a passage's first sentence announces, in speech also the second behind a few words. */
 export function announcedTopic(passage: Passage, knowledge: Knowledge): string | undefined {
-  const first = knowledge.sentences.get(passage.id)?.[0];
-  return first && knowledge.pack.signpost?.(first.text);
+  const { pack, sentences } = knowledge;
+  const [first, second] = sentences.get(passage.id) ?? [];
+  if (!first) return undefined;
+  const announced = pack.signpost?.(first.text);
+  if (announced || passage.kind !== 'utterance') return announced;
+  return pack.spokenHeading?.(first.text) ?? (second && first.words <= 5 ? pack.spokenHeading?.(second.text) : undefined);
 }
 
 function cohesion(left: readonly string[], right: readonly string[]): number {

@@ -5,6 +5,18 @@ const SIGNPOSTS = [
   /^(?<topic>\p{Lu}[\p{L} -]{2,30}) deserves? a (?:word|mention)[.]$/iu,
 ];
 
+/** "Now, knives." "So. Food." "Okay. Hands.": a thing and nothing else, as a heading is spoken. */
+const SPOKEN_HEADING = /^(?:(?:so|now|okay|ok|right|and|then|next|well)[,.]?\s+)*(?:the\s+)?(?<topic>[\p{L}-]+(?:\s[\p{L}-]+)?)[.:]$/iu;
+/** "The next one is sharps.", "the first one. The steriliser." */
+const NEXT_ONE = /^(?:(?:so|now|okay|right|and)[,.]?\s+)*(?:the )?(?:first|second|third|fourth|fifth|next|last|other|final) (?:one|thing|point)(?: is|[:,])\s+(?:the\s+|about\s+)?(?<topic>[^,;:.]{3,40})[.]$/i;
+const NO_TOPIC = /^(?:so|now|okay|ok|right|yes|no|good|well|anyway|great|fine|please|thanks|sorry|questions?|hello|never|always|again|twice|once|really|exactly|true|wrong|enough|everything|nothing|something|everybody|nobody|(?:the )?(?:first|second|third|next|last) (?:one|thing)|thank you|out loud|one word|last one|any name)$/i;
+
+/** The topic that a speaker names like a heading ("Now, knives."); `isThing` tells whether words name a thing. */
+export function spokenHeading(sentence: string, isThing: (words: string) => boolean): string | undefined {
+  const topic = (NEXT_ONE.exec(sentence) ?? SPOKEN_HEADING.exec(sentence))?.groups?.topic.trim();
+  return topic && !NO_TOPIC.test(topic) && !/\b(?:I|you|we|he|she|it|they|this|that|one)\b/i.test(topic) && isThing(topic) ? topic : undefined;
+}
+
 /** The topic that a speaker announces ("The third thing is returns."); undefined when a sentence announces none. */
 export function signpost(sentence: string): string | undefined {
   for (const pattern of SIGNPOSTS) {

@@ -25,6 +25,9 @@ const SPOKEN_AT_MOST = 12;
 const PAUSE = 2.5;
 const LONG_PAUSE = 4;
 const ENOUGH_WORDS = 70;
+/** After so many words a speaker who begins a sentence like this turns to something else. */
+const TURN_WORDS = 45;
+const TURNS = /^(?:okay|ok|right|now|so|next|anyway|well then|also|gut|also|nun|so,|jetzt|alors|bon|maintenant|ensuite|bueno|ahora|entonces|bien)\b[,.]?/i;
 /** Speech without punctuation is cut here, at the next pause between cues. */
 const TOO_MANY_WORDS = 120;
 
@@ -110,7 +113,7 @@ function paragraphs(cues: readonly Cue[]): ReadBlock[] {
       const pause = cue.start - last.end;
       const words = open.reduce((sum, part) => sum + part.text.split(' ').length, 0);
       const ended = /[.!?…。！？؟]["'”’)]*$/.test(last.text);
-      if (last.speaker !== cue.speaker || pause >= LONG_PAUSE || (ended && (pause >= PAUSE || words >= ENOUGH_WORDS)) || (words >= TOO_MANY_WORDS && pause > 0.3) || words >= 2 * TOO_MANY_WORDS) close();
+      if (last.speaker !== cue.speaker || pause >= LONG_PAUSE || (ended && (pause >= PAUSE || words >= ENOUGH_WORDS || (words >= TURN_WORDS && TURNS.test(cue.text)))) || (words >= TOO_MANY_WORDS && pause > 0.3) || words >= 2 * TOO_MANY_WORDS) close();
     }
     open.push(cue);
   }

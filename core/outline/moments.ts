@@ -1,0 +1,56 @@
+import type { Knowledge } from '../knowledge';
+import type { Unit } from '../unit/unit';
+import { passagesOf, type Scope } from './scope';
+import type { ScopeGroup } from './scopes';
+
+/** The moments of a work that lessons are about; a module each, where a document has no parts of its own. */
+type Moment = 'before' | 'doing' | 'trouble' | 'after';
+const MOMENTS: readonly Moment[] = ['before', 'doing', 'trouble', 'after'];
+
+/** Titles that tell the moment by themselves, in the languages we read. */
+const TITLED: [Moment, RegExp][] = [
+  ['before', /^(?:purpose|scope|aims?|introduction|overview|background|about|why\b|who (?:does what|is who|decides)|roles|responsibilit|definitions?|terms|words\b|glossary|before (?:you|we)|what (?:this|it) is|zweck|ziele?\b|geltungsbereich|begriffe|zuständigkeit|einleitung|warum\b|objet\b|objectifs?\b|champ\b|définitions|rôles|pourquoi\b|objeto|objetivos?\b|alcance|definiciones|funciones|por qué\b)/i],
+  ['trouble', /\b(?:emergenc\w*|incidents?|accidents?|fail\w*|faults?|errors?|problems?|troubles?\w*|complaints?|spills?|loss|lost|theft|stolen|breakdowns?|damag\w*|broken|goes wrong|outage|refus\w*|overdue|late returns?|notfall\w*|störung\w*|unfall\w*|fehler\w*|beschwerde\w*|verlust|schäden|incident|accident|panne|erreurs?|réclamations?|perte|emergencia|incidentes?|accidentes?|averías?|errores|quejas|pérdida)\b/i],
+  ['after', /^(?:questions?\b.*|faqs?|frequently asked.*|records?\b.*|training\b.*|documents?\b.*|forms?|check ?lists?|contacts?|reporting|reviews?|häufige fragen|aufzeichnung\w*|schulung\w*|nachweise|questions fréquentes|registres|formation|preguntas.*|registros|formación)$/i],
+];
+/** A moment with fewer words is no module of its own. */
+const SMALLEST = 180;
+/** A module has at most so many lessons; more are several modules. */
+const MOST = 10;
+
+/**
+ * Groups the lessons of a document without parts of its own by the moment they are about: what to know before, the work, when
+ * something goes wrong, and what comes after. Within a moment the order stays. One group, under the course's title, where that
+ * gives but one module.
+ */
+export function byMoment(scopes: readonly Scope[], courseTitle: string, knowledge: Knowledge, unitOf: (passageId: string) => Unit): ScopeGroup[] {
+  const { labels } = knowledge.pack;
+  const moments = scopes.map((scope, at) => momentOf(scope, at / Math.max(1, scopes.length - 1), unitOf));
+  const groups = MOMENTS.map((moment) => ({ moment, scopes: scopes.filter((_, at) => moments[at] === moment) })).filter((group) => group.scopes.length > 0);
+  const words = (group: { scopes: readonly Scope[] }) => group.scopes.reduce((sum, scope) => sum + scope.words, 0);
+  // A moment of its own has matter; a smaller one stands with the work.
+  const doing = groups.find((group) => group.moment === 'doing') ?? groups.reduce((most, group) => (words(group) > words(most) ? group : most));
+  const kept = groups.filter((group) => group === doing || words(group) >= SMALLEST);
+  const order = new Map(scopes.map((scope, at) => [scope, at]));
+  doing.scopes = [...doing.scopes, ...groups.filter((group) => !kept.includes(group)).flatMap((group) => group.scopes)].sort((a, b) => order.get(a)! - order.get(b)!);
+  if (kept.length === 1) return [{ title: courseTitle, scopes: [...scopes] }];
+  return kept.flatMap((group) => inParts({ title: labels.moments[group.moment], scopes: group.scopes }));
+}
+
+function momentOf({ title, sections }: Scope, place: number, unitOf: (passageId: string) => Unit): Moment {
+  const titled = TITLED.find(([, pattern]) => pattern.test(title.trim()))?.[0];
+  if (titled && (titled !== 'before' || place < 0.5) && (titled !== 'after' || place > 0.5)) return titled;
+  const units = new Set(passagesOf({ sections }).map(unitOf));
+  const share = (test: (unit: Unit) => boolean) => [...units].filter(test).length / Math.max(1, units.size);
+  if (place < 0.3 && share((unit) => unit.kind === 'terms') > 0.5) return 'before';
+  return share((unit) => unit.kind === 'warning') > 0.5 ? 'trouble' : 'doing';
+}
+
+/** A module of very many lessons as several, the later ones called by their weightiest lesson. */
+function inParts(group: ScopeGroup): ScopeGroup[] {
+  const count = Math.ceil(group.scopes.length / MOST);
+  if (count < 2) return [group];
+  const each = Math.ceil(group.scopes.length / count);
+  const parts = Array.from({ length: count }, (_, at) => group.scopes.slice(at * each, (at + 1) * each)).filter((part) => part.length > 0);
+  return parts.map((scopes, at) => ({ title: at === 0 ? group.title : scopes.reduce((most, scope) => (scope.weight > most.weight ? scope : most)).title, scopes }));
+}
