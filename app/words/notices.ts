@@ -1,12 +1,3 @@
-/** Why a part of the sources is left out of an outline. */
-const REASONS: Record<string, string> = {
-  contents: 'table of contents', legal: 'legal text', thanks: 'thanks', history: 'change history', index: 'index', references: 'list of references', about: 'about the document', navigation: 'navigation',
-  empty: 'too little text', known: 'known to the audience', size: 'no room at this length', 'too-little': 'too little to teach', supporting: 'a supporting source, and no lesson it fits',
-};
-export function reasonWords(reason: string): string {
-  return REASONS[reason] ?? reason;
-}
-
 /** What the author should know of a drafted outline. */
 export function noticeWords({ code, parameters = {} }: { code: string; parameters?: Record<string, string | number> }): string {
   switch (code) {

@@ -122,7 +122,7 @@ export function plannedObjectives(lesson: Pick<Lesson, 'id' | 'title' | 'planned
   if (!first) return [];
   const knowledge = context.matter.of(first);
   const claims = new Map(lesson.plannedPassages.flatMap((id) => context.matter.claims.get(id) ?? []).map((claim) => [claim.id, claim]));
-  return lessonObjectives(lesson.id, lesson.title, [...claims.values()], knowledge);
+  return lessonObjectives(lesson.id, lesson.title, [...claims.values()], lesson.plannedPassages.map((id) => context.matter.of(id).passages.get(id)!), knowledge);
 }
 
 /** A course made ready for drafting: its plan and all that drafting looks things up in. */

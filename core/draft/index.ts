@@ -74,7 +74,8 @@ export function assembleCourse(brief: Brief, title: string, plan: CoursePlan, dr
   const modules = plan.modules.map((module) => {
     const own = module.lessons.map((each) => drafted.get(each.lesson.id)!);
     objectives.push(...own.flatMap((each) => each.objectives));
-    return { id: module.id, title: module.title, purpose: '', objectiveIds: moduleObjectives(own), lessons: own.map((each) => each.lesson) };
+    const objectiveIds = moduleObjectives(own);
+    return { id: module.id, title: module.title, purpose: purposeOf(objectiveIds, own.flatMap((each) => each.objectives), context), objectiveIds, lessons: own.map((each) => each.lesson) };
   });
   const takes: Take[] = plan.modules.flatMap((module) =>
     module.lessons.flatMap(({ lesson }) => lesson.otherTitles.map((value) => ({ id: idFrom('t', lesson.id, 'title', value), of: lesson.id, field: 'title', value, made: { at: 0, by: '', why: 'draft' as const } }))));
@@ -94,6 +95,15 @@ function moduleObjectives(lessons: readonly DraftedLesson[]): string[] {
     .sort((a, b) => a.place - b.place || level[b.objective.level] - level[a.objective.level] || a.at - b.at)
     .slice(0, 4)
     .map((each) => each.objective.id);
+}
+
+/** How many objectives one line on a module's purpose names. */
+const IN_PURPOSE = 3;
+
+/** What a module is for, in a line made of its objectives. */
+export function purposeOf(ids: readonly string[], objectives: readonly Objective[], { knowledge }: DraftContext): string {
+  const byId = new Map(objectives.map((objective) => [objective.id, objective.text]));
+  return knowledge[0]?.pack.objectives?.purpose(ids.slice(0, IN_PURPOSE).flatMap((id) => byId.get(id) ?? [])) ?? '';
 }
 
 /** Terms with their definitions, of passages the course uses; the first definition of a term wins. */

@@ -20,7 +20,7 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
   const claims = claimsIn(plan, context);
   const planned = [...new Set(parts.flatMap((part) => part.items.map((item) => item.passage.id)))];
   const knowledge = context.matter.of(planned[0]);
-  const objectives = lessonObjectives(lesson.id, lesson.title, claims, knowledge);
+  const objectives = lessonObjectives(lesson.id, lesson.title, claims, planned.map((id) => context.matter.of(id).passages.get(id)!), knowledge);
   const pool = context.pools.get(knowledge.pack.code);
   const checks: Check[] = pool ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course: pool }) : [];
   for (const check of checks) {

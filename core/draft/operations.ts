@@ -4,6 +4,7 @@ import type { OutlineProposal } from '../outline';
 import { passagesOf } from '../outline/scope';
 import type { DraftContext } from './context';
 import { plannedObjectives } from './from-course';
+import { purposeOf } from './index';
 import type { CoursePlan } from './plan';
 
 /** Turns a proposal into modules and blank lessons, each with the passages of units that the plan has room for. */
@@ -16,7 +17,8 @@ export function outlineNodes(proposal: OutlineProposal, { without }: Pick<Course
       objectives.push(...own);
       return { id, title, kind: 'lesson', objectiveIds: own.map((objective) => objective.id), state: 'blank', plannedPassages, blocks: [] };
     });
-    return { id: module.id, title: module.title, purpose: '', objectiveIds: lessons.flatMap((lesson) => lesson.objectiveIds.slice(0, 1)).slice(0, 4), lessons };
+    const objectiveIds = lessons.flatMap((lesson) => lesson.objectiveIds.slice(0, 1)).slice(0, 4);
+    return { id: module.id, title: module.title, purpose: purposeOf(objectiveIds, objectives, context), objectiveIds, lessons };
   });
   return { modules, objectives, leftOut };
 }

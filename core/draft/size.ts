@@ -1,6 +1,6 @@
 import { minutesFor } from '../brief/sizing';
 import { cosine } from '../language/similarity';
-import { facetsOf, instructs } from '../unit/facets';
+import { facetsOf, facetsOfText, instructs } from '../unit/facets';
 import { leans } from '../unit/relations';
 import type { Unit } from '../unit/unit';
 import type { DraftContext } from './context';
@@ -40,7 +40,8 @@ export function fitted(lessons: readonly Sized[], minutes: number | undefined, c
   const light = lessons.flatMap((lesson) => lightUnits(lesson, context).map((entry) => ({ ...entry, lesson }))).sort((a, b) => a.worth - b.worth || b.words - a.words || (a.unit.id < b.unit.id ? -1 : 1));
   for (const { unit, lesson } of light) {
     if (total <= most) break;
-    change(lesson, () => gone.set(unit.id, 'light'));
+    // What is all that a lesson has goes with its topic or not at all.
+    if (lesson.units.some((other) => other.unit !== unit && !gone.has(other.unit.id))) change(lesson, () => gone.set(unit.id, 'light'));
   }
   if (total > most) {
     for (const lesson of furthestFirst(lessons, context)) {
@@ -62,7 +63,13 @@ export function fitted(lessons: readonly Sized[], minutes: number | undefined, c
 function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; words: number; worth: number }[] {
   const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
   const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' ||
-    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0);
+    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) || saysWhatMatters(unit);
+  // A limit, exception or emergency need not be a claim; and who speaks words few rules as rules.
+  const saysWhatMatters = (unit: Unit) => unit.passages.some((id) => {
+    const { passages, sentences, pack } = matter.of(id);
+    const spoken = passages.get(id)!.kind === 'utterance';
+    return (sentences.get(id) ?? []).some(({ text }) => facetsOfText(text, pack).length > 0 || (spoken && pack.saysWhatToDo?.(text)));
+  });
   const needed = new Set<string>();
   // In order backwards: what a unit that stays leans on stays, too.
   for (const { unit, given } of [...units].reverse()) {

@@ -148,6 +148,12 @@ export interface LanguagePack {
   pointsAtHeading?(sentence: string): boolean;
   /** The topic that a speaker's sentence announces ("The third thing is returns."). */
   signpost?(sentence: string): string | undefined;
+  /** Whether somebody who speaks says what is to be done, though no rule is worded as one ("You let it bleed."). */
+  saysWhatToDo?(sentence: string): boolean;
+  /** Whether a spoken sentence turns to something else, rather than going on with what was said. */
+  turns?(sentence: string): boolean;
+  /** Whether a heading is put to somebody who tells ("Tell me …", "What do you do?"), and not to a learner. */
+  asksTeller?(heading: string): boolean;
   /** The topic that a speaker names like a heading ("Now, knives."). */
   spokenHeading?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */
@@ -174,6 +180,12 @@ export interface ObjectiveWording {
   fromTitle(title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined;
   fromCondition(condition: string): ObjectiveWords | undefined;
   fromTerm(term: string, plural: boolean): ObjectiveWords | undefined;
+  /** Several terms, to be told apart. */
+  fromTerms(terms: readonly string[]): ObjectiveWords | undefined;
+  /** What a table with this header is used for. */
+  fromTable(header: readonly string[]): ObjectiveWords | undefined;
+  /** One line on what a module is for, out of the objectives of its lessons. */
+  purpose(objectives: readonly string[]): string;
   /** What the reader is told to do, under a condition or none. */
   fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined;
 }
@@ -197,6 +209,9 @@ export interface Labels {
   and: string;
   /** Over what somebody tells of themselves. */
   told: string;
+  /** Title of a lesson that tells steps and has no heading of its own; of what stands before all headings. */
+  stepByStep: string;
+  opening: string;
   /** Titles of modules by the moment of the work, where the sources give none. */
   moments: Record<'before' | 'doing' | 'trouble' | 'after', string>;
 }

@@ -13,7 +13,7 @@ const LONGEST = 4;
 export function markingTerms(parts: readonly ScopeSection[], knowledge: Knowledge, terms: readonly Term[]): string[][] {
   // What the whole document is about marks no part of it.
   const everywhere = new Set([...terms].sort((a, b) => b.count - a.count || (a.key < b.key ? -1 : 1)).slice(0, 4).map((term) => term.key));
-  const wanted = new Map(terms.slice(0, TERMS).filter((term) => !everywhere.has(term.key) && (knowledge.pack.commonness(term.label) ?? 0) < COMMON).map((term) => [term.key, term]));
+  const wanted = new Map(terms.slice(0, TERMS).filter((term) => !everywhere.has(term.key) && (knowledge.pack.commonness(term.label) ?? 0) < COMMON && namesThing(term.label, knowledge)).map((term) => [term.key, term]));
   const counts = parts.map((part) => countsIn(part, knowledge, wanted));
   const total = new Map<string, number>();
   for (const count of counts) for (const [key, times] of count) total.set(key, (total.get(key) ?? 0) + times);
@@ -27,6 +27,12 @@ export function markingTerms(parts: readonly ScopeSection[], knowledge: Knowledg
     const second = rest.find((term) => !term.key.split(' ').some((stem) => first.key.split(' ').includes(stem)) && term.score > first.score * 0.5);
     return second ? [first.label, second.label] : [first.label];
   });
+}
+
+/** Whether a term ends in the name of a thing, and not in a sound or a verb. */
+function namesThing(label: string, { pack }: Knowledge): boolean {
+  if (!pack.tags) return true;
+  return !pack.hesitations?.(label).length && /^(?:NOUN|PROPN)$/.test(pack.tags(`the ${label}`).at(-1)?.tag ?? '');
 }
 
 /** How often each wanted term stands in a part. */
@@ -43,6 +49,11 @@ function countsIn(part: ScopeSection, knowledge: Knowledge, wanted: ReadonlyMap<
   return counts;
 }
 
+/** A heading as a title for learners: none where it asks the one who tells ("Tell me …", "What do you do?"), for then what was answered names the matter. */
+export function goodHeading(title: string, told: boolean, { pack }: Knowledge): boolean {
+  return !told || !(pack.asksTeller?.(title) ?? false);
+}
+
 /** A title of words that were said has so many words. */
 const SAID = { least: 3, most: 8 };
 
@@ -54,13 +65,13 @@ export function saidTitle({ passages }: Pick<ScopeSection, 'passages'>, knowledg
   const { sentences, claims, pack } = knowledge;
   if (!pack.understands) return undefined;
   const strong = new Set(claims.filter(instructs).flatMap((claim) => claim.ranges.map((range) => `${range.id}/${range.from}`)));
-  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !/["“”()]|\b(?:this|that|it|they|he|she|I|we|me|us)\b/i.test(text));
+  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !/["“”()]|\b(?:this|it|they|he|she|I|we|me|us|you|your)\b|^that\b|\bthat['’]s\b|\bthat (?:is|was)\b/i.test(text));
   const question = own.find(({ text, facts }) => /[?？]$/.test(text) && facts?.leaning !== 'joins-on');
   const rule = own.filter(({ facts, text }) => facts && !facts.leaning && !facts.firstPerson && /[.!]$/.test(text)).map((sentence) => ({ sentence, worth: worthOf(sentence, strong) })).filter((each) => each.worth > 0).sort((a, b) => b.worth - a.worth)[0];
   const text = question?.text ?? rule?.sentence.text.replace(/[.!]+$/, '');
   return text && upperFirst(text);
 }
 
-function worthOf({ facts, passage, from }: Sentence, strong: ReadonlySet<string>): number {
-  return (strong.has(`${passage.id}/${from}`) ? 1 : 0) + (facts!.rule?.negative ? 1 : 0) + (facts!.warning ? 0.5 : 0);
+function worthOf({ facts, passage, from, text }: Sentence, strong: ReadonlySet<string>): number {
+  return (strong.has(`${passage.id}/${from}`) ? 1 : 0) + (facts!.rule?.negative ? 1 : 0) + (facts!.warning ? 0.5 : 0) + (/^(?:an?|every|each|no|nobody|never|always|all|only)\b/i.test(text) ? 0.4 : 0);
 }

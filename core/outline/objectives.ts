@@ -3,51 +3,87 @@ import { idFrom } from '../course/id';
 import type { PassageRange } from '../course/rich-text';
 import type { Claim, Knowledge } from '../knowledge';
 import { isGenericTitle } from '../language/boilerplate';
-import type { ObjectiveWords } from '../language/pack';
+import type { ObjectiveWording, ObjectiveWords } from '../language/pack';
+import type { Passage } from '../source/source';
 import { cleanTitle } from './titles';
 
 const MOST = 3;
+/** Terms named in one objective. */
+const MOST_TERMS = 3;
+
+interface Candidate {
+  words: ObjectiveWords | undefined;
+  evidence: PassageRange[];
+}
 
 /**
- * What a lesson's learner can do afterwards, one to three objectives out of what its passages are: steps give
- * "carry out", conditional rules "decide", orders "do", definitions "explain", rules "apply", figures "state". None where no good
- * sentence can be made.
+ * What a lesson's learner can do afterwards, one to three objectives by what its passages are: steps give their doing, conditional
+ * rules a decision, a table its use, terms telling apart, orders doing, figures knowing. Words come from headings, lead-ins and
+ * subjects. None where no good sentence can be made: an open field says more than a bad one. `passages`: of the lesson, in order.
  */
-export function lessonObjectives(lessonId: string, title: string, claims: readonly Claim[], knowledge: Knowledge): Objective[] {
+export function lessonObjectives(lessonId: string, title: string, claims: readonly Claim[], passages: readonly Passage[], knowledge: Knowledge): Objective[] {
   const wording = knowledge.pack.objectives;
   if (!wording) return [];
-  const of = (kind: Claim['kind']) => claims.filter((claim) => claim.kind === kind);
-  const steps = of('step');
-  const rules = of('rule');
-  const candidates: { words: ObjectiveWords | undefined; claims: Claim[] }[] = [];
-  if (steps.length >= 2) {
-    const first = knowledge.passages.get(steps[0].ranges[0].id);
-    const leadIn = knowledge.passages.get(first?.leadIn ?? '');
-    // The heading right over the steps says more nearly what they are for than the title of all that the lesson joins.
-    const heading = first?.locator.path.at(-1);
-    const over = heading && !isGenericTitle(heading) ? cleanTitle(heading, [], '') : title;
-    const words = (leadIn && wording.fromStepsLeadIn(knowledge.pack.sentences(leadIn.text).map((range) => leadIn.text.slice(range.from, range.to)).pop() ?? '')) ?? wording.fromTitle(over, 'steps') ?? wording.fromTitle(title, 'steps');
-    candidates.push({ words, claims: steps });
-  }
-  const conditional = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning);
-  if (conditional[0]) candidates.push({ words: wording.fromCondition(conditional[0].rule!.condition!.text), claims: [conditional[0]] });
-  for (const claim of of('definition').filter((each) => each.proper && !each.leaning).slice(0, 1)) candidates.push({ words: wording.fromTerm(claim.term!, claim.plural ?? false), claims: [claim] });
+  const rules = claims.filter((claim) => claim.kind === 'rule');
+  const telling: Candidate[] = [...fromSteps(claims, title, knowledge, wording), ...fromConditions(rules, wording), ...fromTables(passages, wording), ...fromTerms(claims, wording)];
+  const found = telling.filter((candidate) => candidate.words);
   for (const claim of ordersToReader(rules)) {
-    if (candidates.filter((candidate) => candidate.words).length >= 2) break;
-    candidates.push({ words: wording.fromRule(claim.rule!.action, claim.rule!.condition?.text), claims: [claim] });
+    if (found.length >= 2) break;
+    const words = wording.fromRule(claim.rule!.action, claim.rule!.condition?.text);
+    if (words) found.push({ words, evidence: evidenceOf([claim]) });
   }
-  // What names the matter only comes behind what says something of it.
-  if (rules.length >= 2) candidates.push({ words: wording.fromTitle(title, 'rules'), claims: rules });
-  if (of('figure').length >= 3) candidates.push({ words: wording.fromTitle(title, 'figures'), claims: of('figure') });
-  if (candidates.every((candidate) => !candidate.words)) candidates.push({ words: wording.fromTitle(title, 'other'), claims: claims.slice(0, 1) });
+  // What names the matter only comes where nothing says more of it.
+  if (found.length === 0) {
+    const figures = claims.filter((claim) => claim.kind === 'figure');
+    if (figures.length >= 3) found.push({ words: wording.fromTitle(title, 'figures'), evidence: evidenceOf(figures) });
+    else if (rules.length >= 2 || /[?？]$/.test(title)) found.push({ words: wording.fromTitle(title, 'rules'), evidence: evidenceOf(rules.length > 0 ? rules : claims.slice(0, 1)) });
+  }
   const seen = new Set<string>();
-  return candidates
-    .flatMap(({ words, claims: behind }) => {
+  return found
+    .flatMap(({ words, evidence }) => {
       if (!words || seen.has(words.object) || (words.condition && seen.has(words.condition))) return [];
       seen.add(words.object === 'what to do' ? words.condition! : words.object);
-      return [{ id: idFrom('o', lessonId, words.text), ...words, evidence: evidenceOf(behind) }];
+      return [{ id: idFrom('o', lessonId, words.text), ...words, evidence }];
     })
     .slice(0, MOST);
+}
+
+/** The steps of one list, called by what introduces them, by the heading right over them or by the lesson's title. */
+function fromSteps(claims: readonly Claim[], title: string, { passages, pack }: Knowledge, wording: ObjectiveWording): Candidate[] {
+  const steps = claims.filter((claim) => claim.kind === 'step');
+  if (steps.length < 2) return [];
+  const first = passages.get(steps[0].ranges[0].id);
+  const leadIn = passages.get(first?.leadIn ?? '');
+  const heading = first?.locator.path.at(-1);
+  const over = heading && !isGenericTitle(heading) ? cleanTitle(heading, [], '') : title;
+  const introduced = leadIn && wording.fromStepsLeadIn(pack.sentences(leadIn.text).map((range) => leadIn.text.slice(range.from, range.to)).pop() ?? '');
+  return [{ words: introduced ?? wording.fromTitle(over, 'steps') ?? wording.fromTitle(title, 'steps'), evidence: evidenceOf(steps) }];
+}
+
+/** The first conditions that a decision can be made of. */
+function fromConditions(rules: readonly Claim[], wording: ObjectiveWording): Candidate[] {
+  const made = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning)
+    .map((claim) => ({ words: wording.fromCondition(claim.rule!.condition!.text), evidence: evidenceOf([claim]) }))
+    .filter((candidate) => candidate.words);
+  return made.slice(0, 1);
+}
+
+/** A table of three rows or more is used: from its first column to its last. */
+function fromTables(passages: readonly Passage[], wording: ObjectiveWording): Candidate[] {
+  const tables = new Map<string, Passage[]>();
+  for (const passage of passages) if (passage.table) tables.set(passage.table.id, [...(tables.get(passage.table.id) ?? []), passage]);
+  const made = [...tables.values()].filter((rows) => rows.length >= 3 && rows[0].table!.header.length >= 2)
+    .map((rows) => ({ words: wording.fromTable(rows[0].table!.header), evidence: rows.slice(0, 5).map((row) => ({ id: row.id, from: 0, to: row.text.length })) }))
+    .filter((candidate) => candidate.words);
+  return made.slice(0, 1);
+}
+
+function fromTerms(claims: readonly Claim[], wording: ObjectiveWording): Candidate[] {
+  const terms = claims.filter((claim) => claim.kind === 'definition' && claim.proper && !claim.leaning && claim.term);
+  const named = terms.filter((claim, at) => terms.findIndex((other) => other.term === claim.term) === at).slice(0, MOST_TERMS);
+  if (named.length === 0) return [];
+  const words = named.length > 1 ? wording.fromTerms(named.map((claim) => claim.term!)) : wording.fromTerm(named[0].term!, named[0].plural ?? false);
+  return [{ words, evidence: evidenceOf(named) }];
 }
 
 /** Rules that tell the reader to do something, the firmest first. */

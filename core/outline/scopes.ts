@@ -1,9 +1,10 @@
 import { isGenericTitle } from '../language/boilerplate';
 import type { Knowledge, Term } from '../knowledge';
 import type { Section } from '../source/source';
+import { isTold } from '../unit/noise';
 import { wordsOfPassage } from '../unit/units';
 import type { Unit } from '../unit/unit';
-import { markingTerms, saidTitle } from './naming';
+import { goodHeading, markingTerms, saidTitle } from './naming';
 import { announcedTopic, splitSection } from './split';
 import { canJoin, cleanTitle, joinTitles, lowerFirst, upperFirst } from './titles';
 import { passageWeights, type Scope, type ScopeSection } from './scope';
@@ -37,17 +38,26 @@ export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: Sco
 
   const build = (sections: readonly ScopeSection[], title?: string): Scope => {
     const passages = sections.flatMap((section) => section.passages);
-    const told = sections.find((section) => section.passages.length > 0) ?? sections[0];
+    const headed = sections.find((section) => section.passages.length > 0) ?? sections[0];
     return {
-      title: title ?? cleanTitle(told.title, told.path.slice(1), courseTitle), sourceId: source.id, sections: sections.filter((section) => section.passages.length > 0),
+      title: title ?? titleOf(headed), sourceId: source.id, sections: sections.filter((section) => section.passages.length > 0),
       words: passages.reduce((sum, id) => sum + words.get(id)!, 0),
       weight: passages.reduce((sum, id) => sum + (weights.get(id) ?? 0), 0),
     };
   };
 
+  const voice = isTold(knowledge);
+  /** The heading, or what is said under it where that is a question to the one who tells. */
+  const titleOf = (section: ScopeSection): string => {
+    const clean = cleanTitle(section.title, section.path.slice(1), courseTitle);
+    if (goodHeading(section.title, voice, knowledge)) return clean;
+    const procedure = section.passages.some((id) => taught.get(id)!.kind === 'procedure' || (knowledge.passages.get(id)!.list && knowledge.stepLists.has(knowledge.passages.get(id)!.list!.id)));
+    return procedure ? knowledge.pack.labels.stepByStep : saidTitle(section, knowledge) ?? clean;
+  };
+
   /** Scopes of a section and all below it. */
   const divide = (section: Section): Scope[] => {
-    const whole = build(withBelow(section), cleanTitle(section.title, own(section).path.slice(1), courseTitle));
+    const whole = build(withBelow(section), titleOf(own(section)));
     if (whole.words === 0) return [];
     if (whole.words <= size.most) return [whole];
     const first = build([own(section)]);
@@ -72,7 +82,8 @@ export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: Sco
   const partTitle = (scope: Scope, part: ScopeSection, label: readonly string[], index: number): string => {
     const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
     const headed = scope.sections[0].path.length > 0;
-    const own = topic ?? (headed ? undefined : saidTitle(part, knowledge)) ?? label[0];
+    // A talk begins by saying what it is about.
+    const own = topic ?? (headed ? undefined : saidTitle(part, knowledge) ?? (index === 0 && voice ? knowledge.pack.labels.opening : undefined)) ?? label[0];
     if (!own) return index === 0 || !headed ? scope.title : `${scope.title} (${index + 1})`;
     // What stands under no heading is called by what it says, never by its document.
     return headed ? `${scope.title.replace(/[?？]$/, '')}: ${lowerFirst(own)}` : upperFirst(own);
@@ -90,7 +101,7 @@ export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: Sco
   const above: ScopeSection[] = [];
   // What stands before the parts, under the titles that head them all.
   for (let section: Section | undefined = root; section; section = section === top ? undefined : section.sections[0]) above.push(own(section));
-  const opening = build(above, cleanTitle(top.title, [], top.sections.length === 0 ? '' : courseTitle));
+  const opening = build(above, top.sections.length === 0 ? cleanTitle(top.title, [], '') : knowledge.pack.labels.opening);
   if (opening.words > 0) groups.push({ title: opening.title, scopes: opening.sections.length === 1 && opening.words > size.most * 1.5 ? splitScope(opening) : [opening] });
   for (const section of top.sections) {
     const scopes = divide(section);

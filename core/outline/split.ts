@@ -5,6 +5,8 @@ import type { Unit } from '../unit/unit';
 import type { ScopeSection } from './scope';
 
 const WINDOW = 4;
+/** A speaker's topic is named within so many sentences. */
+const FIRST_SPOKEN = 4;
 
 /**
  * Splits a long section without headings where its vocabulary shifts: of the gaps between passages near equal
@@ -53,14 +55,15 @@ function announced(passages: readonly Passage[], tied: (at: number) => boolean, 
   return places.length >= 3 ? places : [];
 }
 
-/** The topic that a passage's first sentence announces, in speech also the second behind a few words. */
+/** The topic that a passage's first sentence announces, in speech also behind a few words. */
 export function announcedTopic(passage: Passage, knowledge: Knowledge): string | undefined {
   const { pack, sentences } = knowledge;
-  const [first, second] = sentences.get(passage.id) ?? [];
-  if (!first) return undefined;
-  const announced = pack.signpost?.(first.text);
-  if (announced || passage.kind !== 'utterance') return announced;
-  return pack.spokenHeading?.(first.text) ?? (second && first.words <= 5 ? pack.spokenHeading?.(second.text) : undefined);
+  for (const { text, words } of (sentences.get(passage.id) ?? []).slice(0, passage.kind === 'utterance' ? FIRST_SPOKEN : 1)) {
+    const topic = pack.signpost?.(text) ?? (passage.kind === 'utterance' ? pack.spokenHeading?.(text) : undefined);
+    // "Right. Um. The next one is sharps.": behind a few words that only hold the floor.
+    if (topic || words > 3) return topic;
+  }
+  return undefined;
 }
 
 function cohesion(left: readonly string[], right: readonly string[]): number {

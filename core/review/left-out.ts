@@ -2,7 +2,7 @@ import type { LeftOut } from '../course/course';
 import type { Use } from '../course/uses';
 import type { Claim, Knowledge } from '../knowledge';
 import { roughWords } from '../source/words';
-import { facetsOf, type Facet } from '../unit/facets';
+import { facetsOf, facetsOfText, type Facet } from '../unit/facets';
 
 /** What words say, for counting: the facets of their claims, otherwise the kind of claim; `passage`: nothing that is claimed. */
 export type SaidKind = Facet | Claim['kind'] | 'passage';
@@ -30,14 +30,15 @@ export function leftOutLines(leftOut: readonly LeftOut[], uses: ReadonlyMap<stri
     const each = owner.get(first.id)!;
     const text = open.map(({ id, from, to }) => owner.get(id)!.passages.get(id)!.text.slice(from, to)).join(' ');
     const own = new Set(open.flatMap(({ id, from, to }) => (claims.get(id) ?? []).filter((claim) => claim.ranges.some((range) => range.id === id && range.from < to && range.to > from))));
-    return [{ sourceId: each.source.id, topic: each.passages.get(first.id)!.locator.path.at(-1) ?? each.source.title, reason, passages: open, text, words: roughWords(text), kinds: kindsOf(own, each, open.length) }];
+    return [{ sourceId: each.source.id, topic: each.passages.get(first.id)!.locator.path.at(-1) ?? each.source.title, reason, passages: open, text, words: roughWords(text), kinds: kindsOf(own, each, text, open.length) }];
   });
 }
 
-function kindsOf(claims: ReadonlySet<Claim>, { pack }: Knowledge, passages: number): LeftOutLine['kinds'] {
+function kindsOf(claims: ReadonlySet<Claim>, { pack }: Knowledge, text: string, passages: number): LeftOutLine['kinds'] {
   const counts: LeftOutLine['kinds'] = {};
+  if (claims.size === 0) for (const facet of facetsOfText(text, pack)) counts[facet] = 1;
   for (const claim of claims) for (const kind of saidKinds(claim, pack)) counts[kind] = (counts[kind] ?? 0) + 1;
-  return claims.size > 0 ? counts : { passage: passages };
+  return Object.keys(counts).length > 0 ? counts : { passage: passages };
 }
 
 /** What a claim says, for counting: its facets, and its kind where it has none. */

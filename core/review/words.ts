@@ -5,7 +5,7 @@ import type { LeftOutLine, SaidKind } from './left-out';
 
 const REASONS: Record<LeftOutReason, string> = {
   history: 'change history', contents: 'table of contents', legal: 'legal text', thanks: 'thanks and credits', contact: 'where to write about the document', index: 'index', references: 'list of references',
-  about: 'about the document', pointer: 'only sends elsewhere', marketing: 'only praises', greeting: 'greeting', stage: 'said to the hall', politeness: 'only polite',
+  about: 'about the document', unfinished: 'a note of its author to do something', pointer: 'only sends elsewhere', marketing: 'only praises', greeting: 'greeting', stage: 'said to the hall', politeness: 'only polite',
   known: 'known to the audience', repeated: 'said elsewhere in the course', supporting: 'a supporting source, and no lesson it fits', light: 'background, no room', size: 'no room at this length',
 };
 
@@ -27,7 +27,7 @@ export function kindWords(kinds: LeftOutLine['kinds']): string {
 }
 
 /** Reasons that are noise or a repeat: nothing of the matter is lost by them. */
-const HARMLESS: ReadonlySet<LeftOutReason> = new Set(['history', 'contents', 'legal', 'thanks', 'contact', 'index', 'references', 'about', 'pointer', 'marketing', 'greeting', 'stage', 'politeness', 'repeated', 'known']);
+const HARMLESS: ReadonlySet<LeftOutReason> = new Set(['history', 'contents', 'legal', 'thanks', 'contact', 'index', 'references', 'about', 'unfinished', 'pointer', 'marketing', 'greeting', 'stage', 'politeness', 'repeated', 'known']);
 export const isHarmless = (reason: LeftOutReason): boolean => HARMLESS.has(reason);
 
 /** All kinds of several lines together. */

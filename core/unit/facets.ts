@@ -1,20 +1,29 @@
 import type { Claim } from '../knowledge';
 import type { LanguagePack } from '../language/pack';
 import { speaksOfEmergency } from '../language/emergency';
+import { setsLimit } from '../language/limits';
 
 /** What makes a claim one that must not be missed; one claim can have several. */
 export type Facet = 'limit' | 'exception' | 'emergency' | 'prohibition' | 'deadline';
 
-/** The facets of a claim. */
-export function facetsOf(claim: Pick<Claim, 'kind' | 'rule' | 'text'>, pack: Pick<LanguagePack, 'opensException'>): Facet[] {
-  const { kind, rule, text } = claim;
+/** What words say that must not be missed, whether or not a claim is found in them. */
+export function facetsOfText(text: string, { numbers, opensException }: Pick<LanguagePack, 'numbers' | 'opensException'>): Facet[] {
   return [
-    ...(kind === 'figure' ? ['limit' as const] : []),
-    ...(rule?.exception !== undefined || pack.opensException?.(text) ? ['exception' as const] : []),
+    ...(setsLimit(text, numbers ? numbers(text).length > 0 : /\d/.test(text)) ? ['limit' as const] : []),
+    ...(opensException?.(text) ? ['exception' as const] : []),
     ...(speaksOfEmergency(text) ? ['emergency' as const] : []),
+  ];
+}
+
+/** The facets of a claim. */
+export function facetsOf({ kind, rule, text }: Pick<Claim, 'kind' | 'rule' | 'text'>, pack: Pick<LanguagePack, 'numbers' | 'opensException'>): Facet[] {
+  return [...new Set<Facet>([
+    ...(kind === 'figure' ? ['limit' as const] : []),
+    ...(rule?.exception !== undefined ? ['exception' as const] : []),
+    ...facetsOfText(text, pack),
     ...(rule?.negative ? ['prohibition' as const] : []),
     ...(rule?.deadline !== undefined ? ['deadline' as const] : []),
-  ];
+  ])];
 }
 
 /** Kinds of claims that instruct: whoever misses one acts wrongly. */

@@ -20,6 +20,8 @@ const WHOLLY: ReadonlySet<Noise> = new Set(['contents', 'index', 'history', 'ref
 /** Words of licences: a part under a legal heading is one itself when this share of its sentences has them. */
 const LICENCE = /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribut\w+|derivative|modified version|trademarks?|lizenz\w*|urheber\w*|gewährleistung|haftung|licencia|droits d['’]auteur|garantie|the document)\b|©/i;
 const LICENCE_SHARE = 0.25;
+/** In capitals only: "todo" is a word in other languages. */
+const UNFINISHED = /(?:^|[^\p{L}])(?:FIXME|TODO|TBD)(?:[^\p{L}]|$)/u;
 /** A text with more than this share of sentences in the first person is told by somebody. */
 const VOICE = 0.06;
 
@@ -56,19 +58,24 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const found = new Map<string, Noise>();
   const contents = contentsPassages(knowledge);
   const opening = openingPassages(source.root);
-  const speakers = [...sentences.values()].flat();
-  const voice = speakers.filter((sentence) => sentence.facts?.firstPerson).length > speakers.length * VOICE;
+  const voice = isTold(knowledge);
   source.passages.forEach((passage, at) => {
     if (knowledge.focus?.has(passage.id)) return;
     const edge = at < EDGE || at >= source.passages.length - EDGE / 2;
     const own = sentences.get(passage.id) ?? [];
     const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
     for (const sentence of own) {
-      const noise = contents.has(passage.id) ? 'contents' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
+      const noise = contents.has(passage.id) ? 'contents' : UNFINISHED.test(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   });
   return found;
+}
+
+/** Whether a text is told by somebody who says "I": a talk, an interview, a post. */
+export function isTold({ sentences }: Pick<Knowledge, 'sentences'>): boolean {
+  const all = [...sentences.values()].flat();
+  return all.filter((sentence) => sentence.facts?.firstPerson).length > all.length * VOICE;
 }
 
 /** A heading with nothing under it but one heading is the document's own title. */

@@ -9,8 +9,8 @@ export function relationsOf(unit: Unit, before: Unit | undefined, knowledge: Kno
   if (!first) return unit.kind === 'code' ? [{ kind: 'continues', to: before.id }] : [];
   if (knowledge.pack.opensException?.(first.text)) return [{ kind: 'exception', to: before.id }];
   const leaning = first.facts?.leaning;
-  // Speech joins everything to everything ("So, …").
-  if (leaning === 'points-back' || (leaning === 'joins-on' && !isSpoken(first.passage))) return [{ kind: first.facts?.example ? 'example' : 'continues', to: before.id }];
+  // Speech joins everything to everything: "So, …" may begin something else, "Then …" does not.
+  if (leaning === 'points-back' || (leaning === 'joins-on' && !(isSpoken(first.passage) && knowledge.pack.turns?.(first.text)))) return [{ kind: first.facts?.example ? 'example' : 'continues', to: before.id }];
   if (unit.kind === 'case' && first.facts?.example) return [{ kind: 'example', to: before.id }];
   const last = knowledge.passages.get(before.passages.at(-1)!)!;
   if (/[:：]$/.test(last.text)) return [{ kind: 'introduces', to: before.id }];

@@ -29,6 +29,8 @@ const TELLING = 5;
 const LIKE = { anywhere: { all: 0.8, itself: 0.6, least: 3 }, together: { all: 0.64, itself: 0.45, least: 2 } };
 /** A figure that both name counts like a rare word. */
 const NUMBER_WEIGHT = 0.9;
+/** Of a sentence of few words those that both have must be this telling, against the rarest, on the mean. */
+const FEW = 0.8;
 /** Within one source only what says it with nearly the same words is a repeat. */
 const WITHIN = { share: 0.85, least: 5 };
 
@@ -80,7 +82,8 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
   const figures = [...less.numbers].filter((number) => fuller.numbers.has(number)).length;
   const inside = weighed(shared, weights) + figures * rare;
   const around = weighed([...less.stems].filter((stem) => !fuller.stems.has(stem) && fuller.around.has(stem)), weights);
-  if (shared.length + figures < Math.min(2, least) || inside < less.weight * itself || inside + around < less.weight * all) return 0;
+  // Of few words only telling ones say that it is the same.
+  if (shared.length < 2 || (less.stems.size < 4 && weighed(shared, weights) < shared.length * rare * FEW) || inside < less.weight * itself || inside + around < less.weight * all) return 0;
   return denies(less, shared) === denies(fuller, shared) ? (inside + around) / less.weight : 0;
 }
 
@@ -96,7 +99,7 @@ const NEGATIVE = /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cann
 
 /** Whether the part of a sentence that has these stems denies: "carried in the box, never in the hand" asks for the box. */
 function denies({ sentence, pack }: Fact, stems: readonly string[]): boolean {
-  const clauses = sentence.text.split(/[,;:|()]|\s[–—-]\s|\b(?:and|but|und|aber|et|mais|y|pero)\b/iu).filter((clause) => clause.trim() !== '');
+  const clauses = sentence.text.split(/[,;:|()]|\s[–—-]\s|\b(?:but|aber|sondern|mais|pero|sino)\b/iu).filter((clause) => clause.trim() !== '');
   if (clauses.length < 2) return NEGATIVE.test(sentence.text);
   const holding = clauses.map((clause) => ({ clause, count: pack.stems(pack.regular?.(clause) ?? clause).filter((stem) => stems.includes(stem)).length }));
   const most = Math.max(...holding.map((each) => each.count));
@@ -108,7 +111,7 @@ function factsOf(knowledge: readonly Knowledge[]): Fact[] {
     const { pack, sentences, source: { root } } = each;
     const heads = new Map(allSections(root).flatMap((section) => section.passages.map((id) => [id, pack.stems(section.title)] as const)));
     return [...sentences].flatMap(([id, own]) => {
-      const said = own.map((sentence) => ({ stems: saidIn(sentence, pack), numbers: numbersIn(sentence.text, pack) }));
+      const said = own.map((sentence) => saidIn(sentence, pack));
       return own.flatMap((sentence, at): Fact[] => sentence.technical || /[?？:：]$/.test(sentence.text) ? [] : [{
         sentence, pack, key: sentenceKey(sentence), source, stems: new Set(said[at].stems), numbers: said[at].numbers, weight: 0,
         around: new Set([...(heads.get(id) ?? []), ...said.flatMap((other, index) => (index === at ? [] : other.stems))]),
@@ -118,17 +121,17 @@ function factsOf(knowledge: readonly Knowledge[]): Fact[] {
   });
 }
 
-/** The figures of a sentence, times in seconds. */
-function numbersIn(text: string, pack: Knowledge['pack']): Set<string> {
-  const numbers = pack.numbers?.(text) ?? [...text.matchAll(/\d+(?:[.,]\d+)?/g)].map((match) => ({ value: Number(match[0].replace(',', '.')), to: match.index + match[0].length }));
-  return new Set(numbers.map(({ value, to }) => {
-    const unit = /^[\s-]+(\p{L}+)/u.exec(text.slice(to));
+/** The figures of a sentence, times in seconds, and the stems of the rest of it. */
+function saidIn({ text }: Sentence, pack: Knowledge['pack']): { stems: string[]; numbers: Set<string> } {
+  const plain = pack.regular?.(text) ?? text;
+  const found = pack.numbers?.(plain) ?? [...plain.matchAll(/\d+(?:[.,]\d+)?/g)].map((match) => ({ value: Number(match[0].replace(',', '.')), from: match.index, to: match.index + match[0].length }));
+  const numbers = new Set<string>();
+  let bare = plain;
+  for (const { value, from, to } of found.toReversed()) {
+    const unit = /^[\s-]+(\p{L}+)/u.exec(plain.slice(to));
     const seconds = unit ? secondsIn(unit[1]) : undefined;
-    return seconds === undefined ? String(value) : `${value * seconds} s`;
-  }));
-}
-
-/** Stems without figures and units of time. */
-function saidIn({ text, stems }: Sentence, pack: Knowledge['pack']): string[] {
-  return (pack.regular ? pack.stems(pack.regular(text)) : stems).filter((stem) => !/^\d/.test(stem) && secondsIn(stem) === undefined);
+    numbers.add(seconds === undefined ? String(value) : `${value * seconds} s`);
+    bare = `${bare.slice(0, from)} ${bare.slice(seconds === undefined ? to : to + unit![0].length)}`;
+  }
+  return { numbers, stems: pack.stems(bare).filter((stem) => !/^\d/.test(stem)) };
 }

@@ -108,13 +108,14 @@ describe('a course of what its author knows', () => {
     const shown = allLessons(draftCourse(aBrief({ language }), [understand(source, packFor(language))], 'Brot').course).flatMap((lesson) => lesson.blocks).filter((block) => [told, plain].includes(words(block)));
     expect(shown.map((block) => [block.kind, words(block)])).toEqual([['callout', told], ['text', plain]]);
   });
-  it('says "they" under nothing that does not name them', async () => {
+  it('keeps an answer whole that begins with "they"', async () => {
     const [question] = INTERVIEW.filter(({ key }) => key === 'wrong-cost');
     const text = 'They lose a whole batch of rye, and with it the hotel on the square that orders it every day of the week, winter and summer. Flour costs money. A lost batch is 64 loaves. The wages are paid all the same, and the oven was on for nothing at all that night, which nobody pays for either.';
     const steps = INTERVIEW.find(({ key }) => key === 'stages-steps')!;
     const source = readAnswers([{ id: anId('steps'), topic: topicTitle('stages', 'en'), question: steps.question, text: `${TYPED['stages-steps']}\n${'Wash the divider with the guard off before and after the nut dough, every time.\n'.repeat(8)}` }, { id: anId('cost'), topic: topicTitle('wrong', 'en'), question: question.question, text }], ABOUT, asked)!;
     const shown = allLessons(draftCourse(aBrief(), [understand(source, await packFor('en'))], 'The night shift').course).flatMap((lesson) => lesson.blocks.map(words)).join(' ');
-    expect(shown).not.toContain('They lose');
+    // Nothing of an answer is lost; the question over it says who they are.
+    expect(shown).toContain('They lose');
     expect(shown).toContain('A lost batch is 64 loaves.');
   });
 });

@@ -66,10 +66,10 @@ describe('exit codes', () => {
     expect(said).toMatch(/used once/);
   });
 
-  it('4: too little to make a course', async () => {
-    const { code, said } = await call('draft', put('short.md', '# Short\n\nOne sentence only stands here.\n'), '--out', folder());
+  it('4: nothing to make a course of', async () => {
+    const { code, said } = await call('draft', put('short.md', '# Short\n\n## Licence\n\nAll rights reserved by us, and no warranty of any kind.\n'), '--out', folder());
     expect(code).toBe(4);
-    expect(said).toMatch(/Add sources/);
+    expect(said).toMatch(/Add a source/);
   });
 
   it('130: stopped, and nothing written', async () => {

@@ -3,7 +3,9 @@ import { allLessons, emptyCourse, type Course } from '../../core/course/course';
 import { takeOutline } from '../../core/course/gestures';
 import { applyAll } from '../../core/course/operations';
 import { validateCourse } from '../../core/course/validate';
-import { draftContext, draftCourse } from '../../core/draft';
+import { draftCourse, planCourse } from '../../core/draft';
+import { contextFor, draftContext, type DraftContext } from '../../core/draft/context';
+import { leftOutOf } from '../../core/draft/left-out';
 import { usesOf } from '../../core/course/uses';
 import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, scopeOf, unusedFor } from '../../core/draft/from-course';
 import { takePage } from '../../core/course/takes';
@@ -11,6 +13,7 @@ import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';
 import { understand } from '../../core/knowledge';
 import { draftOutline } from '../../core/outline';
+import { lessonsOf } from '../../core/outline/proposal';
 import { readSource } from '../../core/reading';
 import { packFor } from '../../server/language/packs';
 import { aBrief, anId, file, MAKER } from '../builders';
@@ -32,7 +35,13 @@ function make(course: Course, operations: Parameters<typeof applyAll>[1]): Cours
 function outlined(knowledge: Knowledge[]): Course {
   const course = emptyCourse(anId('desk'), TITLE, aBrief());
   const context = draftContext(course.brief, knowledge);
-  return make(course, takeOutline(course, outlineNodes(draftOutline(course.brief, knowledge, context.terms, TITLE), context)));
+  return make(course, takeOutline(course, nodesOf(course, context)));
+}
+function nodesOf(course: Course, whole: DraftContext) {
+  const proposal = draftOutline(course.brief, whole.sources, whole.terms, TITLE);
+  const context = contextFor(whole, lessonsOf(proposal));
+  const plan = planCourse(proposal, context);
+  return outlineNodes(proposal, plan, context, leftOutOf(proposal, plan, context));
 }
 const bare = (lesson: ReturnType<typeof allLessons>[number]) => lesson.blocks;
 
@@ -95,19 +104,19 @@ describe('a lesson written by hand', () => {
   it('takes passages that fit its title and that no other lesson has', () => {
     // All of the policy is planned for others; a second source has more on the same.
     const course = withLesson('Late fees');
-    const own = proposalOf(course, [policy, faq]).modules[0].lessons[0];
+    const own = proposalOf(course, draftContext(course.brief, [policy, faq])).modules[0].lessons[0];
     const ids = own.scope.sections.flatMap((section) => section.passages);
     expect(ids.length).toBeGreaterThan(0);
     expect(ids.every((id) => faq.passages.has(id))).toBe(true);
     expect(ids.map((id) => faq.passages.get(id)!.text).join(' ')).toMatch(/late/i);
   });
-  it('on what no source speaks of gets none', () => expect(proposalOf(withLesson('Volcanoes'), [faq]).modules[0].lessons[0].scope.sections).toEqual([]));
+  it('on what no source speaks of gets none', () => expect(proposalOf(withLesson('Volcanoes'), draftContext(aBrief(), [faq])).modules[0].lessons[0].scope.sections).toEqual([]));
 });
 
 describe('what stands on what', () => {
   it('a lesson\'s matter is its passages under their sections, in the order of the source', () => {
     const course = outlined([policy]);
-    for (const lesson of allLessons(course)) expect(scopeOf(lesson, [policy]).sections.flatMap((section) => section.passages)).toEqual(policy.source.passages.map((passage) => passage.id).filter((id) => lesson.plannedPassages.includes(id)));
+    for (const lesson of allLessons(course)) expect(scopeOf(lesson, draftContext(aBrief(), [policy])).sections.flatMap((section) => section.passages)).toEqual(policy.source.passages.map((passage) => passage.id).filter((id) => lesson.plannedPassages.includes(id)));
   });
 
   it('passages are used when text or a block stands on them, and unused ones are ranked by topic', () => {

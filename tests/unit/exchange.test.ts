@@ -61,7 +61,7 @@ describe('the archive', () => {
 });
 
 describe('the reading page', () => {
-  const page = parseHTML(writeReadingPage(document, [{ title: 'Log', reason: 'size' }])).document;
+  const page = parseHTML(writeReadingPage(document, [{ sourceId: anId('s'), topic: 'Log', reason: 'size', passages: [], text: 'Ladders go back first.', words: 4, kinds: { limit: 2, exception: 1 } }])).document;
 
   it('has every lesson, and every sentence a click from its passage', () => {
     expect(page.querySelectorAll('article')).toHaveLength(made.course.modules.flatMap((module) => module.lessons).length);

@@ -47,7 +47,7 @@ describe('what people and programs send', () => {
 describe('problems in words', () => {
   it('say what happened without codes, and begin and end like sentences', () => {
     for (const code of worded.problems) {
-      const said = say({ code, parameters: { what: 'title', extension: 'xyz', format: 'pdf', megabytes: 70, limit: 64, pages: 6, words: 10, least: 120, rule: 'length', version: 2, known: 1, reason: 'id-twice', millions: 24, status: 404, seconds: 20, type: 'image/png', login: 'ines' } });
+      const said = say({ code, parameters: { what: 'title', extension: 'xyz', format: 'pdf', megabytes: 70, limit: 64, pages: 6, words: 10, least: 120, rule: 'length', version: 2, known: 1, reason: 'id-twice', millions: 24, status: 404, seconds: 20, type: 'image/png', login: 'ines', lesson: 'Ladders' } });
       expect(said).toMatch(/^["\p{Lu}].*\.$/su);
       expect(said).not.toMatch(/undefined|NaN|\{/);
     }

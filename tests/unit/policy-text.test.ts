@@ -90,13 +90,13 @@ describe('paragraphs in lessons', () => {
     expect(await drafted('**May I bring my dog?** Only on the pier, never in a boat. If a dog barks at the ducks, you must take it home. The pier lead has a bowl of water and a hook for the lead. Please bring a towel, because a wet dog must not sit on the cushions. Dogs that have been in the river must be rinsed at the tap beside the gate.')).toContain('May I bring my dog? Only on the pier, never in a boat.');
   });
 
-  it('leave question and answer out when the answer speaks of the document', async () => {
+  it('keep question and answer though the answer speaks of the document', async () => {
     const words = await drafted('**Do I need a licence?** No, as this handbook explains in its first part. You must bring a photo of yourself to the office.');
-    expect(words).not.toContain('photo of yourself');
+    expect(words).toContain('You must bring a photo of yourself to the office.');
   });
 
-  it('do not lean on what was passed over', async () => {
-    expect(await drafted('This document was written in winter. It tells you what you must do on the pier.')).not.toContain('It tells you');
+  it('keep what something leans on, be it about the document', async () => {
+    expect(await drafted('This document was written in winter. It tells you what you must do on the pier.')).toContain('This document was written in winter. It tells you');
   });
 
   it('know when one section sends the reader to another by its title', async () => {

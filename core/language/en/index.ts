@@ -17,7 +17,7 @@ import { numbersOf, quantitiesOf } from './quantities';
 import { bracketedReferences, sendsToSection } from './references';
 import { regular } from './regular';
 import { ruleOf } from './rules';
-import { signpost, spokenHeading } from './signposts';
+import { saysWhatToDo, signpost, spokenHeading, turns } from './signposts';
 
 const WARNING = /^(?:(?:warning|caution|danger)(?!\s+(?:signs?|labels?|lights?|triangles?)\b)|beware|be careful|take care|never|do not|don't)\b|[,;]\s+(?:otherwise|or else)\s+(?:\S+\s+){1,5}?(?:will|is|are|can|cannot|may|might|would|does|do|has|have|loses?|stays?)\b|(?<!\b(?:not|never|less) )\b(?:danger(?:ous)?(?! goods\b)|hazard(?! (?:label|warning|light)s?\b)|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break(?! (?:\S+ ){0,5}(?:apart|down|up into)\b)|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|(?<!\b(?:reduc|avoid|prevent|limit|lower|minimi[sz])(?:es|ed|ing|s|e)? (?:the )?)risk of|must never|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
 const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|^the reason\b|\bthe reason (?:is|was|why)\b|\b(?:due|owing) to\b/i;
@@ -91,20 +91,25 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     opensException,
     namesKnown: namesKnownThing,
     signpost,
-    spokenHeading: (sentence) => spokenHeading(sentence, (topic) => {
-      const tagged = tags(topic);
-      return /^(?:NOUN|PROPN)$/.test(tagged.at(-1)?.tag ?? '') && tagged.every((word) => /^(?:NOUN|PROPN|ADJ|ADP|DET)$/.test(word.tag));
-    }),
+    turns,
+    saysWhatToDo,
+    asksTeller: (heading) => /^(?:tell|show|explain|describe|and|but|so)\b|\b(?:you|your|yours|me)\b.*[?]?$/i.test(heading) && !/^(?:may|can|must|should|do) I\b/i.test(heading),
+    spokenHeading: (sentence) => spokenHeading(sentence, (topic) => isThing(tags(topic).filter((word) => word.tag !== 'DET'))),
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),
     pointsAtPersons: (sentence) => /^(?:they|he|she)\b/i.test(sentence),
     grade: fleschKincaid,
-    objectives: englishObjectives(words, (title) => isClause(title, tags(title), words)),
+    objectives: englishObjectives(words, (title) => isClause(title, tags(title), words), (phrase) => isThing(tags(`the ${phrase.toLowerCase()}`).slice(1))),
     questions: englishQuestions(words),
     labels: labelsFor('en'),
   };
+}
+
+/** A noun with what may stand before it, "of …" among it. */
+function isThing(tagged: readonly TaggedWord[]): boolean {
+  return tagged.length > 0 && /^(?:NOUN|PROPN)$/.test(tagged.at(-1)!.tag) && !/^(?:ADP|VERB)$/.test(tagged[0].tag) && tagged.every((word) => /^(?:NOUN|PROPN|ADJ|ADP|DET)$/.test(word.tag));
 }
 
 /** "A resident wants a refund": its verb shows its person or time, and something follows; "The five-point look-over" has none. */

@@ -31,6 +31,8 @@ function fromRule(action: string, condition: string | undefined): ObjectiveWords
 /** What a learner does with the matter under a title, worded by the kind of title. */
 function fromTitle(words: WordList, isClause: (title: string) => boolean, title: string, kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other'): ObjectiveWords | undefined {
   const bare = inSentenceCase(title.replace(/[?.!]+$/, ''), words);
+  // What is put to somebody who tells, or breaks off, names nothing to learn.
+  if (/\b(?:me|my|I|you)\b/i.test(title) || /^(?:how|what|which) \w+\?$/i.test(title)) return undefined;
   const asked = kind === 'steps' ? /^what are the steps (?:of|for|to|in) ([^,?]{4,70})/i.exec(title) : null;
   if (asked) return { verb: 'carry-out', level: 'apply', object: asked[1], text: `Carry out the steps of ${asked[1]}` };
   if (kind !== 'steps' && QUESTION.test(title)) return { verb: 'explain', level: 'recall', object: title, text: `Answer “${title.trim()}”` };
@@ -63,7 +65,7 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
     case 'figures':
       return { verb: 'state', level: 'recall', object: lower(bare), text: `State the limits and figures for ${lower(bare)}` };
     default:
-      return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain the main points of ${lower(bare)}` };
+      return undefined;
   }
 }
 
@@ -124,7 +126,37 @@ function lower(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
-/** Objectives in English; `words` tells verbs from nouns, `isClause` whether a title has a verb of its own. */
-export function englishObjectives(words: WordList, isClause: (title: string) => boolean): ObjectiveWording {
-  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm, fromRule };
+/** "Tell apart free chlorine, combined chlorine and bather load". */
+function fromTerms(terms: readonly string[]): ObjectiveWords | undefined {
+  if (terms.some((term) => /^[\d("]/.test(term))) return undefined;
+  const object = listed(terms.map(lower));
+  return { verb: 'explain', level: 'recall', object, text: `Tell apart ${object}` };
+}
+
+/** What a table answers, by its last column, and from what, by its first: "Look up the waiting time for each surface". */
+function fromTable(isThing: (phrase: string) => boolean, header: readonly string[]): ObjectiveWords | undefined {
+  const bare = header.map((cell) => cell.replace(/\s*\([^()]*\)/g, '').replace(/[?:.]+$/, '').trim());
+  const asks = (cell: string) => /^(?:what|who|when|how|where|which)\b/i.test(cell);
+  const [first, ...rest] = bare;
+  // Of many columns only one that answers a question is sure to be what the table is for.
+  const last = rest.find(asks) ?? (bare.length <= 3 ? bare.at(-1)! : '');
+  if (!first || !last || !isThing(first) || (!asks(last) && !isThing(last)) || [first, last].some((cell) => cell.split(' ').length > 6 || /^\d|[,;/|]/.test(cell)) || /^(?:if|when|what|who|how|where|no|nr|#)\b/i.test(first)) return undefined;
+  const asked = asks(last);
+  const from = lower(first).replace(/^(?:the|an?|your|each)\s+/i, '');
+  const object = asked ? `${lower(last)} for each ${from}` : `the ${lower(last).replace(/^(?:the|an?)\s+/i, '')} for each ${from}`;
+  return { verb: 'choose', level: 'apply', object, text: asked ? `Tell ${object}` : `Look up ${object}` };
+}
+
+/** "Afterwards one can change the paper roll, and decide what to do when the reader stays dark." */
+function purpose(objectives: readonly string[]): string {
+  return objectives.length === 0 ? '' : `Afterwards you can ${listed(objectives.map(lower))}.`;
+}
+
+function listed(parts: readonly string[]): string {
+  return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+}
+
+/** Objectives in English; `words` tells verbs from nouns, `isClause` whether a title has a verb of its own, `isThing` whether a phrase names a thing. */
+export function englishObjectives(words: WordList, isClause: (title: string) => boolean, isThing: (phrase: string) => boolean): ObjectiveWording {
+  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm, fromTerms, fromTable: (header) => fromTable(isThing, header), fromRule, purpose };
 }

@@ -4,7 +4,9 @@ import { claimWords, placeWords } from '../../../app/components/evidence/place';
 import { rowsOf } from '../../../app/components/outline/rows';
 import { fillOf } from '../../../app/components/path/fill';
 import { freshId, troubleOf } from '../../../app/composables/useApi';
-import { noticeWords, reasonWords } from '../../../app/words/notices';
+import { noticeWords } from '../../../app/words/notices';
+import { LEFT_OUT_REASONS } from '../../../core/course/course';
+import { reasonWords } from '../../../core/review/words';
 import { CLAIMS, counted, stateLabel, STATES } from '../../../app/words/states';
 import { ID_PATTERN } from '../../../core/course/id';
 import { NODE_SHAPES } from '../../../core/course/shapes';
@@ -117,7 +119,7 @@ describe('trouble', () => {
 });
 
 describe('notices and reasons', () => {
-  it.each(['contents', 'legal', 'thanks', 'history', 'index', 'references', 'about', 'navigation', 'empty', 'known', 'size', 'too-little'])('%s has words', (reason) => expect(reasonWords(reason)).toMatch(/^[a-z][a-z ]+$/));
+  it.each([...LEFT_OUT_REASONS])('%s has words', (reason) => expect(reasonWords(reason)).toMatch(/^[a-z][a-z, ]+$/));
   it.each([
     [{ code: 'fewer-modules', parameters: { asked: 5, got: 3 } }, '5 modules were asked for; the sources give 3.'], [{ code: 'fewer-lessons', parameters: { asked: 4, got: 2 } }, '4 lessons a module were asked for; the smallest module has 2.'],
     [{ code: 'language-not-understood', parameters: { title: 'Guía', language: 'es' } }, 'Guía is in a language (es)'],

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import type { Noise } from '../../../core/language/noise';
+import { noiseIn } from '../../../core/language/noise';
+import { ENGLISH_NOISE } from '../../../core/language/en/noise';
+import { hesitationsIn } from '../../../core/language/en/hesitations';
+import { unitsOf } from '../../../core/unit/units';
+import { knowing } from '../../builders';
+
+const anywhere = { spoken: false, voice: false, edge: false, opening: false, bare: false };
+const said = { ...anywhere, spoken: true, voice: true, edge: true };
+const edge = { ...anywhere, edge: true };
+
+describe('noise by name', () => {
+  it.each<[Noise, string, Partial<typeof anywhere>]>([
+    ['pointer', 'See section 4 for details.', anywhere], ['pointer', 'For the history of this document see the last page.', anywhere], ['pointer', 'The lifting points are described in the service manual.', anywhere],
+    ['pointer', 'More on this in chapter 3.', anywhere], ['contact', 'If a question is missing, write to us at desk@hall.example.', anywhere], ['thanks', 'Thanks to everyone who wrote in!', anywhere],
+    ['thanks', 'Collected by Bente.', anywhere], ['history', 'Version 3.2, approved in May.', edge], ['history', 'This version replaces version 2.', edge], ['about', 'This handbook is meant to be read once from end to end.', anywhere],
+    ['legal', '© The Hall. All rights reserved.', anywhere], ['marketing', 'Ours is the most reliable kiosk in its class.', anywhere], ['greeting', 'Good morning, everybody.', said], ['greeting', 'So, um, my name is Jo.', said],
+    ['stage', 'Can you hear me at the back?', said], ['stage', 'Next slide please.', said], ['politeness', 'Thank you so much.', said],
+  ])('%s: %s', (noise, text, setting) => expect(noiseIn(ENGLISH_NOISE, text, false, { ...anywhere, ...setting })).toBe(noise));
+
+  // Each of these was taken for noise once, or looks like it.
+  it.each([
+    'Chilled food must arrive at 5 °C or below.', 'If the lamp stays red, see section 4 before you go on.', 'Read the whole mail, including the part below the signature.', 'The writer updates the page every 30 minutes, until the end.',
+    'In a life-threatening emergency call the local number first.', 'This policy applies to everybody who works here.', 'Write the reading on the page of the day.', 'Contact the desk lead before you open the box.',
+    'The key is kept in the drawer below the till.', 'Thank the caller, and ring back within an hour.', 'Never go back for your phone.', 'No.', 'A guest who is polite is not always sober.',
+  ])('is not: %s', (text) => expect(noiseIn(ENGLISH_NOISE, text, false, edge)).toBeUndefined());
+
+  it('is never what carries a rule, limit, definition, exception or warning, unless its whole words are known', async () => {
+    const knowledge = await knowing('# A\n\n## Terms of use\n\nOurs is the best saw in the world, and you must never lend it without its guard.\n\n## Rest\n\nMore of it.\n');
+    expect([...unitsOf(knowledge).noise]).toEqual([]);
+  });
+
+  it('a heading drops its own text only, and what instructs under a soft one stays', async () => {
+    const knowledge = await knowing('# A\n\n## Legal notice\n\nCopyright of the hall, all rights reserved.\n\n### How to lock up\n\nThe last one must lock both doors.\n\n## Contact\n\nIf you smell gas, you must call 2222 at once.\n\n## Changelog\n\nSmall things were put right.\n');
+    const kept = unitsOf(knowledge).units.filter((unit) => !unit.noise).flatMap((unit) => unit.passages).map((id) => knowledge.passages.get(id)!.text);
+    expect(kept).toEqual(['The last one must lock both doors.', 'If you smell gas, you must call 2222 at once.']);
+  });
+
+  it('is a contents list, in items or in one line', async () => {
+    for (const list of ['- Saws\n- Drills', 'In here: Saws · Drills']) {
+      const knowledge = await knowing(`# A\n\n${list}\n\n## Saws\n\nA saw must be locked away.\n\n## Drills\n\nA drill must be oiled.\n`);
+      expect(unitsOf(knowledge).units.filter((unit) => unit.noise).map((unit) => unit.noise)).toEqual(['contents']);
+    }
+  });
+});
+
+describe('hesitations', () => {
+  const without = (text: string) => hesitationsIn(text).toReversed().reduce((left, { from, to }) => left.slice(0, from) + left.slice(to), text);
+  it.each([
+    ['We don\'t, um, we don\'t ask for papers.', 'we don\'t ask for papers.'], ['So, um, the door is shut.', 'So the door is shut.'], ['Um, the door is shut.', 'the door is shut.'],
+    ['You wash it for ten, no, sorry, five minutes.', 'You wash it for five minutes.'], ['It is, you know, a good door.', 'It is, a good door.'],
+    ['It is very, very hot.', 'It is very, very hot.'], ['An umbrella stands there.', 'An umbrella stands there.'],
+  ])('%s', (text, left) => expect(without(text)).toBe(left));
+});
