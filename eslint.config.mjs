@@ -3,10 +3,10 @@ import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
 
 /** Rooms of the core, the lower ones first: a later one may import an earlier one, never the reverse. */
-const ROOMS = ['course', 'source', 'language', 'reading', 'knowledge', 'brief', 'outline', 'check', 'lesson', 'draft', 'review', 'picture', 'learning', 'exchange'];
+const ROOMS = ['course', 'source', 'language', 'reading', 'knowledge', 'unit', 'brief', 'outline', 'check', 'lesson', 'review', 'draft', 'picture', 'learning', 'exchange'];
 const root = import.meta.dirname;
 /** What the desk in the browser may use of the core at run time; types of any room may be named. */
-const FOR_THE_DESK = ['course', 'brief', 'learning', 'picture', 'source'];
+const FOR_THE_DESK = ['course', 'brief', 'learning', 'picture', 'review', 'source'];
 /** What the learner's player may use; of checks, their marking only. */
 const FOR_THE_PLAYER = ['course', 'learning', 'picture'];
 

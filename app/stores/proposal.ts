@@ -1,13 +1,16 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
 import { takeOutline, type OutlineNodes } from '~~/core/course/gestures';
+import type { LeftOutLine } from '~~/core/review/left-out';
 import { useCourse } from './course';
 
 interface Made {
   nodes: OutlineNodes;
-  dropped: { title: string; reason: string; words: number }[];
+  leftOut: LeftOutLine[];
   notices: { code: string; parameters?: Record<string, string | number> }[];
   minutes: Record<string, number>;
+  /** How long everything that can be taught would take. */
+  full: number;
 }
 
 /** A drafted outline that lies beside the course until it is taken or left. */

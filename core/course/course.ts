@@ -1,6 +1,6 @@
 import type { Block } from './blocks';
 import type { Check } from './checks';
-import { NOISES } from '../language/noise';
+import type { LeftOut } from './left-out';
 import type { PassageRange } from './rich-text';
 
 /** What the author wants of the course. */
@@ -136,16 +136,6 @@ export interface Correction {
   /** Of what was understood: the kind of claim, and the hash of its words. */
   claim?: string;
   words?: string;
-}
-
-/** Why words of a source are not in the course: a kind of noise by its name, or known, repeated, supporting (finds no place), light or size (no room). */
-export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'light', 'size'] as const;
-export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
-
-/** Words of a source that drafting left out, for one reason. What evidence covers since is no longer left out. */
-export interface LeftOut {
-  passages: PassageRange[];
-  reason: LeftOutReason;
 }
 
 /** A course: the whole document, changed only by operations. */

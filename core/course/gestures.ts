@@ -1,5 +1,6 @@
 import { sameData } from './canonical';
-import { allLessons, type Course, type LeftOut, type Lesson, type Module, type Objective } from './course';
+import { allLessons, type Course, type Lesson, type Module, type Objective } from './course';
+import type { LeftOut } from './left-out';
 import type { Operation } from './operations';
 
 /** What an author does to an outline, as operations. Every function gives an empty list where the gesture means nothing. */
@@ -155,4 +156,11 @@ export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operat
   const value = leftOut.length > 0 ? leftOut : null;
   const was = course.leftOut ?? null;
   return sameData(value, was) ? [] : [{ type: 'set', id: course.id, field: 'leftOut', value, was }];
+}
+
+/** Gives passages to a lesson: they are drafted with it as they are, whatever the size. Those it has already make no difference. */
+export function giveTo(lesson: Lesson, passages: readonly string[]): Operation[] {
+  const has = new Set([...lesson.plannedPassages, ...(lesson.given ?? [])]);
+  const fresh = [...new Set(passages)].filter((id) => !has.has(id));
+  return fresh.length === 0 ? [] : [{ type: 'set', id: lesson.id, field: 'given', value: [...(lesson.given ?? []), ...fresh], was: lesson.given ?? null }];
 }

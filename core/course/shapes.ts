@@ -1,6 +1,7 @@
 import { BLOCK_KINDS, type BlockKindName } from './blocks';
 import { CHECK_KINDS } from './checks';
-import { LEFT_OUT_REASONS, type NodeKind, type Take } from './course';
+import type { NodeKind, Take } from './course';
+import { LEFT_OUT_REASONS } from './left-out';
 import { ID_PATTERN } from './id';
 import type { Problem } from './problem';
 import { passageRange } from './rich-text';

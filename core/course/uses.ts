@@ -8,15 +8,17 @@ export interface Use {
   to: number;
   lesson: string;
   check?: string;
+  /** The words there come from elsewhere, which says the same. */
+  also?: true;
 }
 
 /** Where the course stands on its sources, by passage. */
 export function usesOf(course: Pick<Course, 'modules' | 'checks'>): Map<string, Use[]> {
   const uses = new Map<string, Use[]>();
-  const note = (ranges: readonly PassageRange[] = [], lesson: string, check?: string) => {
+  const note = (ranges: readonly PassageRange[] = [], lesson: string, check?: string, also = false) => {
     for (const { id, from, to } of ranges) {
       const list = uses.get(id);
-      const use = { from, to, lesson, ...(check && { check }) };
+      const use: Use = { from, to, lesson, ...(check && { check }), ...(also && { also }) };
       if (list) list.push(use);
       else uses.set(id, [use]);
     }
@@ -25,7 +27,10 @@ export function usesOf(course: Pick<Course, 'modules' | 'checks'>): Map<string, 
   for (const lesson of allLessons(course as Course)) {
     for (const block of lesson.blocks) {
       note(block.evidence, lesson.id);
-      for (const text of blockTexts(block)) for (const { mark } of evidencedSentences(text)) note([...mark.attrs.passages, ...(mark.attrs.also ?? [])], lesson.id);
+      for (const text of blockTexts(block)) for (const { mark } of evidencedSentences(text)) {
+        note(mark.attrs.passages, lesson.id);
+        note(mark.attrs.also, lesson.id, undefined, true);
+      }
       if (block.kind === 'check') note(checks.get(block.body.checkId)?.evidence, lesson.id, block.body.checkId);
     }
   }

@@ -1,4 +1,5 @@
-import { allLessons, type Course, type LeftOut, type Lesson, type Objective } from '../course/course';
+import { allLessons, type Course, type Lesson, type Objective } from '../course/course';
+import type { LeftOut } from '../course/left-out';
 import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
@@ -64,18 +65,34 @@ function placeIn(knowledge: readonly Knowledge[]): Map<string, { section: Sectio
   return places;
 }
 
+/** Passages that pages stand on and no lesson plans, by lesson: the author pulled them in. */
+function pulledInto(course: Course): Map<string, string[]> {
+  const planned = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
+  const pulled = new Map<string, string[]>();
+  for (const [passage, uses] of usesOf(course)) {
+    if (planned.has(passage)) continue;
+    for (const lesson of new Set(uses.filter((use) => !use.check && !use.also).map((use) => use.lesson))) pulled.set(lesson, [...(pulled.get(lesson) ?? []), passage]);
+  }
+  return pulled;
+}
+
+/** What the author gave a lesson, by giving it or by pulling it into its page. */
+const givenTo = ({ id, given = [] }: Lesson, pulled: ReadonlyMap<string, string[]>): string[] => [...new Set([...given, ...(pulled.get(id) ?? [])])];
+
 /** The outline of a course as a proposal, so that it can be planned and drafted like a new one. A lesson without passages gets those that fit its title. */
 export function proposalOf(course: Course, context: Pick<DraftContext, 'knowledge' | 'matter'>): OutlineProposal {
   const planned = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
+  const pulled = pulledInto(course);
   return {
     title: course.title, language: course.language, dropped: [], notices: [],
     modules: course.modules.map((module) => ({
       id: module.id, title: module.title,
       lessons: module.lessons.map((lesson) => {
-        const { id, title, given } = lesson;
-        const plannedPassages = lesson.plannedPassages.length > 0 || given?.length ? lesson.plannedPassages : fittingPassages(title, context, planned);
+        const { id, title } = lesson;
+        const given = givenTo(lesson, pulled).filter((each) => context.matter.of(each));
+        const plannedPassages = lesson.plannedPassages.length > 0 || given.length > 0 ? lesson.plannedPassages : fittingPassages(title, context, planned);
         const own = new Set(plannedPassages);
-        return { id, title, otherTitles: [], ...(given?.length && { given }), scope: scopeOf({ title, plannedPassages, given }, context, new Set([...planned].filter((each) => !own.has(each)))) };
+        return { id, title, otherTitles: [], ...(given.length > 0 && { given }), scope: scopeOf({ title, plannedPassages, given }, context, new Set([...planned].filter((each) => !own.has(each)))) };
       }),
     })),
   };
@@ -135,7 +152,8 @@ export interface Prepared {
 
 /** What a preparation depends on: with the same words it serves for every lesson, however much of them is drafted already. */
 export function preparedFor(course: Course): string {
-  return JSON.stringify([course.title, course.brief, course.settled, course.corrections, course.supporting, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages, lesson.given])])]);
+  const pulled = pulledInto(course);
+  return JSON.stringify([course.title, course.brief, course.settled, course.corrections, course.supporting, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages, givenTo(lesson, pulled)])])]);
 }
 
 /** Plans a course as it stands. */

@@ -1,4 +1,4 @@
-import type { LeftOut, LeftOutReason } from '../course/course';
+import type { LeftOut, LeftOutReason } from '../course/left-out';
 import type { PassageRange } from '../course/rich-text';
 import { sentenceKey } from '../unit/units';
 import type { OutlineProposal } from '../outline';

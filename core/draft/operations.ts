@@ -1,4 +1,5 @@
-import type { LeftOut, Lesson, Module, Objective } from '../course/course';
+import type { Lesson, Module, Objective } from '../course/course';
+import type { LeftOut } from '../course/left-out';
 import type { OutlineNodes } from '../course/gestures';
 import type { OutlineProposal } from '../outline';
 import { passagesOf } from '../outline/scope';

@@ -1,12 +1,6 @@
-/**
- * What teaches nothing, by name. Each name is shown to the author as the reason why something was left out.
- * history: what changed in a document, and its numbers and dates; contents; legal: copyright and licence; thanks: with who made it;
- * contact: where to write about the document; index; references; about: how a document is to be read; pointer: only sends elsewhere;
- * unfinished: a note of its author to do something;
- * marketing: only praises; greeting and stage: what a speaker says to the hall; politeness.
- */
-export const NOISES = ['history', 'contents', 'legal', 'thanks', 'contact', 'index', 'references', 'about', 'unfinished', 'pointer', 'marketing', 'greeting', 'stage', 'politeness'] as const;
-export type Noise = (typeof NOISES)[number];
+import type { Noise } from '../course/left-out';
+
+export type { Noise } from '../course/left-out';
 
 /** Where a sentence stands, as far as its noise depends on it. */
 export interface NoiseSetting {

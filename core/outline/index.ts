@@ -5,7 +5,7 @@ import { contained } from '../language/similarity';
 import type { OutlineProposal, ProposedModule } from './proposal';
 import { bringTogether, leadingSource } from './several';
 import { fitCounts, groupSmall, glossaryFirst } from './shape';
-import type { Unit } from '../unit/unit';
+import type { SourceUnits } from '../unit/units';
 import { titlesFor } from './titling';
 import { passagesOf, type Dropped, type Scope } from './scope';
 import { scopesOf, type ScopeGroup, type ScopeSize } from './scopes';
@@ -23,13 +23,15 @@ function lessonSize(words: number): ScopeSize {
 }
 /** Matter of other sources comes in smaller pieces, so that each finds its place. */
 const SMALL = { most: 350, least: 0 };
+/** A talk by itself: it wanders, and its lessons are what it stays with for a while. */
+const TALK = { most: 220, least: 60 };
+const isTalk = ({ source }: Knowledge): boolean => source.root.sections.length === 0 && source.passages.some((passage) => passage.kind === 'utterance');
 /** A talk has no headings to cut at, and wanders. */
 const SPOKEN = { most: 130, least: 50 };
 
 /** A source with what is understood of it, taken apart into units. */
-export interface SourceMatter {
+export interface SourceMatter extends SourceUnits {
   knowledge: Knowledge;
-  units: readonly Unit[];
 }
 
 /**
@@ -40,8 +42,8 @@ export function draftOutline(brief: Brief, matter: readonly SourceMatter[], term
   const sources = matter.map((each) => each.knowledge);
   const notices: OutlineProposal['notices'] = [];
   const dropped: Dropped[] = [];
-  const cut = ({ knowledge, units }: SourceMatter, size: ScopeSize) => ({ knowledge, groups: scopesOf(knowledge, units, size, title, terms) });
-  const first = matter.map((each) => cut(each, lessonSize(each.knowledge.source.words)));
+  const cut = ({ knowledge, ...units }: SourceMatter, size: ScopeSize) => ({ knowledge, groups: scopesOf(knowledge, units, size, title, terms) });
+  const first = matter.map((each) => cut(each, isTalk(each.knowledge) ? TALK : lessonSize(each.knowledge.source.words)));
   const leading = leadingSource(first);
   const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(matter[index], part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN)));
   const [lead] = [sources[leading]];

@@ -1,5 +1,6 @@
 import type { Knowledge, Sentence, Term } from '../knowledge';
 import { instructs } from '../unit/facets';
+import { sentenceKey, type SourceUnits } from '../unit/units';
 import type { ScopeSection } from './scope';
 import { upperFirst } from './titles';
 
@@ -61,11 +62,11 @@ const SAID = { least: 3, most: 8 };
  * A title out of what a part without a heading says: the question it asks, or its strongest short rule or warning, word by word.
  * Undefined where nothing of it can stand alone.
  */
-export function saidTitle({ passages }: Pick<ScopeSection, 'passages'>, knowledge: Knowledge): string | undefined {
+export function saidTitle({ passages }: Pick<ScopeSection, 'passages'>, knowledge: Knowledge, noise: SourceUnits['noise']): string | undefined {
   const { sentences, claims, pack } = knowledge;
   if (!pack.understands) return undefined;
   const strong = new Set(claims.filter(instructs).flatMap((claim) => claim.ranges.map((range) => `${range.id}/${range.from}`)));
-  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !/["“”()]|\b(?:this|it|they|he|she|I|we|me|us|you|your)\b|^that\b|\bthat['’]s\b|\bthat (?:is|was)\b/i.test(text));
+  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter((sentence) => !noise.has(sentenceKey(sentence))).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !pack.hesitations?.(text).length && !/["“”()]|\b(?:this|it|they|he|she|I|we|me|us|you|your)\b|^that\b|\bthat['’]s\b|\bthat (?:is|was)\b/i.test(text));
   const question = own.find(({ text, facts }) => /[?？]$/.test(text) && facts?.leaning !== 'joins-on');
   const rule = own.filter(({ facts, text }) => facts && !facts.leaning && !facts.firstPerson && /[.!]$/.test(text)).map((sentence) => ({ sentence, worth: worthOf(sentence, strong) })).filter((each) => each.worth > 0).sort((a, b) => b.worth - a.worth)[0];
   const text = question?.text ?? rule?.sentence.text.replace(/[.!]+$/, '');

@@ -5,6 +5,7 @@ import type { Claim, Knowledge } from '../knowledge';
 import { isGenericTitle } from '../language/boilerplate';
 import type { ObjectiveWording, ObjectiveWords } from '../language/pack';
 import type { Passage } from '../source/source';
+import { isSpoken } from '../unit/noise';
 import { cleanTitle } from './titles';
 
 const MOST = 3;
@@ -25,7 +26,7 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
   const wording = knowledge.pack.objectives;
   if (!wording) return [];
   const rules = claims.filter((claim) => claim.kind === 'rule');
-  const telling: Candidate[] = [...fromSteps(claims, title, knowledge, wording), ...fromConditions(rules, wording), ...fromTables(passages, wording), ...fromTerms(claims, wording)];
+  const telling: Candidate[] = [...fromSteps(claims, title, knowledge, wording), ...fromConditions(rules, new Set(passages.filter(isSpoken).map((passage) => passage.id)), wording), ...fromTables(passages, wording), ...fromTerms(claims, wording)];
   const found = telling.filter((candidate) => candidate.words);
   for (const claim of ordersToReader(rules)) {
     if (found.length >= 2) break;
@@ -61,8 +62,9 @@ function fromSteps(claims: readonly Claim[], title: string, { passages, pack }: 
 }
 
 /** The first conditions that a decision can be made of. */
-function fromConditions(rules: readonly Claim[], wording: ObjectiveWording): Candidate[] {
-  const made = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning)
+function fromConditions(rules: readonly Claim[], spoken: ReadonlySet<string>, wording: ObjectiveWording): Candidate[] {
+  // A figure or what a speaker once did is a case, not what it is a case of.
+  const made = rules.filter((claim) => claim.rule?.person && claim.rule.condition?.leading && !claim.leaning && !/\d/.test(claim.rule.condition.text) && !spoken.has(claim.ranges[0].id))
     .map((claim) => ({ words: wording.fromCondition(claim.rule!.condition!.text), evidence: evidenceOf([claim]) }))
     .filter((candidate) => candidate.words);
   return made.slice(0, 1);

@@ -2,8 +2,7 @@ import { isGenericTitle } from '../language/boilerplate';
 import type { Knowledge, Term } from '../knowledge';
 import type { Section } from '../source/source';
 import { isTold } from '../unit/noise';
-import { wordsOfPassage } from '../unit/units';
-import type { Unit } from '../unit/unit';
+import { wordsOfPassage, type SourceUnits } from '../unit/units';
 import { goodHeading, markingTerms, saidTitle } from './naming';
 import { announcedTopic, splitSection } from './split';
 import { canJoin, cleanTitle, joinTitles, lowerFirst, upperFirst } from './titles';
@@ -22,7 +21,7 @@ export interface ScopeGroup {
 }
 
 /** Cuts a source's units into scopes of lesson size, grouped by its top sections. What is noise is in none. */
-export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: ScopeSize, courseTitle: string, terms: readonly Term[]): ScopeGroup[] {
+export function scopesOf(knowledge: Knowledge, { units, noise }: SourceUnits, size: ScopeSize, courseTitle: string, terms: readonly Term[]): ScopeGroup[] {
   const { source } = knowledge;
   const weights = passageWeights(knowledge);
   const taught = new Map(units.filter((unit) => !unit.noise).flatMap((unit) => unit.passages.map((id) => [id, unit] as const)));
@@ -52,7 +51,7 @@ export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: Sco
     const clean = cleanTitle(section.title, section.path.slice(1), courseTitle);
     if (goodHeading(section.title, voice, knowledge)) return clean;
     const procedure = section.passages.some((id) => taught.get(id)!.kind === 'procedure' || (knowledge.passages.get(id)!.list && knowledge.stepLists.has(knowledge.passages.get(id)!.list!.id)));
-    return procedure ? knowledge.pack.labels.stepByStep : saidTitle(section, knowledge) ?? clean;
+    return procedure ? knowledge.pack.labels.stepByStep : saidTitle(section, knowledge, noise) ?? clean;
   };
 
   /** Scopes of a section and all below it. */
@@ -83,7 +82,7 @@ export function scopesOf(knowledge: Knowledge, units: readonly Unit[], size: Sco
     const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
     const headed = scope.sections[0].path.length > 0;
     // A talk begins by saying what it is about.
-    const own = topic ?? (headed ? undefined : saidTitle(part, knowledge) ?? (index === 0 && voice ? knowledge.pack.labels.opening : undefined)) ?? label[0];
+    const own = topic ?? (headed ? undefined : saidTitle(part, knowledge, noise) ?? (index === 0 && voice ? knowledge.pack.labels.opening : undefined)) ?? label[0];
     if (!own) return index === 0 || !headed ? scope.title : `${scope.title} (${index + 1})`;
     // What stands under no heading is called by what it says, never by its document.
     return headed ? `${scope.title.replace(/[?？]$/, '')}: ${lowerFirst(own)}` : upperFirst(own);

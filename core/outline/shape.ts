@@ -40,6 +40,7 @@ export function groupSmall(groups: readonly ScopeGroup[], courseTitle: string, k
     const other = at === 0 ? 0 : at === joined.length - 1 || words(joined[at - 1]) <= words(joined[at + 1]) ? at - 1 : at;
     joined.splice(other, 2, joinGroups(joined[other], joined[other + 1]));
   }
+  if (joined.length === 1 && groups.length > 1) joined[0] = { ...joined[0], title: courseTitle };
   return joined.map((group) => fewerLessons(withoutTiny(group, knowledge), Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, LARGE_LESSON));
 }
 

@@ -1,4 +1,4 @@
-import type { LeftOut } from '../course/course';
+import type { LeftOut } from '../course/left-out';
 import type { Use } from '../course/uses';
 import type { Claim, Knowledge } from '../knowledge';
 import { roughWords } from '../source/words';

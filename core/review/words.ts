@@ -1,4 +1,4 @@
-import type { LeftOutReason } from '../course/course';
+import type { LeftOutReason } from '../course/left-out';
 import type { LeftOutLine, SaidKind } from './left-out';
 
 /** How what is left out is worded, the same on screen, on the command line and on the reading page. */

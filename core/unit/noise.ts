@@ -98,7 +98,7 @@ function carries({ facts, text }: Sentence, passage: Passage, { pack }: Knowledg
   if (speaksOfEmergency(text) || pack.opensException?.(text)) return true;
   if (!facts) return false;
   const { rule } = facts;
-  return Boolean(facts.definition?.proper) || facts.warning || facts.limits || (rule !== undefined && (!isSpoken(passage) || rule.modal !== undefined || rule.negative || rule.condition !== undefined));
+  return Boolean(facts.definition?.proper) || facts.warning || facts.limits || (facts.reason && isSpoken(passage)) || (rule !== undefined && (!isSpoken(passage) || rule.modal !== undefined || rule.negative || rule.condition !== undefined));
 }
 
 /** Lists that only repeat the document's headings, with what introduces them. */

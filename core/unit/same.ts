@@ -90,7 +90,7 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
 /** Whether a sentence of the same source says the same with nearly the same words. */
 function repeats(less: Fact, fuller: Fact): number {
   if (less.stems.size < WITHIN.least || less.sentence.passage.kind === 'row' || less.sentence.passage === fuller.sentence.passage) return 0;
-  const same = [...less.numbers].sort().join() === [...fuller.numbers].sort().join();
+  const same = less.numbers.size === fuller.numbers.size && [...less.numbers].every((number) => fuller.numbers.has(number));
   const share = same ? overlap([...less.stems], [...fuller.stems]) : 0;
   return share >= WITHIN.share && denies(less, [...less.stems]) === denies(fuller, [...less.stems]) ? share : 0;
 }

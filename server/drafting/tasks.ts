@@ -1,5 +1,7 @@
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/gestures';
+import type { LeftOut } from '../../core/course/left-out';
+import type { Account } from '../../core/review/account';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
@@ -21,6 +23,9 @@ export interface Tasks {
   outline: { given: { course: Course; sources: SourceKey[] }; made: { nodes: OutlineNodes; leftOut: LeftOutLine[]; notices: { code: string; parameters?: Record<string, string | number> }[]; minutes: Record<string, number>; full: number } };
   /** The course is read from the database as it stood at `revision`, which is pinned there. */
   lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
+  /** What drafting a course as it stood at a revision leaves out. */
+  leftOut: { given: { courseId: string; revision: number; sources: SourceKey[] }; made: LeftOut[] };
+  account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   contradictions: { given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] }; made: Contradiction[] };
   topics: { given: { course: Course; sources: SourceKey[]; field: string[] }; made: TopicView };

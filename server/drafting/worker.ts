@@ -1,6 +1,7 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
 import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
+import { accountOf } from '../../core/review/account';
 import { contextFor, draftContext } from '../../core/draft/context';
 import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
@@ -48,6 +49,12 @@ serveTasks<Tasks>({
   lesson({ courseId, revision, lessonId, sources }) {
     const course = pinnedCourse(courseId, revision);
     return draftLessonOf(course, lessonId, preparedOf(course, sources));
+  },
+  leftOut({ courseId, revision, sources }) {
+    return preparedOf(pinnedCourse(courseId, revision), sources).leftOut;
+  },
+  account({ course, sources }) {
+    return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
   contradictions: ({ course, sources }) => contradictions.of(JSON.stringify([sources, course]), () => contradictionsIn(corrected(knowledgeOf(sources), course))),

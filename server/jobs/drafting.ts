@@ -1,6 +1,8 @@
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
 import { sameData } from '../../core/course/canonical';
 import { fail, ProblemError, type Problem } from '../../core/course/problem';
+import { tellLeftOut } from '../../core/course/gestures';
+import type { LeftOut } from '../../core/course/left-out';
 import { isWorkedOn, keepBeside, takePage } from '../../core/course/takes';
 import type { DraftedLesson } from '../../core/draft';
 import { jobsIn, type JobRow, type JobStep, type NextStep } from '../database/jobs';
@@ -85,8 +87,11 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
 
   async function work({ job, position, lesson_id: lessonId, title }: NextStep): Promise<void> {
     let drafted: DraftedLesson;
+    let leftOut: LeftOut[] | undefined;
     try {
       drafted = await drafter.ask('lesson', { courseId: job.course_id, revision: job.revision, lessonId, sources: job.sources });
+      // What a draft leaves out is told with its first lesson.
+      if (position === 0) leftOut = await drafter.ask('leftOut', { courseId: job.course_id, revision: job.revision, sources: job.sources });
     } catch (error) {
       if (!closed) jobs.endStep(job.id, position, 'failed', problemOf(error));
       return;
@@ -95,6 +100,7 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
     if (closed || jobs.get(job.id)?.state !== 'running') return;
     try {
       const { operations, state } = result(job, lessonId, drafted);
+      if (leftOut) operations.push(...tellLeftOut(courses.load(job.course_id).course, leftOut));
       const [group, at] = [freshId('g'), courses.load(job.course_id).revision];
       const changes = operations.map((operation) => ({ id: freshId('x'), group, actor: { job: job.id, for: job.person_id }, version: OPERATION_VERSION, operation }));
       courses.post(job.course_id, changes, at, state === 'kept' ? `draft of ${title} kept beside it` : `draft of ${title}`, () => jobs.endStep(job.id, position, state));

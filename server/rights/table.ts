@@ -39,6 +39,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['PUT', '/api/courses/:course/members', 'author'],
   ['DELETE', '/api/courses/:course/membership', 'reader'],
   ['GET', '/api/courses/:course/figures', 'reader'],
+  ['GET', '/api/courses/:course/account', 'reader'],
   ['GET', '/api/courses/:course/passages', 'reader'],
   ['GET', '/api/courses/:course/archive', 'reader'],
   ['GET', '/api/courses/:course/versions', 'reader'],

@@ -43,6 +43,15 @@ watch(() => props.evidence?.passages.map((range) => range.id).join(), async (ids
   views.value = found ?? [];
   looked.value = found ? 'found' : 'failed';
 }, { immediate: true });
+/** Where else the sources say the same: its words do not come from there. */
+const alsoViews = ref<PassageView[]>([]);
+const alsoSeen = new Map<string, PassageView[]>();
+watch(() => props.evidence?.also?.map((range) => range.id).join(), async (ids) => {
+  if (!ids) return void (alsoViews.value = []);
+  const found = alsoSeen.get(ids) ?? (await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/passages`, { query: { ids } }).catch(() => []));
+  if (found.length > 0) alsoSeen.set(ids, found);
+  if (props.evidence?.also?.map((range) => range.id).join() === ids) alsoViews.value = found;
+}, { immediate: true });
 const ranges = computed(() => new Map(props.evidence?.passages.map((range) => [range.id, range])));
 /** A passage cut at the words that are used. */
 function parts(text: string, range: PassageRange | undefined): [string, string, string] {
@@ -107,6 +116,8 @@ useActions([
           </div>
           <p class="small claims">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join('; ') }}</p>
         </article>
+        <template v-if="alsoViews.length"><p class="small quiet also">Said there, too</p>
+          <article v-for="view in alsoViews" :key="`also ${view.passage.id}`"><p class="where"><NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${view.source.id}#${view.passage.id}`">{{ view.source.title }}</NuxtLink></p><p class="mono">{{ placeWords(view.passage) }}</p><p class="near" :lang="view.source.language">{{ view.passage.text }}</p></article></template>
         <p v-for="edit in edits" :key="edit.was" class="small">Left out on the way: “{{ edit.was }}”{{ edit.now ? `, now “${edit.now}”` : '' }}</p>
         <p v-if="changed" class="small decide">Changed since it was drafted: compare with the marked words.</p>
       </template>
@@ -154,6 +165,7 @@ useActions([
 .beside { color: var(--ink-2); margin: 8px 0; }
 .passage { background: var(--sky-soft); margin: 8px -8px; padding: 6px 8px; border-radius: 2px; overflow-wrap: anywhere; }
 .passage mark { background: none; color: inherit; font-weight: 600; }
+.also { margin-top: 14px; border-top: 1px solid var(--hair); padding-top: 6px; }
 .claims { border-top: 1px solid var(--hair); padding-top: 6px; color: var(--ink-2); }
 .gone del { color: var(--rust); }
 article + article { margin-top: 16px; }

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Lesson } from '~~/core/course/course';
+import { giveTo } from '~~/core/course/gestures';
+import { reasonWords } from '~~/core/review/words';
 import { useCourse } from '~/stores/course';
 import { claimWords, placeWords, type PassageView } from './place';
 
@@ -23,12 +25,14 @@ watch(() => props.lesson.id, () => {
   found.value = null;
   void load();
 }, { immediate: true });
-const planned = computed(() => new Set(props.lesson.plannedPassages));
+const planned = computed(() => new Set([...props.lesson.plannedPassages, ...(props.lesson.given ?? [])]));
+/** Why a passage is not in the course, where drafting left it out. */
+const reasons = computed(() => new Map((desk.course!.leftOut ?? []).flatMap(({ passages, reason }) => passages.map((range) => [range.id, reason] as const))));
 const rest = computed(() => (found.value ?? []).filter((each) => !planned.value.has(each.passage.id)));
 const own = computed(() => (found.value ?? []).filter((each) => planned.value.has(each.passage.id)));
 
 function give(view: PassageView) {
-  desk.change(`passage for “${props.lesson.title}”`, [{ type: 'set', id: props.lesson.id, field: 'plannedPassages', value: [...props.lesson.plannedPassages, view.passage.id], was: props.lesson.plannedPassages }]);
+  desk.change(`passage for “${props.lesson.title}”`, giveTo(props.lesson, [view.passage.id]));
 }
 </script>
 
@@ -38,12 +42,12 @@ function give(view: PassageView) {
     <p class="small quiet">For “{{ lesson.title }}”. What you give it is drafted with it.</p>
     <p v-if="failed" class="small decide">It could not be looked for. <button type="button" class="link" @click="load">Look again</button></p>
     <p v-else-if="found === null" class="small quiet">Looking</p>
-    <p v-else-if="rest.length === 0" class="small quiet">The sources have nothing more that fits.</p>
+    <p v-else-if="rest.length === 0" class="small quiet">Whatever fits it is in the course already. <NuxtLink class="link" :to="`/course/${desk.course!.id}/holds`">All that is left out</NuxtLink></p>
     <article v-for="view in rest" :key="view.passage.id">
       <p><strong>{{ view.source.title }}</strong></p>
       <p class="mono">{{ placeWords(view.passage) }}</p>
       <SourceCells v-if="view.passage.table" :passage="view.passage" heads /><p v-else>{{ view.passage.text }}</p>
-      <p class="small quiet">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join(', ') }} <button type="button" class="link" @click="give(view)">give to this lesson</button></p>
+      <p class="small quiet">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join(', ') }}<template v-if="reasons.has(view.passage.id)"> left out: {{ reasonWords(reasons.get(view.passage.id)!) }}.</template> <button type="button" class="link" @click="give(view)">give to this lesson</button></p>
     </article>
     <p v-if="own.length" class="small quiet mt">{{ own.length }} given or planned already, not in the text yet.</p>
   </aside>

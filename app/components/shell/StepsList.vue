@@ -27,7 +27,10 @@ const within = computed(() => (at('sources') ? [
   { path: 'sources/topics', label: 'Topics', count: '' },
   { path: 'sources/compare', label: 'Side by side', count: '' },
 ] : []));
+/** What lies within the outline; shown while one is there. */
+const underOutline = computed(() => (at('outline') || at('holds') ? [{ path: 'holds', label: 'What it holds', count: '' }] : []));
 const openSlots = computed(() => desk.course?.answers?.filter((answer) => answer.text.trim() === '').length ?? 0);
+useActions([{ id: 'step-holds', label: 'To what the course holds', key: 'Alt+H', area: 'Steps', run: () => go(`${root.value}/holds`) }]);
 useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'results', 'bin', 'people'].map((path, index) => ({
   id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => go(`${root.value}/${path}`),
 })));
@@ -36,7 +39,7 @@ useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'resu
 <template>
   <nav class="steps" aria-label="Steps of the work">
     <template v-for="step in steps" :key="step.path"><NuxtLink :to="`${root}/${step.path}`" :class="{ here: at(step.path), apart: step.path === 'bin' }" :aria-current="at(step.path) ? 'page' : undefined"><span>{{ step.label }}</span><span class="count">{{ step.count }}</span></NuxtLink>
-      <template v-if="step.path === 'sources'"><NuxtLink v-for="part in within" :key="part.path" :to="`${root}/${part.path}`" class="part" :class="{ within: at(part.path) }" :aria-current="at(part.path) ? 'page' : undefined"><span>{{ part.label }}</span><span class="count">{{ part.count }}</span></NuxtLink></template>
+      <template v-if="step.path === 'sources' || step.path === 'outline'"><NuxtLink v-for="part in step.path === 'sources' ? within : underOutline" :key="part.path" :to="`${root}/${part.path}`" class="part" :class="{ within: at(part.path) }" :aria-current="at(part.path) ? 'page' : undefined"><span>{{ part.label }}</span><span class="count">{{ part.count }}</span></NuxtLink></template>
     </template>
   </nav>
 </template>

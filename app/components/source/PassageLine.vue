@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { LeftOutReason } from '~~/core/course/left-out';
+import { reasonWords } from '~~/core/review/words';
 import type { Claim } from '~~/core/knowledge';
 import type { Passage } from '~~/core/source/source';
 import { placeWords } from '~/components/evidence/place';
@@ -6,8 +8,8 @@ import { correctionWords, type Corrections } from '~/composables/useCorrections'
 import { useCourse } from '~/stores/course';
 import { CLAIMS, counted } from '~/words/states';
 
-/** A passage of a source: its words (`heads`: with the names of its columns, for a row), what was understood of it, where the course uses it; and, while it is the current one, how to correct that. */
-const props = defineProps<{ passage: Passage; claims: readonly Claim[]; uses: readonly { id: string; title: string; checks: number }[]; corrections: Corrections; current: boolean; heads?: boolean }>();
+/** A passage of a source: its words (`heads`: with the names of its columns, for a row), what was understood of it, where the course uses it or why not (`left`); and, while it is the current one, how to correct that. */
+const props = defineProps<{ passage: Passage; claims: readonly Claim[]; uses: readonly { id: string; title: string; checks: number }[]; corrections: Corrections; current: boolean; heads?: boolean; left?: LeftOutReason }>();
 const desk = useCourse();
 const use = computed(() => props.corrections.useOf(props.passage.id));
 const out = computed(() => use.value !== undefined && use.value.kind !== 'focus');
@@ -23,6 +25,7 @@ const said = computed(() => props.claims.map((claim) => ({ claim, name: CLAIMS[c
       <span v-for="{ claim, name, no } in said" :key="claim.id" class="said" :class="{ no: no }">{{ no ? `not a ${name}` : name }}</span>
       <NuxtLink v-for="each in uses" :key="each.id" class="use" :to="`/course/${desk.course!.id}/lessons/${each.id}`">{{ each.title }}{{ each.checks ? `, ${counted(each.checks, ['question', 'questions'])}` : '' }}</NuxtLink>
       <span v-if="use" class="state">{{ correctionWords(use) }}</span>
+      <span v-else-if="left && uses.length === 0" class="quiet">left out: {{ reasonWords(left) }}</span>
     </div>
     <div v-if="current && desk.mayEdit" class="tools small">
       <template v-if="use"><button type="button" class="link" @click="corrections.back(use.id)">{{ use.kind === 'focus' ? 'Out of focus' : 'Use it again' }}{{ use.place === passage.id || use.kind === 'furniture' ? '' : ' (its whole part)' }}</button></template>

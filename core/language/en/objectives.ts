@@ -135,6 +135,8 @@ function fromTerms(terms: readonly string[]): ObjectiveWords | undefined {
 
 /** What a table answers, by its last column, and from what, by its first: "Look up the waiting time for each surface". */
 function fromTable(isThing: (phrase: string) => boolean, header: readonly string[]): ObjectiveWords | undefined {
+  // "Free chlorine (mg/l)" is a quantity, and a row one of its levels.
+  const measured = /\([^()]*(?:\/|%|°|\d)[^()]*\)/.test(header[0] ?? '');
   const bare = header.map((cell) => cell.replace(/\s*\([^()]*\)/g, '').replace(/[?:.]+$/, '').trim());
   const asks = (cell: string) => /^(?:what|who|when|how|where|which)\b/i.test(cell);
   const [first, ...rest] = bare;
@@ -142,7 +144,7 @@ function fromTable(isThing: (phrase: string) => boolean, header: readonly string
   const last = rest.find(asks) ?? (bare.length <= 3 ? bare.at(-1)! : '');
   if (!first || !last || !isThing(first) || (!asks(last) && !isThing(last)) || [first, last].some((cell) => cell.split(' ').length > 6 || /^\d|[,;/|]/.test(cell)) || /^(?:if|when|what|who|how|where|no|nr|#)\b/i.test(first)) return undefined;
   const asked = asks(last);
-  const from = lower(first).replace(/^(?:the|an?|your|each)\s+/i, '');
+  const from = `${measured ? 'level of ' : ''}${lower(first).replace(/^(?:the|an?|your|each)\s+/i, '')}`;
   const object = asked ? `${lower(last)} for each ${from}` : `the ${lower(last).replace(/^(?:the|an?)\s+/i, '')} for each ${from}`;
   return { verb: 'choose', level: 'apply', object, text: asked ? `Tell ${object}` : `Look up ${object}` };
 }

@@ -5,7 +5,7 @@ import { rowsOf } from '../../../app/components/outline/rows';
 import { fillOf } from '../../../app/components/path/fill';
 import { freshId, troubleOf } from '../../../app/composables/useApi';
 import { noticeWords } from '../../../app/words/notices';
-import { LEFT_OUT_REASONS } from '../../../core/course/course';
+import { LEFT_OUT_REASONS } from '../../../core/course/left-out';
 import { reasonWords } from '../../../core/review/words';
 import { CLAIMS, counted, stateLabel, STATES } from '../../../app/words/states';
 import { ID_PATTERN } from '../../../core/course/id';

@@ -45,6 +45,8 @@ const elsewhere = computed(() => (held.value?.elsewhere ?? []).map(({ title, cor
 const corrections = useCorrections(computed(() => held.value?.source));
 const sections = computed(() => (held.value ? allSections(held.value.source.root) : []));
 const byId = computed(() => new Map(held.value?.source.passages.map((passage) => [passage.id, passage])));
+/** Why passages are not in the course, where drafting left them out. */
+const reasons = computed(() => new Map((desk.course?.leftOut ?? []).flatMap(({ passages, reason }) => passages.map((range) => [range.id, reason] as const))));
 const used = computed(() => new Set(Object.keys(held.value?.uses ?? {})));
 /** Lessons and questions that stand on what is shown of a passage: all of it, or what a claim of the chosen kind says. */
 function usedIn(passage: Passage): { id: string; title: string; checks: number }[] {
@@ -118,7 +120,7 @@ useActions([
         <p v-else class="small quiet">{{ isUnderstood(held.source.language) ? 'Nothing in it was taken for a rule, a term, a step or a figure. It is used for lessons all the same.' : 'Sentences of this language are not understood yet: it is read, cut into passages and used for lessons, without rules, terms and figures.' }}</p>
         <section v-for="{ section, passages } in shown" :key="section.id">
           <SourceHeadingLine v-if="section.level > 0" :ref="(line: unknown) => line ? headings.set(section.id, line as never) : headings.delete(section.id)" :section="section" :corrections="corrections" :current="current === section.id" @click="current = section.id" />
-          <SourcePassageLine v-for="(passage, place) in passages" :key="passage.id" :passage="passage" :heads="passage.table !== undefined && passages[place - 1]?.table?.id !== passage.table.id" :claims="claims.get(passage.id) ?? []" :uses="usedIn(passage)" :corrections="corrections" :current="current === passage.id" @click="current = passage.id" />
+          <SourcePassageLine v-for="(passage, place) in passages" :key="passage.id" :passage="passage" :heads="passage.table !== undefined && passages[place - 1]?.table?.id !== passage.table.id" :claims="claims.get(passage.id) ?? []" :uses="usedIn(passage)" :left="reasons.get(passage.id)" :corrections="corrections" :current="current === passage.id" @click="current = passage.id" />
         </section>
       </div>
     </div>

@@ -1,0 +1,21 @@
+import type { PassageRange } from './rich-text';
+
+/**
+ * What teaches nothing, by name. Each name is shown to the author as the reason why something was left out.
+ * history: what changed in a document, and its numbers and dates; contents; legal: copyright and licence; thanks: with who made it;
+ * contact: where to write about the document; index; references; about: how a document is to be read; pointer: only sends elsewhere;
+ * unfinished: a note of its author to do something;
+ * marketing: only praises; greeting and stage: what a speaker says to the hall; politeness.
+ */
+export const NOISES = ['history', 'contents', 'legal', 'thanks', 'contact', 'index', 'references', 'about', 'unfinished', 'pointer', 'marketing', 'greeting', 'stage', 'politeness'] as const;
+export type Noise = (typeof NOISES)[number];
+
+/** Why words of a source are not in the course: a kind of noise by its name, or known, repeated, supporting (finds no place), light or size (no room). */
+export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'light', 'size'] as const;
+export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
+
+/** Words of a source that drafting left out, for one reason. What evidence covers since is no longer left out. */
+export interface LeftOut {
+  passages: PassageRange[];
+  reason: LeftOutReason;
+}
