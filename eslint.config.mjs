@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 const ROOMS = ['course', 'source', 'language', 'reading', 'knowledge', 'unit', 'brief', 'outline', 'check', 'lesson', 'review', 'draft', 'picture', 'learning', 'exchange'];
 const root = import.meta.dirname;
 /** What the desk in the browser may use of the core at run time; types of any room may be named. */
-const FOR_THE_DESK = ['course', 'brief', 'learning', 'picture', 'review', 'source'];
+const FOR_THE_DESK = ['course', 'brief', 'learning', 'picture', 'source'];
 /** What the learner's player may use; of checks, their marking only. */
 const FOR_THE_PLAYER = ['course', 'learning', 'picture'];
 

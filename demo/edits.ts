@@ -6,7 +6,7 @@ import { applyAll, type Operation } from '../core/course/operations';
 const STATES: LessonState[] = ['approved', 'approved', 'approved', 'for-review', 'for-review', 'in-work', 'in-work'];
 const PURPOSES: [about: RegExp, purpose: string][] = [
   [/rights|members/i, 'Know who may borrow what, and on which terms'], [/checking a tool out/i, 'Hand a tool out in a safe state'], [/checking a tool in/i, 'Take a tool back and say what is owed'],
-  [/people/i, 'Stay calm and kind when somebody is not'], [/battery/i, 'Keep packs from failing in a borrower’s hands'], [/shift/i, 'Know a shift from opening to closing'], [/years/i, 'Learn from what went wrong before'],
+  [/people/i, 'Stay calm and kind when somebody is not'], [/batter/i, 'Keep packs from failing in a borrower’s hands'], [/shift/i, 'Know a shift from opening to closing'], [/years/i, 'Learn from what went wrong before'],
 ];
 
 /** What the coordinator changed in the draft by hand: purposes, states, a lesson of her own with a paragraph, one sentence changed. */

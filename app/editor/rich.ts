@@ -20,7 +20,7 @@ export function fromInline(nodes: readonly JSONContent[] = []): RichText {
         const href = String(mark.attrs?.href ?? '');
         return /^(https?:\/\/|mailto:)\S+$/.test(href) ? [{ type, attrs: { href } }] : [];
       }
-      if (type === 'evidence') return [{ type, attrs: { id: mark.attrs!.id as string, passages: mark.attrs!.passages as never, was: mark.attrs!.was as string } }];
+      if (type === 'evidence') return [{ type, attrs: { id: mark.attrs!.id as string, passages: mark.attrs!.passages as never, was: mark.attrs!.was as string, ...(mark.attrs!.also ? { also: mark.attrs!.also as never } : {}) } }];
       return type === 'strong' || type === 'emphasis' || type === 'code' || type === 'connecting' ? [{ type }] : [];
     });
     return [{ type: 'text' as const, text: node.text, ...(marks.length > 0 && { marks }) }];

@@ -101,7 +101,7 @@ const staleMarks = (stale: () => ReadonlySet<string>) => Extension.create({
         const marks: Decoration[] = [];
         state.doc.descendants((node, at) => {
           const evidence = node.marks.find((mark) => mark.type.name === 'evidence')?.attrs as EvidenceMark['attrs'] | undefined;
-          if (evidence?.passages.some((range) => ids.has(range.id))) marks.push(Decoration.inline(at, at + node.nodeSize, { class: 'stale', title: 'The source says this differently now' }));
+          if (evidence?.passages.concat(evidence.also ?? []).some((range) => ids.has(range.id))) marks.push(Decoration.inline(at, at + node.nodeSize, { class: 'stale', title: 'The source says this differently now' }));
         });
         return DecorationSet.create(state.doc, marks);
       },

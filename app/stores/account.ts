@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Account } from '~~/core/review/account';
-import { isHarmless } from '~~/core/review/words';
+import { isHarmless } from '~~/core/course/left-out-words';
 import { useCourse } from './course';
 
 export type AccountView = Account & { notShown: number };

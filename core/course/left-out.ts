@@ -19,3 +19,9 @@ export interface LeftOut {
   passages: PassageRange[];
   reason: LeftOutReason;
 }
+
+/** What words say, for counting: what must not be missed of them (limits, exceptions, emergencies, prohibitions, deadlines), otherwise what kind of thing is claimed; `passage`: nothing is. */
+export type SaidKind = 'limit' | 'exception' | 'emergency' | 'prohibition' | 'deadline' | 'rule' | 'definition' | 'step' | 'figure' | 'warning' | 'reason' | 'example' | 'tip' | 'comparison' | 'role' | 'passage';
+
+/** How many of each. */
+export type SaidCounts = Partial<Record<SaidKind, number>>;

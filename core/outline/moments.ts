@@ -16,7 +16,7 @@ const TITLED: [Moment, RegExp][] = [
 /** A moment with fewer words is no module of its own. */
 const SMALLEST = 180;
 /** A module has at most so many lessons; more are several modules. */
-const MOST = 14;
+const MOST = 18;
 
 /**
  * Groups the lessons of a document without parts of its own by the moment they are about: what to know before, the work, when

@@ -1,16 +1,22 @@
 import type { Knowledge } from '../knowledge';
 import { cosine } from '../language/similarity';
 import { passagesOf, type Dropped, type Scope } from './scope';
-import type { ScopeGroup } from './scopes';
+import { joinScopes, joinSmall, type ScopeGroup } from './scopes';
+import { cleanTitle } from './titles';
 
-/** From this likeness on (cosine of weighted stems) a part of another source belongs to a lesson's topic; read on pairs of the demo's and the test documents. */
-const ALIKE = 0.1;
-/** A part that is clearly more like one lesson than like any other belongs to it from here on. */
-const CLEARLY = { alike: 0.06, ahead: 1.6 };
-/** Less than this a part has to do with no module: it begins one of its own. */
-const RELATED = 0.015;
+/**
+ * A part of another source belongs to a lesson's topic when it is so much like it (cosine of weighted stems) and so much more than
+ * like any other lesson; the less alike, the clearer it must be. Read on pairs of the demo's and the test documents.
+ */
+const FITS = [{ alike: 0.15, ahead: 1.15 }, { alike: 0.1, ahead: 1.4 }, { alike: 0.05, ahead: 1.8 }];
+/** A lesson of the same name is its topic when it is nearly as much like it as the most alike. */
+const NAMED = 0.8;
+/** What only supports and finds no place is left out: there less is enough. */
+const SUPPORTS = 0.09;
+/** What of a source fits no topic and is so many words in so many parts is a module. */
+const MODULE = { words: 330, parts: 3 };
 /** A lesson of its own has so many words; a smaller part that fits no topic stands with its neighbour of the same source. */
-const LESSON = 60;
+const LESSON = { most: 420, least: 60 };
 
 /** A source cut into parts that each are about one thing. */
 interface Part {
@@ -20,39 +26,78 @@ interface Part {
 
 /**
  * Brings several sources together by topic. The leading source gives the skeleton. A part of another goes to the lesson whose topic
- * it shares; what shares none becomes a lesson of its own behind the lesson that it is most like, whichever document it comes
- * from; what has nothing to do with any is a module, called by its content. A source that only supports makes none, and what of it
+ * it shares; what shares none becomes a lesson of its own behind the lesson that it is most like; much of it together is a module,
+ * called by its content. A source that only supports makes none, and what of it
  * fits nowhere is left out.
  */
 export function bringTogether(parts: readonly Part[], leading: number, dropped: Dropped[]): ScopeGroup[] {
   const result = parts[leading].groups.map((group) => ({ ...group, scopes: [...group.scopes] }));
   const others = parts.filter((_, index) => index !== leading);
   if (others.length === 0) return result;
-  const vectors = weightedStems(parts.flatMap((part) => part.groups.flatMap((group) => group.scopes.map((scope) => ({ scope, stems: stemsOf(scope, part.knowledge) })))));
-  const homes = result.flatMap((group) => group.scopes.map((scope) => ({ group, scope })));
+  const own = new Map(parts.map((part, at) => [part, at === leading ? part.groups.flatMap((group) => group.scopes) : withOpening(part.groups.flatMap((group) => group.scopes), part.knowledge)] as const));
+  const vectors = weightedStems(parts.flatMap((part) => own.get(part)!.map((scope) => ({ scope, stems: stemsOf(scope, part.knowledge) }))));
+  const homes = result.flatMap((group) => group.scopes);
   const additions = new Map<Scope, { scope: Scope; told: boolean }[]>();
   const behind = new Map<Scope, Scope[]>();
-  const alone: ScopeGroup[] = [];
-  for (const { knowledge, groups } of others) {
+  const modules: ScopeGroup[] = [];
+  for (const part of others) {
+    const { knowledge } = part;
     const told = knowledge.source.passages.some((passage) => passage.kind === 'utterance' || passage.locator.question !== undefined);
-    let last: Scope | undefined;
-    for (const scope of groups.flatMap((group) => group.scopes)) {
-      const ranked = homes.map((home) => ({ home, score: cosine(vectors.get(scope)!, vectors.get(home.scope)!) })).sort((a, b) => b.score - a.score);
-      const [best, second] = ranked;
-      const fits = best.score >= ALIKE || (best.score >= CLEARLY.alike && best.score >= (second?.score ?? 0) * CLEARLY.ahead);
-      if (fits) {
-        additions.set(best.home.scope, [...(additions.get(best.home.scope) ?? []), { scope, told }]);
-        last = best.home.scope;
-      } else if (knowledge.supporting) dropped.push({ passages: passagesOf(scope), reason: 'supporting' });
-      else if (scope.words < LESSON && last) additions.set(last, [...(additions.get(last) ?? []), { scope, told }]);
-      else if (best.score >= RELATED) behind.set(best.home.scope, [...(behind.get(best.home.scope) ?? []), scope]);
-      else alone.push({ title: scope.title, scopes: [scope] });
+    const left: Scope[] = [];
+    const nearest = new Map<Scope, Scope>();
+    for (const scope of own.get(part)!) {
+      const ranked = homes.map((home) => ({ home, score: cosine(vectors.get(scope)!, vectors.get(home)!) })).sort((a, b) => b.score - a.score);
+      const named = ranked.find((each) => each.score >= ranked[0].score * NAMED && calledAlike(each.home, scope, knowledge))?.home;
+      // What is too short to be a lesson goes where it fits best, as long as it has something to do with it.
+      const short = scope.words < LESSON.least && ranked[0].score >= SUPPORTS;
+      const home = named ?? (short || fits(ranked, knowledge.supporting ?? false) ? ranked[0].home : undefined);
+      if (home) additions.set(home, [...(additions.get(home) ?? []), { scope, told }]);
+      else if (knowledge.supporting) dropped.push({ passages: passagesOf(scope), reason: 'supporting' });
+      else {
+        left.push(scope);
+        nearest.set(scope, ranked[0].home);
+      }
+    }
+    const lessons = joinSmall(left, LESSON, (a, b) => joinScopes(a, b, undefined, knowledge));
+    if (lessons.length >= MODULE.parts && lessons.reduce((sum, scope) => sum + scope.words, 0) >= MODULE.words) modules.push({ title: moduleTitle(lessons, knowledge), scopes: lessons });
+    else {
+      for (const lesson of lessons) {
+        const near = nearest.get(lesson) ?? left.filter((scope) => passagesOf(lesson).includes(passagesOf(scope)[0])).map((scope) => nearest.get(scope)!)[0];
+        behind.set(near, [...(behind.get(near) ?? []), lesson]);
+      }
     }
   }
   return [
     ...result.map((group) => ({ ...group, scopes: group.scopes.flatMap((scope) => [withAdded(scope, additions.get(scope) ?? []), ...(behind.get(scope) ?? [])]) })),
-    ...alone,
+    ...modules,
   ];
+}
+
+/** What a source begins with stands with what comes next: the course has an opening of its own. */
+function withOpening(scopes: readonly Scope[], { pack }: Knowledge): Scope[] {
+  const [first, second, ...rest] = scopes;
+  if (!second || first.title !== pack.labels.opening) return [...scopes];
+  return [{ ...second, sections: [...first.sections, ...second.sections], words: first.words + second.words, weight: first.weight + second.weight }, ...rest];
+}
+
+function fits([best, second]: readonly { score: number }[], supporting: boolean): boolean {
+  const ahead = best.score / Math.max(1e-9, second?.score ?? 0);
+  return (supporting && best.score >= SUPPORTS) || FITS.some((each) => best.score >= each.alike && ahead >= each.ahead);
+}
+
+/** "Hands: when" under "Hands": the lesson's title begins the part's. */
+function calledAlike(home: Scope, scope: Scope, { pack }: Knowledge): boolean {
+  const [own, other] = [pack.stems(home.title), pack.stems(scope.title)];
+  return own.length > 0 && home.title !== pack.labels.opening && own.every((stem, at) => other[at] === stem);
+}
+
+/** A module is called by the weightiest of its lessons that has a name, not by its document. */
+function moduleTitle(lessons: readonly Scope[], { pack, source }: Knowledge): string {
+  const about = new Set(pack.stems(source.title));
+  const named = lessons.filter(({ title }) => !/[?？]$/.test(title) && title !== pack.labels.opening && title.includes(' '));
+  const telling = named.filter(({ title }) => pack.stems(title).some((stem) => about.has(stem)));
+  const [best] = [...(telling.length > 0 ? telling : named)].sort((a, b) => b.weight - a.weight);
+  return best?.title ?? cleanTitle(source.title, [], '');
 }
 
 /** Within a lesson the rule comes first, from whichever document, and what somebody tells of it last. */

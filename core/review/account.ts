@@ -1,10 +1,10 @@
 import { courseMinutes, PACE } from '../brief/sizing';
 import { allLessons, placedChecks, type Course } from '../course/course';
-import type { LeftOut } from '../course/left-out';
+import type { LeftOut, SaidKind } from '../course/left-out';
 import { usesOf, type Use } from '../course/uses';
 import type { Knowledge } from '../knowledge';
-import { leftOutLines, saidKinds, type LeftOutLine, type SaidKind } from '../review/left-out';
-import { isHarmless } from '../review/words';
+import { leftOutLines, saidKinds, type LeftOutLine } from './left-out';
+import { isHarmless } from '../course/left-out-words';
 
 /** What a course holds of its sources, to be read by its author. */
 export interface Account {

@@ -1,11 +1,8 @@
-import type { LeftOut } from '../course/left-out';
+import type { LeftOut, SaidCounts, SaidKind } from '../course/left-out';
 import type { Use } from '../course/uses';
 import type { Claim, Knowledge } from '../knowledge';
 import { roughWords } from '../source/words';
-import { facetsOf, facetsOfText, type Facet } from '../unit/facets';
-
-/** What words say, for counting: the facets of their claims, otherwise the kind of claim; `passage`: nothing that is claimed. */
-export type SaidKind = Facet | Claim['kind'] | 'passage';
+import { facetsOf, facetsOfText } from '../unit/facets';
 
 /** One line of the list of what is not in the course: words that stand together in a source, with what they say. */
 export interface LeftOutLine {
@@ -16,7 +13,7 @@ export interface LeftOutLine {
   passages: LeftOut['passages'];
   text: string;
   words: number;
-  kinds: Partial<Record<SaidKind, number>>;
+  kinds: SaidCounts;
 }
 
 /** What drafting left out and no evidence covers since, in the order of the sources. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Lesson } from '~~/core/course/course';
 import { giveTo } from '~~/core/course/gestures';
-import { reasonWords } from '~~/core/review/words';
+import { reasonWords } from '~~/core/course/left-out-words';
 import { useCourse } from '~/stores/course';
 import { claimWords, placeWords, type PassageView } from './place';
 

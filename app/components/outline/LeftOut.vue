@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { giveTo } from '~~/core/course/gestures';
-import { kindWords, reasonWords } from '~~/core/review/words';
+import { kindWords, reasonWords } from '~~/core/course/left-out-words';
 import { useCourse } from '~/stores/course';
 import type { LeftOutView } from '~/stores/account';
 

@@ -3,7 +3,7 @@ import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useProposal } from '~/stores/proposal';
 import { counted } from '~/words/states';
-import { isHarmless, kindsTogether, kindWords, reasonWords } from '~~/core/review/words';
+import { isHarmless, kindsTogether, kindWords, reasonWords } from '~~/core/course/left-out-words';
 import { noticeWords } from '~/words/notices';
 
 /** A drafted outline beside the one that stands: to be taken or left. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LeftOutReason } from '~~/core/course/left-out';
-import { reasonWords } from '~~/core/review/words';
+import { reasonWords } from '~~/core/course/left-out-words';
 import type { Claim } from '~~/core/knowledge';
 import type { Passage } from '~~/core/source/source';
 import { placeWords } from '~/components/evidence/place';

@@ -3,7 +3,7 @@ import { allLessons, placedChecks, type Course, type Lesson } from '../../course
 import { labelsFor } from '../../language/labels';
 import { drawProfile } from '../../picture/profile';
 import type { LeftOutLine } from '../../review/left-out';
-import { kindWords, reasonWords } from '../../review/words';
+import { kindWords, reasonWords } from '../../course/left-out-words';
 import type { Passage, Source } from '../../source/source';
 import type { CourseDocument } from '../document';
 import { blockHtml, type BlockView } from './blocks';

@@ -6,7 +6,7 @@ import { fillOf } from '../../../app/components/path/fill';
 import { freshId, troubleOf } from '../../../app/composables/useApi';
 import { noticeWords } from '../../../app/words/notices';
 import { LEFT_OUT_REASONS } from '../../../core/course/left-out';
-import { reasonWords } from '../../../core/review/words';
+import { reasonWords } from '../../../core/course/left-out-words';
 import { CLAIMS, counted, stateLabel, STATES } from '../../../app/words/states';
 import { ID_PATTERN } from '../../../core/course/id';
 import { NODE_SHAPES } from '../../../core/course/shapes';

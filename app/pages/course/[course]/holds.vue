@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { kindsTogether, kindWords } from '~~/core/review/words';
+import { kindsTogether, kindWords } from '~~/core/course/left-out-words';
 import { useActions } from '~/actions/registry';
 import { useAccount } from '~/stores/account';
 import { useCourse } from '~/stores/course';

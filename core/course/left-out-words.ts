@@ -1,5 +1,4 @@
-import type { LeftOutReason } from '../course/left-out';
-import type { LeftOutLine, SaidKind } from './left-out';
+import type { LeftOutReason, SaidCounts, SaidKind } from './left-out';
 
 /** How what is left out is worded, the same on screen, on the command line and on the reading page. */
 
@@ -21,7 +20,7 @@ const KINDS: Record<SaidKind, [one: string, more: string]> = {
 const ORDER = Object.keys(KINDS) as SaidKind[];
 
 /** "2 limits, 1 exception and 3 passages"; empty when there is nothing. */
-export function kindWords(kinds: LeftOutLine['kinds']): string {
+export function kindWords(kinds: SaidCounts): string {
   const said = ORDER.flatMap((kind) => (kinds[kind] ? [`${kinds[kind]} ${KINDS[kind][kinds[kind] === 1 ? 0 : 1]}`] : []));
   return said.length < 2 ? said.join('') : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
 }
@@ -31,8 +30,8 @@ const HARMLESS: ReadonlySet<LeftOutReason> = new Set(['history', 'contents', 'le
 export const isHarmless = (reason: LeftOutReason): boolean => HARMLESS.has(reason);
 
 /** All kinds of several lines together. */
-export function kindsTogether(lines: readonly Pick<LeftOutLine, 'kinds'>[]): LeftOutLine['kinds'] {
-  const sum: LeftOutLine['kinds'] = {};
+export function kindsTogether(lines: readonly { kinds: SaidCounts }[]): SaidCounts {
+  const sum: SaidCounts = {};
   for (const { kinds } of lines) for (const kind of ORDER) if (kinds[kind]) sum[kind] = (sum[kind] ?? 0) + kinds[kind];
   return sum;
 }
