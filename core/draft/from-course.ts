@@ -1,5 +1,6 @@
 import { allLessons, type Course, type Lesson, type Objective } from '../course/course';
 import type { LeftOut } from '../course/left-out';
+import { isHarmless } from '../course/left-out-words';
 import { fail } from '../course/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
@@ -107,11 +108,12 @@ export interface UnusedPassage {
   kinds: Claim['kind'][];
 }
 
-/** Passages of the sources that no page and no placed question stands on yet, those that fit a lesson best first. */
+/** Passages of the sources that no page and no placed question stands on yet, those that fit a lesson best first; what was left out by name is none. */
 export function unusedFor(course: Course, lessonId: string, knowledge: readonly Knowledge[], most = 12): UnusedPassage[] {
   const lesson = allLessons(course).find((each) => each.id === lessonId);
   if (!lesson) return [];
-  const used = new Set(usesOf(course).keys());
+  const named = (course.leftOut ?? []).filter(({ reason }) => isHarmless(reason)).flatMap(({ passages }) => passages.map((range) => range.id));
+  const used = new Set([...usesOf(course).keys(), ...named]);
   const planned = lesson.plannedPassages.flatMap((id) => knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []));
   const stems = knowledge[0]?.pack.stems(lesson.title) ?? [];
   return ranked([...stems, ...stems, ...planned], knowledge, used).slice(0, most);

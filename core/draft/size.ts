@@ -1,4 +1,5 @@
 import { minutesFor } from '../brief/sizing';
+import { saysDuty } from '../language/duties';
 import { cosine } from '../language/similarity';
 import { facetsOf, facetsOfText, instructs } from '../unit/facets';
 import { leans } from '../unit/relations';
@@ -64,11 +65,11 @@ function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; w
   const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
   const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' ||
     claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) || saysWhatMatters(unit);
-  // A limit, exception or emergency need not be a claim; and who speaks words few rules as rules.
+  // A limit, exception, emergency or duty need not be a claim that was taken apart; and who speaks words few rules as rules.
   const saysWhatMatters = (unit: Unit) => unit.passages.some((id) => {
     const { passages, sentences, pack } = matter.of(id);
     const spoken = passages.get(id)!.kind === 'utterance';
-    return (sentences.get(id) ?? []).some(({ text }) => facetsOfText(text, pack).length > 0 || (spoken && pack.saysWhatToDo?.(text)));
+    return (sentences.get(id) ?? []).some(({ text }) => facetsOfText(text, pack).length > 0 || saysDuty(text) || (spoken && pack.saysWhatToDo?.(text)));
   });
   const needed = new Set<string>();
   // In order backwards: what a unit that stays leans on stays, too.

@@ -26,7 +26,7 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
   const wording = knowledge.pack.objectives;
   if (!wording) return [];
   const rules = claims.filter((claim) => claim.kind === 'rule');
-  const telling: Candidate[] = [...fromSteps(claims, title, knowledge, wording), ...fromConditions(rules, new Set(passages.filter(isSpoken).map((passage) => passage.id)), wording), ...fromTables(passages, wording), ...fromTerms(claims, wording)];
+  const telling: Candidate[] = [...fromSteps(claims, title, knowledge, wording), ...fromConditions(rules, new Set(passages.filter(isSpoken).map((passage) => passage.id)), wording), ...fromTables(passages, wording), ...fromTerms(claims, passages, wording)];
   const found = telling.filter((candidate) => candidate.words);
   for (const claim of ordersToReader(rules)) {
     if (found.length >= 2) break;
@@ -80,9 +80,15 @@ function fromTables(passages: readonly Passage[], wording: ObjectiveWording): Ca
   return made.slice(0, 1);
 }
 
-function fromTerms(claims: readonly Claim[], wording: ObjectiveWording): Candidate[] {
-  const terms = claims.filter((claim) => claim.kind === 'definition' && claim.proper && !claim.leaning && claim.term);
-  const named = terms.filter((claim, at) => terms.findIndex((other) => other.term === claim.term) === at).slice(0, MOST_TERMS);
+/** Terms that stand under one heading, to be told apart; what a speaker calls something is none. */
+function fromTerms(claims: readonly Claim[], passages: readonly Passage[], wording: ObjectiveWording): Candidate[] {
+  const byId = new Map(passages.map((passage) => [passage.id, passage]));
+  const placeOf = (claim: Claim) => byId.get(claim.ranges[0].id)?.locator.path.join('/');
+  const terms = claims.filter((claim) => {
+    const passage = byId.get(claim.ranges[0].id);
+    return claim.kind === 'definition' && claim.proper && !claim.leaning && claim.term && passage && !isSpoken(passage);
+  });
+  const named = terms.filter((claim, at) => placeOf(claim) === placeOf(terms[0]) && terms.findIndex((other) => other.term === claim.term) === at).slice(0, MOST_TERMS);
   if (named.length === 0) return [];
   const words = named.length > 1 ? wording.fromTerms(named.map((claim) => claim.term!)) : wording.fromTerm(named[0].term!, named[0].plural ?? false);
   return [{ words, evidence: evidenceOf(named) }];

@@ -5,6 +5,8 @@ import type { WordList } from './lexicon';
 /** "To claim your expenses, follow these steps:" -> carry out: claim your expenses. */
 function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
   const match = /^(?:in order )?to ([a-z][^,:]{6,80}?)(?:,\s+.*)?:$/i.exec(leadIn) ?? /^(?:if|when) (?:you (?:want|need|have) to) ([a-z][^,:]{6,80}?),.*:$/i.exec(leadIn);
+  const when = match ? null : /^(?:if|when) ([a-z][^,:]{6,80}?),\s+(?:follow|do|take|go through|carry out)\b.*:$/i.exec(leadIn);
+  if (when && !/\b(?:this|that|these|those|it|they|them|you want|you need)\b/i.test(when[1])) return { verb: 'carry-out', level: 'apply', object: 'the steps', condition: `when ${lower(when[1])}`, text: `Carry out the steps when ${lower(when[1])}` };
   if (!match || /\b(?:this|that|these|those|it|them|following|above|below)\b/i.test(match[1])) return undefined;
   return { verb: 'carry-out', level: 'apply', object: match[1], text: `${upper(match[1])}, step by step` };
 }
@@ -138,7 +140,7 @@ function fromTable(isThing: (phrase: string) => boolean, header: readonly string
   // "Free chlorine (mg/l)" is a quantity, and a row one of its levels.
   const measured = /\([^()]*(?:\/|%|°|\d)[^()]*\)/.test(header[0] ?? '');
   const bare = header.map((cell) => cell.replace(/\s*\([^()]*\)/g, '').replace(/[?:.]+$/, '').trim());
-  const asks = (cell: string) => /^(?:what|who|when|how|where|which)\b/i.test(cell);
+  const asks = (cell: string) => /^(?:what|who|when|how|where|which) \S/i.test(cell);
   const [first, ...rest] = bare;
   // Of many columns only one that answers a question is sure to be what the table is for.
   const last = rest.find(asks) ?? (bare.length <= 3 ? bare.at(-1)! : '');
@@ -149,9 +151,9 @@ function fromTable(isThing: (phrase: string) => boolean, header: readonly string
   return { verb: 'choose', level: 'apply', object, text: asked ? `Tell ${object}` : `Look up ${object}` };
 }
 
-/** "Afterwards one can change the paper roll, and decide what to do when the reader stays dark." */
+/** "Change the paper roll and decide what to do when the reader stays dark" */
 function purpose(objectives: readonly string[]): string {
-  return objectives.length === 0 ? '' : `Afterwards you can ${listed(objectives.map(lower))}.`;
+  return objectives.length === 0 ? '' : upper(listed(objectives.map(lower)));
 }
 
 function listed(parts: readonly string[]): string {
