@@ -40,7 +40,7 @@ const WITHIN = { share: 0.85, least: 5 };
  * stands in; `taught`: whether a sentence, by its key, is taught at all. Candidates are found by their rarest stems, so the time grows with the text, not with its square.
  */
 export function sameFacts(knowledge: readonly Knowledge[], lessonOf: (passageId: string) => string | undefined, taught: (key: string) => boolean): Map<string, string> {
-  const facts = factsOf(knowledge).filter((fact) => taught(fact.key));
+  const facts = factsOf(knowledge, taught);
   const spread = new Map<string, number>();
   for (const { stems } of facts) for (const stem of stems) spread.set(stem, (spread.get(stem) ?? 0) + 1);
   const weights = new Map([...spread].map(([stem, count]) => [stem, Math.log(1 + facts.length / count)]));
@@ -91,8 +91,9 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
 function repeats(less: Fact, fuller: Fact): number {
   if (less.stems.size < WITHIN.least || less.sentence.passage.kind === 'row' || less.sentence.passage === fuller.sentence.passage) return 0;
   const same = less.numbers.size === fuller.numbers.size && [...less.numbers].every((number) => fuller.numbers.has(number));
-  const share = same ? overlap([...less.stems], [...fuller.stems]) : 0;
-  return share >= WITHIN.share && denies(less, [...less.stems]) === denies(fuller, [...less.stems]) ? share : 0;
+  if (!same || less.stems.size < fuller.stems.size * WITHIN.share) return 0;
+  const share = overlap(less.stems, fuller.stems);
+  return share >= WITHIN.share && NEGATIVE.test(less.sentence.text) === NEGATIVE.test(fuller.sentence.text) ? share : 0;
 }
 
 const NEGATIVE = /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cannot|nicht|nie|niemals|kein\p{L}*|niemand|ohne|jamais|aucun\p{L}*|personne|sans|nunca|nadie|ning\u00fan\p{L}*|sin)\b|n['’]t\b|\bne\b|\bn['’]/iu;
@@ -106,19 +107,27 @@ function denies({ sentence, pack }: Fact, stems: readonly string[]): boolean {
   return holding.some(({ clause, count }) => count === most && NEGATIVE.test(clause));
 }
 
-function factsOf(knowledge: readonly Knowledge[]): Fact[] {
+function factsOf(knowledge: readonly Knowledge[], taught: (key: string) => boolean): Fact[] {
+  // Within one source only nearly the same words are looked for: its sentences need not be made regular first.
+  const alone = knowledge.length === 1;
   return knowledge.flatMap((each, source) => {
     const { pack, sentences, source: { root } } = each;
-    const heads = new Map(allSections(root).flatMap((section) => section.passages.map((id) => [id, pack.stems(section.title)] as const)));
+    const heads = alone ? new Map<string, string[]>() : new Map(allSections(root).flatMap((section) => section.passages.map((id) => [id, pack.stems(section.title)] as const)));
     return [...sentences].flatMap(([id, own]) => {
-      const said = own.map((sentence) => saidIn(sentence, pack));
-      return own.flatMap((sentence, at): Fact[] => sentence.technical || /[?？:：]$/.test(sentence.text) ? [] : [{
+      const said = own.map((sentence) => (alone ? plainly(sentence) : saidIn(sentence, pack)));
+      return own.flatMap((sentence, at): Fact[] => !taught(sentenceKey(sentence)) || sentence.technical || /[?？:：]$/.test(sentence.text) ? [] : [{
         sentence, pack, key: sentenceKey(sentence), source, stems: new Set(said[at].stems), numbers: said[at].numbers, weight: 0,
-        around: new Set([...(heads.get(id) ?? []), ...said.flatMap((other, index) => (index === at ? [] : other.stems))]),
-        numbersAround: new Set(said.flatMap((other, index) => (index === at ? [] : [...other.numbers]))),
+        around: alone ? NONE : new Set([...(heads.get(id) ?? []), ...said.flatMap((other, index) => (index === at ? [] : other.stems))]),
+        numbersAround: alone ? NONE : new Set(said.flatMap((other, index) => (index === at ? [] : [...other.numbers]))),
       }]);
     });
   });
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
+function plainly({ stems }: Sentence): { stems: string[]; numbers: Set<string> } {
+  return { stems: stems.filter((stem) => !/^\d/.test(stem)), numbers: new Set(stems.filter((stem) => /^\d/.test(stem))) };
 }
 
 /** The figures of a sentence, times in seconds, and the stems of the rest of it. */
