@@ -83,7 +83,7 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
   const inside = weighed(shared, weights) + figures * rare;
   const around = weighed([...less.stems].filter((stem) => !fuller.stems.has(stem) && fuller.around.has(stem)), weights);
   // Of few words only telling ones say that it is the same.
-  if (shared.length < 2 || (less.stems.size < 4 && weighed(shared, weights) < shared.length * rare * FEW) || inside < less.weight * itself || inside + around < less.weight * all) return 0;
+  if (shared.length < 2 || (less.stems.size < 4 && fuller.stems.size > less.stems.size && weighed(shared, weights) < shared.length * rare * FEW) || inside < less.weight * itself || inside + around < less.weight * all) return 0;
   return denies(less, shared) === denies(fuller, shared) ? (inside + around) / less.weight : 0;
 }
 

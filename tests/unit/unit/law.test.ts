@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import { courseMinutes } from '../../../core/brief/sizing';
+import { blockTexts } from '../../../core/course/blocks';
+import { allLessons, type Course } from '../../../core/course/course';
+import { kindsTogether, kindWords, isHarmless } from '../../../core/course/left-out-words';
+import { textOf } from '../../../core/course/rich-text';
+import { usesOf } from '../../../core/course/uses';
+import { validateCourse } from '../../../core/course/validate';
+import { draftCourse } from '../../../core/draft';
+import { prepareCourse, proposalOf, draftLessonOf } from '../../../core/draft/from-course';
+import { draftContext } from '../../../core/draft/context';
+import { reportOn } from '../../../core/draft/report';
+import { giveTo } from '../../../core/course/gestures';
+import { applyAll } from '../../../core/course/operations';
+import { accountOf } from '../../../core/review/account';
+import { aBrief, fromFile, knowing } from '../../builders';
+import { packFor } from '../../../server/language/packs';
+import { understand } from '../../../core/knowledge';
+
+const shownIn = (course: Course) => allLessons(course).flatMap((lesson) => [lesson.title, ...lesson.blocks.flatMap((block) => blockTexts(block).map(textOf))]).join('\n');
+const text = (section: string, noun: string) => `## ${section}\n\nThe ${noun} has stood in our yard since the hall was built, and people like to look at it on their way to the river. Old photographs show the ${noun} in the snow.\n\nEvery ${noun} must be locked before noon. If a ${noun} leaks, the last one out must close the valve within 10 minutes. Never climb the ${noun} alone.\n\nThe ${noun} was painted green because the yard is green, so that nobody is disturbed by the sight of it from the street in the evening.\n`;
+const policy = await knowing(`# Yard\n\n${['Pump', 'Crane', 'Boiler', 'Wagon', 'Tank', 'Kiln'].map((noun) => text(`The ${noun.toLowerCase()}`, noun.toLowerCase())).join('\n')}\n## Thanks\n\nThanks to the yard team.\n`);
+const INSTRUCTS = /must|Never climb|within 10 minutes/;
+
+describe('nothing that matters is lost', () => {
+  const whole = draftCourse(aBrief(), [policy], 'Yard');
+
+  it('without minutes everything is taught, and what is noise is left out by name', () => {
+    const shown = shownIn(whole.course);
+    for (const passage of policy.source.passages) if (!/^Thanks/.test(passage.text)) expect(shown).toContain(passage.text);
+    expect(whole.course.leftOut!.map((left) => left.reason)).toEqual(['thanks']);
+    expect(Object.values(reportOn(whole).coverage).every(({ taught, of }) => taught === of)).toBe(true);
+  });
+
+  it.each([0.9, 0.75, 0.6, 0.4])('at %d of its minutes the length is kept within a tenth, and no topic that stays loses what instructs', (share) => {
+    const minutes = courseMinutes(whole.course) * share;
+    const draft = draftCourse(aBrief({ size: { minutes, questionsPerLesson: 0 } }), [policy], 'Yard');
+    const full = courseMinutes(draftCourse(aBrief({ size: { questionsPerLesson: 0 } }), [policy], 'Yard').course);
+    expect(courseMinutes(draft.course)).toBeLessThanOrEqual(Math.min(full, minutes * 1.1) + 0.2);
+    const shown = shownIn(draft.course);
+    for (const lesson of allLessons(draft.course)) {
+      const noun = /The (\w+)/.exec(lesson.title)?.[1];
+      if (!noun) continue;
+      for (const words of [`Every ${noun} must be locked before noon.`, `If a ${noun} leaks, the last one out must close the valve within 10 minutes.`, `Never climb the ${noun} alone.`]) expect(shown).toContain(words);
+    }
+    // Everything else is listed, each for one reason.
+    const uses = usesOf(draft.course);
+    const left = new Set(draft.course.leftOut!.flatMap((each) => each.passages.map((range) => range.id)));
+    for (const passage of policy.source.passages) expect(uses.has(passage.id) || left.has(passage.id)).toBe(true);
+    for (const { reason, passages } of draft.course.leftOut!) if (reason === 'light') for (const range of passages) expect(policy.passages.get(range.id)!.text.slice(range.from, range.to)).not.toMatch(INSTRUCTS);
+    expect(validateCourse(draft.course)).toEqual([]);
+  });
+
+  it('what is left out is listed at the grain of what it says, and goes from the list when a page has it', () => {
+    const draft = draftCourse(aBrief({ size: { minutes: 2, questionsPerLesson: 0 } }), [policy], 'Yard');
+    const { leftOut, minutes } = accountOf(draft.course, [policy]);
+    const missed = leftOut.filter((line) => !isHarmless(line.reason));
+    expect(kindWords(kindsTogether(missed))).toMatch(/limits.*prohibitions|prohibitions/);
+    expect(missed.every((line) => line.topic.startsWith('The '))).toBe(true);
+    expect(minutes.more).toBeGreaterThan(0);
+    const given = missed[0].passages.map((range) => range.id);
+    const gone = accountOf({ ...draft.course, modules: whole.course.modules, checks: [] }, [policy], draft.course.leftOut);
+    expect(gone.leftOut.filter((line) => !isHarmless(line.reason))).toEqual([]);
+    expect(given.length).toBeGreaterThan(0);
+  });
+
+  it('what its author gives a lesson is drafted with it, even half a unit and whatever the size', () => {
+    const draft = draftCourse(aBrief({ size: { minutes: 2, questionsPerLesson: 0 } }), [policy], 'Yard');
+    const [lesson] = allLessons(draft.course);
+    const line = draft.course.leftOut!.find((left) => left.reason === 'light' || left.reason === 'size')!;
+    const given = applyAll(draft.course, giveTo(lesson, line.passages.map((range) => range.id)));
+    if (!given.ok) throw new Error(given.problem.code);
+    expect(giveTo(allLessons(given.course)[0], line.passages.map((range) => range.id))).toEqual([]);
+    const page = draftLessonOf(given.course, lesson.id, prepareCourse(given.course, [policy]));
+    const shown = page.lesson.blocks.flatMap((block) => blockTexts(block).map(textOf)).join('\n');
+    for (const range of line.passages) expect(shown).toContain(policy.passages.get(range.id)!.text.slice(range.from, range.to));
+  });
+
+  it('a lesson planned with half a unit gets the whole, in the order it was planned', () => {
+    const [first, second] = whole.course.modules[0].lessons;
+    const course: Course = { ...whole.course, modules: [{ ...whole.course.modules[0], lessons: [{ ...first, blocks: [], plannedPassages: [...second.plannedPassages.slice(0, 1), ...first.plannedPassages.slice(1, 2)] }] }] };
+    const [lesson] = proposalOf(course, draftContext(course.brief, [policy])).modules[0].lessons;
+    expect(lesson.scope.sections.map((section) => section.title)).toEqual([second.title, first.title]);
+  });
+
+  it('a lesson for which there is nothing says which one has it', () => {
+    const lesson = { ...whole.course.modules[0].lessons[0], id: 'lownaaaaaaaa', title: 'The crane', blocks: [], plannedPassages: [] };
+    const course: Course = { ...whole.course, modules: [...whole.course.modules, { id: 'mownaaaaaaaa', title: 'More', purpose: '', objectiveIds: [], lessons: [lesson] }] };
+    expect(() => draftLessonOf(course, lesson.id, prepareCourse(course, [policy]))).toThrow('taught-elsewhere');
+  });
+});
+
+describe('several sources', () => {
+  it('are one course by topic: a handout joins the lessons of the policy, a fact is said once on both its passages', async () => {
+    const handout = await knowing('# Handout\n\n## The crane\n\n- Never climb the crane alone\n- The crane hook is checked with the yellow gauge each Monday\n\n## The kiln\n\n- The kiln door stays shut for two days after the fire\n', 'handout.md');
+    const { course } = draftCourse(aBrief(), [policy, handout], 'Yard');
+    expect(course.modules.map((module) => module.title)).not.toContain('Handout');
+    const crane = allLessons(course).find((lesson) => lesson.title === 'The crane')!;
+    const shown = crane.blocks.flatMap((block) => blockTexts(block).map(textOf)).join('\n');
+    expect(shown).toContain('The crane hook is checked with the yellow gauge each Monday');
+    expect(shown.match(/Never climb the crane alone/g)).toHaveLength(1);
+    const repeated = handout.source.passages.find((passage) => passage.text.startsWith('Never climb'))!;
+    expect(usesOf(course).get(repeated.id)).toMatchObject([{ lesson: crane.id, also: true }]);
+  });
+
+  it('of the demo make no module called by its document, and no lesson title joins two topics', async () => {
+    const names = ['lending-policy.docx', 'battery-guide.pdf', 'front-desk-shift.pptx', 'twelve-years-at-the-desk.vtt', 'questions.html', 'coordinators-notes.md'];
+    const knowledge = await Promise.all(names.map(async (name) => understand(await fromFile(`demo/files/${name}`), packFor('en'))));
+    const { course } = draftCourse(aBrief(), knowledge, 'Lending tools safely');
+    const titles = new Set(knowledge.map((each) => each.source.title));
+    for (const module of course.modules) expect(titles.has(module.title)).toBe(false);
+    const headings = new Set(knowledge.flatMap((each) => each.source.passages.flatMap((passage) => passage.locator.path)));
+    for (const lesson of allLessons(course)) if (/ and /.test(lesson.title)) expect(headings.has(lesson.title)).toBe(true);
+  });
+});
