@@ -7,7 +7,7 @@ const TITLES: [string, RegExp][] = [
   ['index', /^(general |subject )?index$|^stichwortverzeichnis$|^index alphabétique$|^indices( and tables)?$|^glossary index$/i],
   ['references', /^(references|bibliography|further reading|see also|external links|related (documents|links)|literatur(verzeichnis)?|siehe auch|références|bibliographie|voir aussi|referencias|bibliografía|véase también)$/i],
   ['greeting', /^(welcome|housekeeping|before we (?:start|begin)|willkommen|bienvenue|bienvenid[oa]s)[!.]?$|^(?:thank you|the end|that['’]s all)\b/i],
-  ['about', /^where to (get|find) (this|the) (manual|document|guide)\b|^organi[sz]ational notes|^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo)$/i],
+  ['about', /\b(?:of|for|in|into) (?:the|this) (?:course|training)$|^(?:course |learning )?(?:outcomes|objectives)$|\bshould be able to do afterwards$|^where to (get|find) (this|the) (manual|document|guide)\b|^organi[sz]ational notes|^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo)$/i],
 ];
 
 /** Which kind of boilerplate a title heads; undefined when it heads matter to teach. */

@@ -36,7 +36,7 @@ export function composePage(lesson: { id: string; title: string }, scope: Scope,
   for (const [at, part] of parts.entries()) {
     if (part.section !== section) {
       section = part.section;
-      const title = sectionTitle(scope, section, { lesson: lesson.title, course: courseTitle }, { alone: sections.length === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) });
+      const title = sectionTitle(scope, section, { lesson: lesson.title, course: courseTitle, opening: matter.of(part.items[0].passage.id).pack.labels.opening }, { alone: sections.length === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) });
       if (title) blocks.push({ id: idFrom('b', place('h', scope.sections[section].id, scope.sections[section].passages[0])), kind: 'heading', body: { level: 2, text: [{ type: 'text', text: title }] } });
     }
     const [{ passage }] = part.items;
@@ -108,13 +108,14 @@ interface SectionPlace {
 }
 
 /** The heading over a section's part; none where it would only repeat the lesson's title. */
-function sectionTitle(scope: Scope, section: number, titles: { lesson: string; course: string }, { alone, first, leaning }: SectionPlace): string | undefined {
+function sectionTitle(scope: Scope, section: number, titles: { lesson: string; course: string; opening: string }, { alone, first, leaning }: SectionPlace): string | undefined {
   const { title, id } = scope.sections[section];
   const clean = cleanTitle(title, [], titles.course);
   const lesson = titles.lesson.toLowerCase();
   const same = clean.toLowerCase() === lesson || lesson === title.toLowerCase();
   const before = scope.sections[section - 1];
   const repeated = before !== undefined && before.title === title && before.id === id;
-  if ((same && first) || repeated || (alone && !leaning && (lesson.includes(clean.toLowerCase()) || section === 0))) return undefined;
+  // What a source begins with needs no heading of ours in the middle of a lesson.
+  if (title === titles.opening || (same && first) || repeated || (alone && !leaning && (lesson.includes(clean.toLowerCase()) || section === 0))) return undefined;
   return clean;
 }

@@ -20,6 +20,8 @@ export function shown(sentence: Sentence, { pack }: Knowledge): UsedSentence {
   // What begins the sentence now takes the capital of what began it before.
   const next = first?.from === from ? passage.text.slice(first.to, first.to + 1) : '';
   if (/\p{Ll}/u.test(next) && (edits[1] === undefined || edits[1].from > first.to)) edits[0] = { from, to: first.to + 1, with: next.toUpperCase() };
+  // "Note: do not open …" without its label begins with a capital.
+  if (passage.callout && from === 0 && /^\p{Ll}/u.test(text) && (edits.length === 0 || edits[0].from > 0)) edits.unshift({ from: 0, to: 1, with: text.charAt(0).toUpperCase() });
   const used = { sentence, edits };
   return /[\p{L}\p{N}]/u.test(edited(used)) ? used : { sentence, edits: [] };
 }

@@ -22,6 +22,8 @@ const LICENCE = /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribu
 const LICENCE_SHARE = 0.25;
 /** In capitals only: "todo" is a word in other languages. */
 const UNFINISHED = /(?:^|[^\p{L}])(?:FIXME|TODO|TBD)(?:[^\p{L}]|$)/u;
+/** A reply to the hall has so many words at most. */
+const REPLY = 5;
 /** A text with more than this share of sentences in the first person is told by somebody. */
 const VOICE = 0.06;
 
@@ -69,6 +71,15 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   });
+  // "Next slide please. No, the other one.": what a few words answer to the hall is said to it, too.
+  let before: Noise | undefined;
+  for (const passage of source.passages.filter(isSpoken)) {
+    for (const sentence of sentences.get(passage.id) ?? []) {
+      const key = `${passage.id}/${sentence.index}`;
+      if (before && !found.has(key) && sentence.words <= REPLY && (!sentence.tags.some((word) => word.tag === 'VERB' || word.tag === 'AUX') || /[?？]$/.test(sentence.text)) && !carries(sentence, passage, knowledge) && !pack.spokenHeading?.(sentence.text)) found.set(key, 'stage');
+      before = found.get(key);
+    }
+  }
   return found;
 }
 

@@ -15,7 +15,8 @@ const WHOLE: ReadonlySet<Unit['kind']> = new Set(['procedure', 'table', 'terms',
 
 /**
  * Settles what is shown where sources say the same. A sentence goes for one that says it too; of a procedure, a table, a run of
- * terms, an answer or a story all goes or nothing, and so of a list that a sentence introduces. What a later sentence of its
+ * terms, an answer or a story all goes or nothing, and so of a list that a sentence introduces or whose items are the names of
+ * parts ("cord and plug"). What a later sentence of its
  * paragraph leans on stays.
  */
 export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly Knowledge[]; sources: readonly { units: readonly Unit[] }[]; matter: { noise: ReadonlyMap<string, unknown> } }, home: ReadonlyMap<string, string>): SaidOnce {
@@ -29,7 +30,7 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
       const own = unit.passages.flatMap((id) => knowledge.find((each) => each.passages.has(id))!.sentences.get(id) ?? []);
       const gone = own.filter((sentence) => same.has(sentenceKey(sentence)));
       if (gone.length === 0) continue;
-      const whole = WHOLE.has(unit.kind) || (unit.kind === 'list' && unit.lead !== undefined);
+      const whole = WHOLE.has(unit.kind) || (unit.kind === 'list' && (unit.lead !== undefined || isOneThing(own)));
       const rest = own.filter((sentence) => !same.has(sentenceKey(sentence)) && taught(sentenceKey(sentence)) && !/[:：]$/.test(sentence.text));
       if (whole && rest.length > 0) continue;
       for (const sentence of gone) said.set(sentenceKey(sentence), same.get(sentenceKey(sentence))!);
@@ -48,4 +49,9 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
     also.set(primary, [...(also.get(primary) ?? []), { id: passage.id, from, to }]);
   }
   return { said, also };
+}
+
+/** Items that say nothing of their own are parts of one thing. */
+function isOneThing(items: readonly Sentence[]): boolean {
+  return items.filter((item) => item.tags.some((word) => word.tag === 'VERB' || word.tag === 'AUX')).length < items.length * 0.5;
 }

@@ -39,8 +39,8 @@ test.describe('a server that is killed on the way', () => {
 
 test('rows are dragged over any distance', async ({ page, app }) => {
   await openDemo(page, app);
-  const row = page.locator('[data-row]', { has: page.locator('input[value="Purpose and reach"]') });
-  const target = page.locator('[data-row]', { has: page.locator('input[value="Damage"]') });
+  const row = page.locator('[data-row]', { has: page.locator('input[value="Batteries"]') });
+  const target = page.locator('[data-row]', { has: page.locator('input[value="At the desk"]') });
   await row.hover();
   const grip = (await row.locator('.grip').boundingBox())!;
   const to = (await target.boundingBox())!;
@@ -50,7 +50,7 @@ test('rows are dragged over any distance', async ({ page, app }) => {
   await page.mouse.move(to.x + 40, to.y + to.height - 2, { steps: 4 });
   await page.mouse.up();
   await saved(page);
-  await expect.poll(async () => (await served(page)).course.modules.find((module) => module.title === 'Checking a tool in')!.lessons.map((lesson) => lesson.title)).toContain('Purpose and reach');
+  await expect.poll(async () => (await served(page)).course.modules.find((module) => module.title === 'Checking a tool in')!.lessons.map((lesson) => lesson.title)).toContain('Batteries');
   await page.keyboard.press('Control+z');
 });
 

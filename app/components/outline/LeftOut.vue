@@ -20,13 +20,10 @@ const lessonFor = (line: LeftOutView) => desk.lessons.find((lesson) => lesson.id
 function back(line: LeftOutView, lesson = lessonFor(line)) {
   if (lesson) desk.change(`“${line.topic}” brought back`, giveTo(lesson, line.passages.map((range) => range.id)));
 }
-function keys(event: KeyboardEvent, line: LeftOutView) {
-  if (event.key.toLowerCase() === 'b' && desk.mayEdit) back(line);
-  else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') step(event);
-  else return;
+function step(event: KeyboardEvent) {
+  const { key, currentTarget } = event;
+  if (key !== 'ArrowDown' && key !== 'ArrowUp') return;
   event.preventDefault();
-}
-function step({ key, currentTarget }: KeyboardEvent) {
   const all = [...document.querySelectorAll<HTMLElement>('[data-left-out]')];
   all[all.indexOf(currentTarget as HTMLElement) + (key === 'ArrowDown' ? 1 : -1)]?.focus();
 }
@@ -36,11 +33,11 @@ const choices = (line: LeftOutView) => [desk.course!.modules.flatMap((module) =>
 <template>
   <section v-for="group in topics" :key="group.key" class="topic">
     <h3>{{ group.topic }}</h3>
-    <article v-for="(line, at) in group.lines" :key="`${line.passages[0]!.id}/${line.passages[0]!.from}/${at}`" data-left-out tabindex="0" @keydown.self="keys($event, line)">
+    <article v-for="(line, at) in group.lines" :key="`${line.passages[0]!.id}/${line.passages[0]!.from}/${at}`" data-left-out tabindex="0" @keydown.self="step">
       <p class="words">{{ line.text }}</p>
       <p class="small quiet"><strong v-if="kindWords(line.kinds)">{{ kindWords(line.kinds) }}</strong><span>{{ reasonWords(line.reason) }}</span>
         <NuxtLink class="link" :to="`/course/${desk.course!.id}/sources/${line.sourceId}#${line.passages[0]!.id}`">in the source</NuxtLink>
-        <template v-if="desk.mayEdit && lessonFor(line)"><button type="button" class="link" @click="back(line)">bring back to “{{ lessonFor(line)!.title }}”</button>
+        <template v-if="desk.mayEdit && lessonFor(line)"><button type="button" class="link" data-back @click="back(line)">bring back to “{{ lessonFor(line)!.title }}”</button>
           <UDropdownMenu :items="choices(line)" :ui="{ content: 'max-h-72 overflow-y-auto' }"><button type="button" class="link">to another lesson</button></UDropdownMenu></template>
       </p>
     </article>

@@ -3,7 +3,7 @@ import type { Range } from '../pack';
 /** Sounds, and words that only hold the floor, with the comma or dots that set them off. */
 const SOUNDS = String.raw`(?:u+h+m*|u+m+|e+r+m*|a+h+m*|hm+|mhm)`;
 const FLOOR = String.raw`(?:you know|I mean|you see|sort of|kind of|let['’]s say|how shall I (?:put|say) (?:it|this)|what (?:was|is|['’]s) it called|how do you say|I (?:won['’]t|can['’]t) say (?:who|where)|as I said|like I said|I suppose|shall we say)`;
-const FILLED = new RegExp(String.raw`(?:(?<=^|[\s“"])${SOUNDS}\b[,.…]*\s*)|(?:,\s*${SOUNDS}\b(?=\s*[.?!,;]|\s|$)[,…]?)|(?:,\s+${FLOOR}(?=,))`, 'gi');
+const FILLED = new RegExp(String.raw`(?:(?<=^|[\s“"])${SOUNDS}\b[,.…]*\s*)|(?:,\s*${SOUNDS}\b(?=\s*[.?!,;]|\s|$)[,…]?)|(?:,\s+${FLOOR},)`, 'gi');
 /** "We don't, um, we don't ask": the same words twice, with nothing but a sound or a comma between. */
 const TWICE = new RegExp(String.raw`\b((?:[\p{L}'’]+\s){0,3}[\p{L}'’]+)(?:,?\s+${SOUNDS},?\s+|,\s+|\s*[–—-]\s+|\.\.\.\s*|…\s*)(?=\1\b)`, 'giu');
 /** "ten, no, sorry, five minutes": of two figures the one that was taken back. */

@@ -3,8 +3,17 @@ import type { Noise } from '../../../core/language/noise';
 import { noiseIn } from '../../../core/language/noise';
 import { ENGLISH_NOISE } from '../../../core/language/en/noise';
 import { hesitationsIn } from '../../../core/language/en/hesitations';
-import { unitsOf } from '../../../core/unit/units';
-import { knowing } from '../../builders';
+import { understand } from '../../../core/knowledge';
+import { readSource } from '../../../core/reading';
+import { sentenceKey, unitsOf } from '../../../core/unit/units';
+import { packFor } from '../../../server/language/packs';
+import { anId, knowing } from '../../builders';
+
+async function fromText(text: string) {
+  const result = await readSource({ name: 'talk.vtt', bytes: new TextEncoder().encode(text) }, anId('talk'));
+  if (!result.ok) throw new Error(result.problem.code);
+  return result.source;
+}
 
 const anywhere = { spoken: false, voice: false, edge: false, opening: false, bare: false };
 const said = { ...anywhere, spoken: true, voice: true, edge: true };
@@ -45,11 +54,21 @@ describe('noise by name', () => {
   });
 });
 
+describe('what is said to a hall', () => {
+  it('is a few words of reply as well, but never a topic', async () => {
+    const source = await fromText('WEBVTT\n\n00:00:01.000 --> 00:00:04.000\nNext slide please. No, the other one. Okay. Hands.\n\n00:00:04.100 --> 00:00:09.000\nYou wash them for a minute before you touch the dough.\n');
+    const knowledge = understand(source, packFor('en'));
+    const { noise } = unitsOf(knowledge);
+    const kept = [...knowledge.sentences.values()].flat().filter((sentence) => !noise.has(sentenceKey(sentence))).map((sentence) => sentence.text);
+    expect(kept).toEqual(['Hands.', 'You wash them for a minute before you touch the dough.']);
+  });
+});
+
 describe('hesitations', () => {
   const without = (text: string) => hesitationsIn(text).toReversed().reduce((left, { from, to }) => left.slice(0, from) + left.slice(to), text);
   it.each([
     ['We don\'t, um, we don\'t ask for papers.', 'we don\'t ask for papers.'], ['So, um, the door is shut.', 'So the door is shut.'], ['Um, the door is shut.', 'the door is shut.'],
-    ['You wash it for ten, no, sorry, five minutes.', 'You wash it for five minutes.'], ['It is, you know, a good door.', 'It is, a good door.'],
+    ['You wash it for ten, no, sorry, five minutes.', 'You wash it for five minutes.'], ['It is, you know, a good door.', 'It is a good door.'], ['I say it because, you know, all is lost here.', 'I say it because all is lost here.'],
     ['It is very, very hot.', 'It is very, very hot.'], ['An umbrella stands there.', 'An umbrella stands there.'],
   ])('%s', (text, left) => expect(without(text)).toBe(left));
 });

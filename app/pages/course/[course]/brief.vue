@@ -48,7 +48,7 @@ const said = computed(() => {
   const asked = sizes.minutes;
   const now = figures.minutes;
   return [
-    asked ? `About ${asked} minutes for ${audience.who || 'the learner'}${now ? `; the course has ${now} now` : ''}. The outline keeps what weighs most and names what it leaves out.` : 'No length is asked: every source is taught at about three fifths of its words.',
+    asked ? `About ${asked} minutes for ${audience.who || 'the learner'}${now ? `; the course has ${now} now` : ''}. That is filled first, and kept then: background goes before topics, and no topic that stays loses a rule. What is left out is named.` : 'No length is asked: everything that the sources teach is taught.',
     audience.knows.length > 0 ? `${audience.knows.join(', ')}: recalled in a line, not taught.` : 'Everything is explained: nothing is said to be known.',
     `Up to ${sizes.questionsPerLesson} ${sizes.questionsPerLesson === 1 ? 'check' : 'checks'} in a lesson; fewer where the sources give fewer good ones.`,
     sourcesOnly ? 'Only sentences that stand in your sources.' : 'Short connecting text may be added, marked as ours; it never states a fact.',

@@ -19,7 +19,7 @@ const waiting = computed(() => desk.lessons.filter((lesson) => lesson.given?.len
 watch(() => desk.course?.id, () => void account.load(), { immediate: true });
 useActions([
   { id: 'h-again', label: 'Count again', key: 'Alt+R', area: 'What it holds', run: () => void account.load() },
-  { id: 'h-back', label: 'Bring the part back', key: 'B', within: 'holds', area: 'What it holds', when: () => desk.mayEdit, run: () => (document.activeElement as HTMLElement | null)?.dispatchEvent(new KeyboardEvent('keydown', { key: 'b' })) },
+  { id: 'h-back', label: 'Bring the part back', key: 'B', within: 'holds', area: 'What it holds', when: () => desk.mayEdit, run: () => document.activeElement?.closest('[data-left-out]')?.querySelector<HTMLElement>('[data-back]')?.click() },
 ]);
 </script>
 
