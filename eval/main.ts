@@ -2,6 +2,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { demoFiles, documents, option, sharedFolder } from './corpus';
 import { measure, type Measured } from './measure';
+import { countRetention } from './retention';
 import { readingSheet } from './sheet';
 
 const ITEMS = Number(option('items') ?? 40);
@@ -26,6 +27,7 @@ for (const { name, split, paths } of all.filter((each) => !only || each.name.inc
 }
 console.log([heads, heads.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n'));
 console.log(`\nAll: ${JSON.stringify(sums)}\nReading sheets: .eval/*.sheet.md`);
+if (!only) console.log(`\nFallen short of what is asked: ${await countRetention(sharedFolder())}`);
 process.exitCode = sums.unfaithful > 0 ? 1 : 0;
 
 function row(name: string, split: string, { report, dangling, repeated, keys, milliseconds }: Measured): (string | number)[] {
