@@ -35,7 +35,7 @@ try {
   await shot('shelf');
   await page.goto(url);
   await page.getByRole('link', { name: 'Lending tools safely' }).click();
-  await page.locator('.unused article').first().waitFor();
+  await page.locator('.unused').waitFor();
   await shot('outline');
   await lesson('Late returns');
   await shot('lesson');

@@ -7,8 +7,11 @@ import { fail, type Problem } from './problem';
 import { canonicalRichText } from './rich-text';
 import { NODE_SHAPES, OPERATION_SHAPES } from './shapes';
 
-/** The version of course documents and of operations on them. 2: takes say when, by whom and why; what a log may hold is checked. */
-export const DOCUMENT_VERSION = 2;
+/**
+ * The version of course documents and of operations on them. 2: takes say when, by whom and why; what a log may hold is checked.
+ * 3: what was left out and why, what a lesson was given, where else the sources say the same; a document without them is one of 3.
+ */
+export const DOCUMENT_VERSION = 3;
 
 /** A course document of any version, as this program works on it. Throws `newer-document`. */
 export function upgradeCourse(document: unknown, version: number): Course {

@@ -62,6 +62,7 @@ function compared(a: Statement, b: Statement, weights: ReadonlyMap<string, numbe
   const shared = weighed([...a.stems].filter((stem) => b.stems.has(stem)), weights);
   const likeness = shared / (shared + own[0] + own[1]);
   const within = a.sourceId === b.sourceId;
+  if (within && (a.row || b.row)) return undefined;
   const few = Math.min(a.stems.size, b.stems.size) <= FEW;
   if (likeness < (within ? LIKE.within : few ? LIKE_OF_FEW : LIKE.across) || (few && within)) return undefined;
   // "Hand tools" against "power tools": words of weight on each side that the other has not tell two cases apart.

@@ -17,6 +17,8 @@ export interface Statement {
   /** When: stems of its condition. */
   when: ReadonlySet<string>;
   stance?: Stance;
+  /** A row of a table: only what another source says differently contradicts it. */
+  row?: true;
   /** Values by the stem of what is counted; times together, in seconds. */
   numbers: ReadonlyMap<string, ReadonlySet<number>>;
 }
@@ -33,6 +35,15 @@ export function statementsIn(knowledge: readonly Knowledge[]): Statement[] {
       if ((claim.kind !== 'rule' && claim.kind !== 'figure') || !standsAlone(claim) || seen.has(place)) continue;
       seen.add(place);
       found.push(statement(claim, pack, claim.rule ? stanceOf(claim.rule) : pack.stance?.(claim.text)));
+    }
+    // "High: every 30 minutes" as a row of a table is said as surely as in a sentence.
+    for (const passage of source.passages) {
+      const [first, ...cells] = passage.table?.cells ?? [];
+      if (!first || cells.length === 0 || !/\p{L}/u.test(first)) continue;
+      const said = statement({ sourceId: source.id, ranges: [{ id: passage.id, from: 0, to: passage.text.length }], text: passage.table!.cells.filter((cell) => cell !== '').join(': ') }, pack, undefined);
+      // It is about what its first cell names; one word there is understood by the head of its column ("High": a risk).
+      const named = pack.stems(first);
+      found.push({ ...said, stems: new Set(named.length > 1 ? named : [...named, ...pack.stems(passage.table!.header[0] ?? '')]), row: true });
     }
     if (!pack.stance) continue;
     for (const sentence of [...sentences.values()].flat()) {

@@ -59,7 +59,7 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const { source, pack, sentences } = knowledge;
   const found = new Map<string, Noise>();
   const contents = contentsPassages(knowledge);
-  const opening = openingPassages(source.root);
+  const opening = openingPassages(source);
   const voice = isTold(knowledge);
   source.passages.forEach((passage, at) => {
     if (knowledge.focus?.has(passage.id)) return;
@@ -89,9 +89,11 @@ export function isTold({ sentences }: Pick<Knowledge, 'sentences'>): boolean {
   return all.filter((sentence) => sentence.facts?.firstPerson).length > all.length * VOICE;
 }
 
-/** A heading with nothing under it but one heading is the document's own title. */
-function openingPassages(root: Section): Set<string> {
+/** A heading with nothing under it but one heading is the document's own title, and so is a first one (of a slide) that says the same. */
+function openingPassages({ root, title }: Knowledge['source']): Set<string> {
   const found = new Set(root.passages);
+  const [first] = root.sections;
+  if (first && folded(first.title).toLowerCase() === folded(title).toLowerCase()) for (const id of first.passages) found.add(id);
   for (let section = root; section.sections.length === 1 && section.sections[0].sections.length > 0; ) {
     [section] = section.sections;
     for (const id of section.passages) found.add(id);
@@ -99,7 +101,7 @@ function openingPassages(root: Section): Set<string> {
   return root.sections.length > 0 ? found : new Set();
 }
 
-const isBare = ({ facts }: Sentence, { kind }: Passage): boolean => kind === 'paragraph' && facts !== undefined && !facts.imperative && (facts.leaning === 'not-a-sentence' || facts.leaning === 'too-short');
+const isBare = ({ facts }: Sentence, { kind }: Passage): boolean => (kind === 'paragraph' || kind === 'point') && facts !== undefined && !facts.imperative && (facts.leaning === 'not-a-sentence' || facts.leaning === 'too-short');
 
 /** What is said to a hall. */
 export const isSpoken = ({ kind, locator }: Passage): boolean => kind === 'utterance' || (kind === 'note' && locator.slide !== undefined);

@@ -9,7 +9,7 @@ import { applyAll, type Operation } from '../../core/course/operations';
 import { validateCourse } from '../../core/course/validate';
 import { draftCourse } from '../../core/draft';
 import { withoutWords } from '../../core/knowledge/settle';
-import { aBrief, aCourse, fromMarkdown, fromFile } from '../builders';
+import { aBrief, aCourse, fromMarkdown, fromFile, knowing } from '../builders';
 
 function made(course: Course, operations: readonly Operation[]): Course {
   const applied = applyAll(course, operations);
@@ -121,5 +121,16 @@ describe('a draft of the demo', () => {
     expect(draft(knowledge)).toContain('within three opening days');
     const gone = sides.find((side) => side.text.includes('three'))!.ranges;
     expect(draft(withoutWords(knowledge, gone))).not.toContain('within three opening days');
+  });
+});
+
+describe('a table and a sentence', () => {
+  const between = async (a: string, b: string) => contradictionsIn(await Promise.all([a, b].map((text, at) => knowing(text, `${at}.md`)))).map(({ sides }) => sides.map((side) => side.text));
+  it('contradict each other where what a row names is said with another figure', async () => {
+    expect(await between('# A\n\n| Risk | Round |\n|---|---|\n| High | every 30 minutes |\n| Low | every 2 hours |\n', '# B\n\nHigh risk: every 45 minutes. Low risk guests are visited every 2 hours.\n')).toEqual([['High: every 30 minutes', 'High risk: every 45 minutes.']]);
+    expect(await between('# A\n\n| Product | Wet |\n|---|---|\n| Solmarn spray | 5 minutes |\n| Verolin wipes | 1 minute |\n', '# B\n\n| Product | Leave it |\n|---|---|\n| Solmarn spray | 3 minutes |\n| Verolin wipes | 1 minute |\n')).toEqual([['Solmarn spray: 5 minutes', 'Solmarn spray: 3 minutes']]);
+  });
+  it('do not where the rows of one table differ, or where both name something else', async () => {
+    expect(await between('# A\n\n| Tool | Fee |\n|---|---|\n| Hand saw | £2 a day |\n| Band saw | £9 a day |\n', '# B\n\nA hand drill costs £4 a day for members.\n')).toEqual([]);
   });
 });

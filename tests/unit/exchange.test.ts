@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { parseHTML } from 'linkedom';
+import { allLessons } from '../../core/course/course';
 import { contentHash } from '../../core/course/id';
 import { plainRun } from '../../core/course/rich-text';
 import { ProblemError } from '../../core/course/problem';
@@ -38,12 +39,19 @@ describe('the archive', () => {
 
   it('of version 1 is read, its takes saying what is known of them, and what it should not hold mended', () => {
     const { document: old } = readArchive(new Uint8Array(file('tests/fixtures/archive-1.uplift.zip')));
-    expect(old.version).toBe(2);
+    expect(old.version).toBe(3);
     expect(old.course.takes).toMatchObject([{ value: 'Another name', made: { at: 0, by: '', why: 'kept' } }]);
     const damaged = { ...aCourse(), checks: aCourse().checks.slice(1), takes: [{ id: anId('t'), of: anId('First one'), field: 'page', value: { lesson: 7 } }], bin: [{}] };
     const mended = readArchive(aZip({ 'manifest.json': manifest(), 'course.json': JSON.stringify(damaged) })).document.course;
     expect(mended.modules[0].lessons[0].blocks.map((block) => block.kind)).toEqual(['text', 'text']);
     expect([mended.takes, mended.bin]).toEqual([[], []]);
+  });
+
+  it('of version 2 is read as it is', () => {
+    const { document: old } = readArchive(new Uint8Array(file('tests/fixtures/archive-2.uplift.zip')));
+    expect(old.version).toBe(3);
+    expect(allLessons(old.course).length).toBe(22);
+    expect(old.course.leftOut).toBeUndefined();
   });
 
   const manifest = (changes: object = {}) => JSON.stringify({ format: 'uplift-course', version: 1, course: 'x', sources: [], ...changes });

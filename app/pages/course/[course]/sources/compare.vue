@@ -74,7 +74,7 @@ useActions([{ id: 'c-teach', label: 'Make a lesson of what differs', key: 'Alt+E
           <td v-for="(side, at) in row.sides" :key="at"><SourceDiffering :stretches="at === 0 ? row.before : row.after" class="said" /><NuxtLink class="mono block" :to="`/course/${desk.course!.id}/sources/${at === 0 ? pair.first : pair.second}#${side.range.id}`">{{ side.path.slice(-2).join(' / ') || 'beginning' }}</NuxtLink></td>
         </tr></tbody>
       </table>
-      <p v-else-if="part === 'differs'" class="note quiet">Nothing is said differently: the two are about different things, or say the same.</p>
+      <p v-else-if="part === 'differs'" class="note quiet">{{ made.same ? `Of ${counted(made.same, ['sentence that both have', 'sentences that both have'])} none is said differently.` : 'No sentence of one could be held against one of the other: they have too few words in common.' }} {{ counted(made.onlyFirst.length + made.onlySecond.length, ['sentence', 'sentences']) }} found no partner: only one source says it, or the other says it in quite other words, which is not compared.</p>
       <ul v-else><li v-for="said in only" :key="`${said.range.id}/${said.range.from}`"><p class="said">{{ said.text }}</p><NuxtLink class="mono" :to="`/course/${desk.course!.id}/sources/${part === 'first' ? pair.first : pair.second}#${said.range.id}`">{{ said.path.slice(-2).join(' / ') || 'beginning' }}</NuxtLink></li></ul>
     </div>
   </div>
