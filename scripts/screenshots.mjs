@@ -37,11 +37,11 @@ try {
   await page.getByRole('link', { name: 'Lending tools safely' }).click();
   await page.locator('.unused').waitFor();
   await shot('outline');
+  await page.keyboard.press('Alt+h');
+  await page.getByRole('button', { name: 'Look through' }).click();
+  await shot('holds');
   await lesson('Late returns');
   await shot('lesson');
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await shot('lesson-dark');
-  await page.emulateMedia({ colorScheme: 'light' });
   await page.keyboard.press('Alt+v');
   await page.frameLocator('iframe').locator('h1').waitFor();
   await shot('lesson-as-learner');
