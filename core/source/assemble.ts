@@ -4,6 +4,7 @@ import { settleCallouts } from './callouts';
 import { settleClauses } from './clauses';
 import { headingNumber, settledLevels } from './headings';
 import { folded } from './inline';
+import { settleListMarks } from './list-marks';
 import type { Locator, Passage, Section, Source, SourceKind } from './source';
 import { roughWords } from './words';
 
@@ -13,7 +14,7 @@ import { roughWords } from './words';
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
 export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = settleCallouts(settleClauses(withoutWholeQuotes(document.blocks)));
+  const blocks = settleCallouts(settleClauses(settleListMarks(withoutWholeQuotes(document.blocks))));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));

@@ -1,5 +1,6 @@
 import { readRow, type ReadBlock, type ReadPassage } from '../../source/blocks';
 import { folded } from '../../source/inline';
+import { goesOnWithAddress } from '../../source/line-ends';
 import type { Mark } from '../../source/source';
 import { wordsOf } from '../text/lines';
 import type { Headings } from './headings';
@@ -122,7 +123,7 @@ function joinLines(lines: readonly Line[], known: (word: string) => boolean): { 
     const next = /^(\p{Ll}+)/u.exec(line.text);
     if (broken && next) {
       if (text.endsWith('\u00ad') || known((broken[1] + next[1]).toLowerCase()) || !known(`${broken[1]}-${next[1]}`.toLowerCase())) text = text.slice(0, -1);
-    } else if (text) text += ' ';
+    } else if (text && !goesOnWithAddress(text, line.text)) text += ' ';
     const base = text.length;
     text += line.text;
     for (const stretch of line.code) {

@@ -42,6 +42,8 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
   let title = '';
   let cover = false;
   let group = 0;
+  /** The size of letters of what stands alone in its box, by its place among the blocks. */
+  const sizes = new Map<number, number>();
   const tree = first(slide, 'p:spTree');
   for (const shape of tree ? shapes(tree) : []) {
     const place = placeholder(shape);
@@ -59,7 +61,9 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
     } else if (!['dt', 'ftr', 'sldNum', 'hdr'].includes(place)) {
       const points = paragraphs(shape).filter((paragraph) => paragraph.text);
       const lone = points.length === 1;
+      const size = Math.max(0, ...all(shape, 'a:rPr').map((look) => Number(look.getAttribute('sz') ?? 0)));
       for (const { text, marks, level, bullet } of points) {
+        if (lone) sizes.set(blocks.length, size);
         blocks.push(
           lone || bullet === false
             ? { kind: 'point', text, ...(marks.length && { marks }), slide: number }
@@ -68,6 +72,7 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
       }
     }
   }
+  if (!title) title = untitled(blocks, sizes);
   const notes = [...links.values()].find((link) => link.type === 'notesSlide');
   const notesTree = notes ? xmlOf(entries, notes.target) : undefined;
   for (const shape of notesTree ? all(notesTree, 'p:sp') : []) {
@@ -77,6 +82,21 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
     }
   }
   return { title, cover, blocks };
+}
+
+/** A title has so many words at most. */
+const TITLE_WORDS = 12;
+
+/** A slide without a title is called by what stands alone in the largest letters, or first: that is taken off its points. */
+function untitled(blocks: ReadBlock[], sizes: ReadonlyMap<number, number>): string {
+  const short = [...sizes].filter(([at]) => {
+    const block = blocks[at];
+    return block.kind === 'point' && block.text.split(' ').length <= TITLE_WORDS && !/[.;,:]$/.test(block.text);
+  });
+  const [best] = short.sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+  if (!best || blocks.length < 2 || (best[0] > 0 && (best[1] === 0 || short.some((other) => other !== best && other[1] === best[1])))) return '';
+  const [taken] = blocks.splice(best[0], 1);
+  return taken.kind === 'point' ? taken.text : '';
 }
 
 function shapes(tree: Element): Element[] {

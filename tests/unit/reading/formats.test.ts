@@ -141,6 +141,16 @@ describe('PPTX', () => {
     expect(outline(source)).toEqual(['# First', 'point0: One', 'point1: Inner', 'point0: Two', 'note: Say it slowly.', '# Last', 'point: Alone']);
     expect(source.passages.map((passage) => passage.locator.slide)).toEqual([2, 2, 2, 2, 4]);
   });
+
+  it('takes typed numbers and bullets off points once, and leaves what only looks like one', async () => {
+    const source = await read('a.pptx', aDeck([{ title: 'The deck' }, { title: 'Reset', body: ['1. Hold the button', '2. Let it go', '3. Wait for 2. beep'] }, { title: 'Look', body: ['• Cord', '• Plug'] }, { title: 'When', body: ['1. May is a holiday', 'Other days are not'] }]));
+    expect(outline(source)).toEqual(['# Reset', 'point0.: Hold the button', 'point0.: Let it go', 'point0.: Wait for 2. beep', '# Look', 'point0: Cord', 'point0: Plug', '# When', 'point0: 1. May is a holiday', 'point0: Other days are not']);
+  });
+
+  it('calls a slide without a title by its largest line, or by its first', async () => {
+    const source = await read('a.pptx', aDeck([{ title: 'The deck' }, { boxes: [['drawn by the trainees', 1200], ['Masks and gloves', 4400]], body: ['Change them', 'After each guest'] }, { boxes: [['Water lines', 0]], body: ['Run them', 'Each morning'] }, { body: ['No title here', 'only two points'] }]));
+    expect(outline(source)).toEqual(['# Masks and gloves', 'point: drawn by the trainees', 'point0: Change them', 'point0: After each guest', '# Water lines', 'point0: Run them', 'point0: Each morning', 'point0: No title here', 'point0: only two points']);
+  });
 });
 
 describe('EPUB', () => {

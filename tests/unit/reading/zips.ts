@@ -19,17 +19,17 @@ export const aDocx = (body: string, before = ''): Uint8Array =>
 export const wordParagraph = (text: string, style?: string): string => `<w:p>${style ? `<w:pPr><w:pStyle w:val="${style}"/></w:pPr>` : ''}<w:r><w:t>${text}</w:t></w:r></w:p>`;
 
 const NS = 'xmlns:a="http://a" xmlns:p="http://p" xmlns:r="http://r"';
-const shape = (type: string, lines: string[]) => `<p:sp><p:nvSpPr><p:nvPr>${type === 'box' ? '' : `<p:ph type="${type}"/>`}</p:nvPr></p:nvSpPr><p:txBody>${lines.map((line) => { const [, tabs, text] = /^(\t*)(.*)$/.exec(line)!; return `<a:p><a:pPr lvl="${tabs.length}"/><a:r><a:t>${text}</a:t></a:r></a:p>`; }).join('')}</p:txBody></p:sp>`;
+const shape = (type: string, lines: string[], size?: number) => `<p:sp><p:nvSpPr><p:nvPr>${type === 'box' ? '' : `<p:ph type="${type}"/>`}</p:nvPr></p:nvSpPr><p:txBody>${lines.map((line) => { const [, tabs, text] = /^(\t*)(.*)$/.exec(line)!; return `<a:p><a:pPr lvl="${tabs.length}"/><a:r>${size ? `<a:rPr sz="${size}"/>` : ''}<a:t>${text}</a:t></a:r></a:p>`; }).join('')}</p:txBody></p:sp>`;
 
-/** A deck: slides in the given showing order, the files named in another. */
-export function aDeck(slides: { title: string; body?: string[]; notes?: string; hidden?: boolean; footer?: string }[]): Uint8Array {
+/** A deck: slides in the given showing order, the files named in another; `boxes`: lone lines of text and the size of their letters. */
+export function aDeck(slides: { title?: string; boxes?: [text: string, size: number][]; body?: string[]; notes?: string; hidden?: boolean; footer?: string }[]): Uint8Array {
   const files: Record<string, string> = {};
   const number = (index: number) => slides.length - index;
   files['ppt/presentation.xml'] = `<p:presentation ${NS}><p:sldIdLst>${slides.map((_, index) => `<p:sldId id="${256 + index}" r:id="r${index}"/>`).join('')}</p:sldIdLst></p:presentation>`;
   files['ppt/_rels/presentation.xml.rels'] = `<Relationships>${slides.map((_, index) => `<Relationship Id="r${index}" Type="x/slide" Target="slides/slide${number(index)}.xml"/>`).join('')}</Relationships>`;
   slides.forEach((slide, index) => {
     const name = `slide${number(index)}.xml`;
-    files[`ppt/slides/${name}`] = `<p:sld ${NS}${slide.hidden ? ' show="0"' : ''}><p:cSld><p:spTree>${shape('title', [slide.title])}${slide.body ? shape('body', slide.body) : ''}${slide.footer ? shape('ftr', [slide.footer]) : ''}</p:spTree></p:cSld></p:sld>`;
+    files[`ppt/slides/${name}`] = `<p:sld ${NS}${slide.hidden ? ' show="0"' : ''}><p:cSld><p:spTree>${slide.title === undefined ? '' : shape('title', [slide.title])}${(slide.boxes ?? []).map(([text, size]) => shape('box', [text], size)).join('')}${slide.body ? shape('body', slide.body) : ''}${slide.footer ? shape('ftr', [slide.footer]) : ''}</p:spTree></p:cSld></p:sld>`;
     if (!slide.notes) return;
     files[`ppt/slides/_rels/${name}.rels`] = `<Relationships><Relationship Id="n" Type="x/notesSlide" Target="../notesSlides/n${index}.xml"/></Relationships>`;
     files[`ppt/notesSlides/n${index}.xml`] = `<p:notes ${NS}><p:cSld><p:spTree>${shape('sldImg', ['picture'])}${shape('body', [slide.notes])}</p:spTree></p:cSld></p:notes>`;
