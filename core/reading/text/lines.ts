@@ -1,5 +1,5 @@
 import { folded } from '../../source/inline';
-import { dividesWord, goesOnWithAddress } from '../../source/line-ends';
+import { goesOnWithAddress } from '../../source/line-ends';
 
 /** A line that is only drawn, under a heading or between parts. */
 export const RULE = /^\s*([=\-~*_#.+^"'])\1{2,}\s*$/;
@@ -10,14 +10,14 @@ export interface Chunk {
   indent: number;
 }
 
-/** Joins hard-wrapped lines; a hyphen at a line's end goes when it only divided a word, and an address goes on. */
+/** Joins hard-wrapped lines; a hyphen at a line's end goes only when the joined word stands elsewhere in the text; an address goes on. */
 export function unwrapped(lines: readonly string[], known: (word: string) => boolean): string {
   return lines.reduce((text, raw) => {
     const line = raw.trim();
     if (!text) return line;
     const broken = /(\p{L}+)-$/u.exec(text);
     const next = /^(\p{Ll}+)/u.exec(line);
-    if (broken && next) return dividesWord(broken[1], next[1], known) ? text.slice(0, -1) + line : text + line;
+    if (broken && next) return known((broken[1] + next[1]).toLowerCase()) ? text.slice(0, -1) + line : text + line;
     return goesOnWithAddress(text, line) ? text + line : `${text} ${line}`;
   }, '');
 }
@@ -28,8 +28,7 @@ export function wordsOf(text: string): (word: string) => boolean {
   return (word) => {
     if (!words) {
       words = new Set();
-      // What a line's end divided is no word of the text.
-      for (const [found] of text.toLowerCase().replace(/-\n\s*\p{L}+/gu, ' ').matchAll(/\p{L}+(?:-\p{L}+)*/gu)) words.add(found);
+      for (const [found] of text.toLowerCase().matchAll(/\p{L}+(?:-\p{L}+)*/gu)) words.add(found);
     }
     return words.has(word);
   };
