@@ -1,6 +1,7 @@
 import type { DefinitionFacts, LanguagePack, Leaning, Quantity, Range, RuleFacts, SentenceFacts } from '../pack';
 import { plainPack } from '../plain';
 import { isFirstPerson } from '../speaker';
+import { noiseFor, opensExceptionIn } from './noise';
 import type { PatternRules } from './rules';
 
 const LONGEST_SUBJECT = 12;
@@ -24,6 +25,8 @@ export function patternPack(language: string, given: PatternRules): LanguagePack
     isReader: (subject) => rules.reader.test(subject),
     bounds: new RegExp(`${rules.limit.source}|${rules.stanceWords.source}`, 'iu'),
     leadIns: { ...rules.leadIns, lowersItems: rules.lowersItems },
+    noise: noiseFor(language),
+    opensException: opensExceptionIn,
   };
 }
 

@@ -54,6 +54,18 @@ describe('noise by name', () => {
   });
 });
 
+describe('noise in other languages', () => {
+  const kind = (language: string, text: string, setting: Partial<typeof anywhere> = {}) => noiseIn(packFor(language).noise!, text, false, { ...anywhere, ...setting });
+  it.each([
+    ['de', 'Näheres siehe Abschnitt 4.', 'pointer', {}], ['de', 'Vielen Dank an alle, die geholfen haben.', 'thanks', {}], ['de', 'Guten Morgen, schön, dass Sie da sind.', 'greeting', said], ['de', 'Version 3, freigegeben im Mai.', 'history', edge],
+    ['fr', 'Voir le chapitre 3 du manuel.', 'pointer', {}], ['fr', 'Merci à toute l’équipe.', 'thanks', {}], ['fr', 'Bonjour à tous.', 'greeting', said], ['es', 'Véase la sección 4.', 'pointer', {}], ['es', 'Hola, buenas tardes.', 'greeting', said],
+  ] as const)('%s: %s', (language, text, noise, setting) => expect(kind(language, text, setting)).toBe(noise));
+  it.each([
+    ['de', 'Wenn die Lampe rot bleibt, siehe Abschnitt 4.'], ['de', 'Danken Sie dem Gast und rufen Sie zurück.'], ['de', 'Die Frist steht unten auf dem Zettel und darf nie überschritten werden.'],
+    ['fr', 'Si le voyant reste rouge, voir le chapitre 4.'], ['es', 'Si la luz sigue roja, véase la sección 4.'],
+  ])('%s, not: %s', (language, text) => expect(kind(language, text, edge)).toBeUndefined());
+});
+
 describe('what is said to a hall', () => {
   it('is a few words of reply as well, but never a topic', async () => {
     const source = await fromText('WEBVTT\n\n00:00:01.000 --> 00:00:04.000\nNext slide please. No, the other one. Okay. Hands.\n\n00:00:04.100 --> 00:00:09.000\nYou wash them for a minute before you touch the dough.\n');
