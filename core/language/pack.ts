@@ -213,5 +213,5 @@ export interface Labels {
   stepByStep: string;
   opening: string;
   /** Titles of modules by the moment of the work, where the sources give none. */
-  moments: Record<'before' | 'doing' | 'trouble' | 'after', string>;
+  moments: Record<'before' | 'doing' | 'more' | 'trouble' | 'after', string>;
 }

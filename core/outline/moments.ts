@@ -34,7 +34,7 @@ export function byMoment(scopes: readonly Scope[], courseTitle: string, knowledg
   const order = new Map(scopes.map((scope, at) => [scope, at]));
   doing.scopes = [...doing.scopes, ...groups.filter((group) => !kept.includes(group)).flatMap((group) => group.scopes)].sort((a, b) => order.get(a)! - order.get(b)!);
   if (kept.length === 1) return [{ title: courseTitle, scopes: [...scopes] }];
-  return kept.flatMap((group) => inParts({ title: labels.moments[group.moment], scopes: group.scopes }));
+  return kept.flatMap((group) => inParts({ title: labels.moments[group.moment], scopes: group.scopes }, group.moment === 'doing' ? labels.moments.more : undefined));
 }
 
 function momentOf({ title, sections }: Scope, place: number, unitOf: (passageId: string) => Unit): Moment {
@@ -46,11 +46,11 @@ function momentOf({ title, sections }: Scope, place: number, unitOf: (passageId:
   return share((unit) => unit.kind === 'warning') > 0.5 ? 'trouble' : 'doing';
 }
 
-/** A module of very many lessons as several, the later ones called by their weightiest lesson. */
-function inParts(group: ScopeGroup): ScopeGroup[] {
+/** A module of very many lessons as several: the second of the work goes on with it, others are called by their weightiest lesson. */
+function inParts(group: ScopeGroup, more: string | undefined): ScopeGroup[] {
   const count = Math.ceil(group.scopes.length / MOST);
   if (count < 2) return [group];
   const each = Math.ceil(group.scopes.length / count);
   const parts = Array.from({ length: count }, (_, at) => group.scopes.slice(at * each, (at + 1) * each)).filter((part) => part.length > 0);
-  return parts.map((scopes, at) => ({ title: at === 0 ? group.title : scopes.reduce((most, scope) => (scope.weight > most.weight ? scope : most)).title, scopes }));
+  return parts.map((scopes, at) => ({ title: at === 0 ? group.title : (at === 1 && more) || scopes.reduce((most, scope) => (scope.weight > most.weight ? scope : most)).title, scopes }));
 }
