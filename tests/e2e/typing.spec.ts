@@ -271,7 +271,7 @@ test.describe('connections that are slow or cut', () => {
     await openLesson(page, 'Damage');
     const other = await context.newPage();
     await other.goto(page.url().replace(/lessons.*/, 'outline'));
-    const [late, reach] = [await rowOf(other, 'Late returns'), await rowOf(other, 'Purpose and reach')];
+    const [late, reach] = [await rowOf(other, 'Late returns'), await rowOf(other, 'Red-tag tools')];
     await page.locator('.lesson-page > .page > p.standing').first().click();
     await page.keyboard.press('End');
     const mine = type(page, ' One two three four five six seven eight nine ten eleven twelve.');
