@@ -43,10 +43,11 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext, { a
   }));
   const all = open.flatMap((module) => module.lessons);
   const without = fitted(all, aim, context);
+  const matter = stillSaid(context.matter, without);
   const modules = open.map((module) => ({
     id: module.id, title: module.title,
     lessons: module.lessons.flatMap((entry): LessonPlan[] => {
-      const parts = entry.parts.filter((part) => !without.has(part.unit));
+      const parts = matter === context.matter ? entry.parts.filter((part) => !without.has(part.unit)) : partsOf(entry.lesson.scope, matter, new Set(without.keys()));
       const words = parts.reduce((sum, part) => sum + part.words, 0);
       return parts.length === 0 ? [] : [{ lesson: entry.lesson, parts, words, questions, minutes: minutesFor(words, entry.questions) }];
     }),
@@ -55,6 +56,12 @@ export function planCourse(proposal: OutlineProposal, context: DraftContext, { a
   const full = all.reduce((sum, entry) => sum + minutesFor(entry.parts.reduce((words, part) => words + part.words, 0), entry.questions), 0);
   const tenth = (value: number) => Math.round(value * 10) / 10;
   return { modules, without, minutes: { ...(asked !== undefined && { asked }), planned: tenth(planned), full: tenth(full) }, usableWords: all.reduce((sum, entry) => sum + entry.parts.reduce((words, part) => words + part.words, 0), 0) };
+}
+
+/** What was left to another place to say is said where it stands, when that place finds no room. */
+function stillSaid(matter: DraftContext['matter'], without: ReadonlyMap<string, unknown>): DraftContext['matter'] {
+  const said = new Map([...matter.said].filter(([, fuller]) => !without.has(matter.unitOf(fuller.split('/')[0]).id)));
+  return said.size === matter.said.size ? matter : { ...matter, said };
 }
 
 /** The units of a lesson's parts, with what they would take. What the author gave is never weighed. */

@@ -58,12 +58,12 @@ export function sameFacts(knowledge: readonly Knowledge[], lessonOf: (passageId:
   const found = new Map<string, string>();
   const fullest = [...facts].sort((a, b) => a.weight - b.weight || b.source - a.source || (a.key < b.key ? 1 : -1));
   const place = new Map(fullest.map((fact, at) => [fact, at]));
-  for (const less of fullest) {
+  // From the fullest down, so that what stays is known: a fact that goes is nobody's fuller wording.
+  for (const less of fullest.toReversed()) {
     const telling = [...less.stems].filter((stem) => spread.get(stem)! <= COMMON).sort((a, b) => spread.get(a)! - spread.get(b)! || (a < b ? -1 : 1)).slice(0, TELLING);
     const home = lessonOf(less.sentence.passage.id);
     let best: { fact: Fact; score: number } | undefined;
     for (const fuller of new Set(telling.flatMap((stem) => byStem.get(stem) ?? []))) {
-      // Of what was found to say less, the fuller one is looked at by itself.
       if (place.get(fuller)! <= place.get(less)! || found.has(fuller.key)) continue;
       const score = less.source === fuller.source ? repeats(less, fuller) : says(less, fuller, weights, rare, home !== undefined && lessonOf(fuller.sentence.passage.id) === home);
       if (score > 0 && (!best || score > best.score || (score === best.score && fuller.source < best.fact.source))) best = { fact: fuller, score };

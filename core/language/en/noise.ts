@@ -1,3 +1,4 @@
+import { saysDuty } from '../duties';
 import type { NoiseDetector } from '../noise';
 
 /** Parts of a document that a reader can be sent to. */
@@ -24,7 +25,10 @@ const ORIGIN = /^(?:answers|notes|questions|words|these|this|recorded|written|pr
 const FEEDBACK = /\b(?:comments?|corrections?|suggestions?|feedback|mistakes in (?:this|the) (?:text|document)|missing|questions about this|ideas for|feedback form)\b/i;
 const TO_US = /\b(?:write|mail|e-?mail|send|contact|tell|let|ask)\b[^.]{0,40}\b(?:us|me|the (?:author|editor|authors|editors))\b|\bwelcome\b|\S+@\S+/i;
 
-const DOCUMENT_DATA = /^(?:(?:this |the )?(?:document|slides?|pages?|handout|policy)\b:? (?:\S+, )?(?:version|last|no)|document \S+\d|document (?:no\.?|number|id|owner|status)|doc\.? ?no|ref(?:erence)?\.? ?(?:no|number)?\b|version|revision|edition|issue \d|status|owner|author|approved|reviewed|published|printed|last (?:updated|changed|reviewed|revised|edited)|next review|review date|replaces|supersedes|date of issue|effective date|first published|updated|(?:kept|maintained|owned|issued|adopted|prepared) by)\b|,\s(?:adopted|approved|issued|published|agreed) (?:by|on|in|at)\b/i;
+/** Lines of a document's own data: a label with a colon, a number or a name behind it, not a sentence that begins with such a word ("Approved suppliers …"). */
+const DOCUMENT_DATA = /^(?:(?:this |the )?(?:document|doc\.?|slides?|pages?|handout|policy)\b:?\s+(?:\S+,\s+)?(?:version|last|no\.?|number|id\b)|document \S*\d|(?:version|revision|edition|issue)\s+v?\d[\w.]*\s*(?:[,.;(]|$)|(?:owner|author|status|version|reference|ref|date|valid|effective date|date of issue)\s*:|(?:approved|reviewed|published|printed|kept|maintained|owned|issued|adopted|prepared) (?:by|on|in)\b|(?:last|next) (?:updated|changed|reviewed|revised|edited|review)\b|review date\b|first published\b)/i;
+const REPLACES = /^(?:this (?:version|edition|document) )?(?:replaces|supersedes) (?:the )?(?:version|edition|previous|earlier|\d)/i;
+const ADOPTED = /,\s(?:adopted|approved|issued|published|agreed) (?:by|on|in|at)\b/i;
 const CHANGED = /^(?:(?:new|changed|added|removed|corrected)\s+(?:in|since)\s+(?:this |the )?(?:version|edition|issue|revision)\b|changes (?:since|in|from|to)\b|in (?:this|the last|version) (?:edition|version|[\d.]+)\b[^.]{0,60}\b(?:added|changed|removed|corrected|renumbered)\b)/i;
 const LEGAL = /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|\bISBN\b/i;
 
@@ -53,7 +57,7 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   { noise: 'pointer', always: true, is: (text) => wordsIn(text) <= 32 && !CONDITION.test(text) && ([SENDS, STANDS_IN, MORE_ON, DEFERS].some((pattern) => pattern.test(text)) || (wordsIn(text) <= 12 && SEEN.test(text))) },
   { noise: 'contact', always: true, is: (text) => wordsIn(text) <= 40 && ((FEEDBACK.test(text) && TO_US.test(text)) || MISTAKES.test(text) || /\b(?:fill in|hand in|complete|return) (?:the|this|our|your) (?:feedback|evaluation) (?:form|sheet)\b/i.test(text)) },
   { noise: 'thanks', always: false, is: (text, { spoken }) => (!spoken && THANKS.test(text)) || (CREDIT.test(text) && wordsIn(text) <= 12) },
-  { noise: 'history', always: true, is: (text, { edge }) => edge && (DOCUMENT_DATA.test(text) || /^this version replaces\b/i.test(text)) && wordsIn(text) <= 24 },
+  { noise: 'history', always: true, is: (text, { edge, opening }) => wordsIn(text) <= 24 && edge && (REPLACES.test(text) || (!saysDuty(text) && (DOCUMENT_DATA.test(text) || (opening && ADOPTED.test(text))))) },
   { noise: 'history', always: false, is: (text) => CHANGED.test(text) },
   { noise: 'about', always: true, is: (text, { edge, opening }) => KEEPS_IT.test(text) || ((edge || opening || !/^it\b/i.test(text)) && OF_ITSELF.test(text)) || ((edge || opening) && ORIGIN.test(text)) },
   { noise: 'about', always: false, is: (text, { opening, bare }) => opening && bare && wordsIn(text) <= 20 },

@@ -8,7 +8,10 @@ import { usesOf } from '../../../core/course/uses';
 import { validateCourse } from '../../../core/course/validate';
 import { draftCourse } from '../../../core/draft';
 import { prepareCourse, proposalOf, draftLessonOf } from '../../../core/draft/from-course';
-import { draftContext } from '../../../core/draft/context';
+import { contextFor, draftContext } from '../../../core/draft/context';
+import { planCourse } from '../../../core/draft/plan';
+import { draftOutline } from '../../../core/outline';
+import { lessonsOf } from '../../../core/outline/proposal';
 import { reportOn } from '../../../core/draft/report';
 import { giveTo } from '../../../core/course/gestures';
 import { applyAll } from '../../../core/course/operations';
@@ -101,6 +104,25 @@ describe('several sources', () => {
     expect(shown.match(/Never climb the crane alone/g)).toHaveLength(1);
     const repeated = handout.source.passages.find((passage) => passage.text.startsWith('Never climb'))!;
     expect(usesOf(course).get(repeated.id)).toMatchObject([{ lesson: crane.id, also: true }]);
+  });
+
+  it('say a fact where it stands when the lesson with the fuller wording finds no room', () => {
+    const outline = draftOutline(aBrief(), draftContext(aBrief(), [policy]).sources, [], 'Yard');
+    const whole = contextFor(draftContext(aBrief({ size: { minutes: 2, questionsPerLesson: 0 } }), [policy]), lessonsOf(outline));
+    const plan = planCourse(outline, whole);
+    const [kept] = plan.modules.flatMap((module) => module.lessons);
+    const gone = policy.source.passages.find((passage) => plan.without.get(whole.matter.unitOf(passage.id).id) === 'topic' && /must be locked/.test(passage.text))!;
+    const own = kept.parts.flatMap((part) => part.items.map((item) => item.passage)).find((passage) => /must be locked/.test(passage.text))!;
+    const matter = { ...whole.matter, said: new Map([[`${own.id}/0`, `${gone.id}/0`]]) };
+    const shown = planCourse(outline, { ...whole, matter }).modules.flatMap((module) => module.lessons).flatMap((lesson) => lesson.parts.flatMap((part) => part.items.flatMap((item) => item.sentences.map((used) => used.sentence.text))));
+    expect(shown.join(' ')).toContain(own.text.slice(0, 40));
+  });
+
+  it('of three that say the same one stays, and both others stand in its evidence', async () => {
+    const knowledge = await Promise.all(['The returns box beside the river door is emptied by two people each evening.', 'The returns box beside the river door is emptied each evening.', 'Returns box beside the river door: emptied each evening'].map((words, at) => knowing(`# ${'ABC'[at]}\n\n## Part ${at}\n\n${words}\n`, `${at}.md`)));
+    const { course } = draftCourse(aBrief(), knowledge, 'Box');
+    expect(shownIn(course).match(/river door/g)).toHaveLength(1);
+    for (const each of knowledge) expect(usesOf(course).has(each.source.passages[0].id)).toBe(true);
   });
 
   it('of the demo make no module called by its document, and no lesson title joins two topics', async () => {

@@ -31,7 +31,7 @@ describe('noise by name', () => {
   // Each of these was taken for noise once, or looks like it.
   it.each([
     'Chilled food must arrive at 5 °C or below.', 'If the lamp stays red, see section 4 before you go on.', 'Read the whole mail, including the part below the signature.', 'The writer updates the page every 30 minutes, until the end.',
-    'In a life-threatening emergency call the local number first.', 'This policy applies to everybody who works here.', 'Write the reading on the page of the day.', 'Contact the desk lead before you open the box.',
+    'In a life-threatening emergency call the local number first.', 'This policy applies to everybody who works here.', 'Version 2 of the key opens both doors.', 'Approved suppliers deliver before seven.', 'Status lamps are green in the morning.', 'Reviewed by two people, the list must hang at the door.', 'Write the reading on the page of the day.', 'Contact the desk lead before you open the box.',
     'The key is kept in the drawer below the till.', 'Thank the caller, and ring back within an hour.', 'Never go back for your phone.', 'No.', 'A guest who is polite is not always sober.',
   ])('is not: %s', (text) => expect(noiseIn(ENGLISH_NOISE, text, false, edge)).toBeUndefined());
 
