@@ -1,5 +1,7 @@
+import type { Noise } from '../course/left-out';
+
 /** Parts of documents that teach nothing, by their titles, in the languages we read. */
-const TITLES: [string, RegExp][] = [
+const TITLES: [Noise, RegExp][] = [
   ['contents', /^(agenda|programme|timetable|schedule for (?:today|the day)|this (?:morning|afternoon)|today(?:['’]s (?:programme|agenda|topics))?|tagesordnung|ablauf|ordre du jour|orden del día)$|^(table of )?contents$|^inhalt(sverzeichnis)?$|^table des matières$|^sommaire$|^índice( general)?$|^contenido$|^list of (figures|tables|examples)$|^(abbildungs|tabellen)verzeichnis$|^目次$|^índice de (cuadros|tablas|figuras|ejemplos)$|^liste des (figures|tableaux)$/i],
   ['legal', /^(copyright|licen[cs]e|legal( notice| note)?s?|trademarks?|disclaimer|imprint|impressum|lizenz|mentions légales|licencia|colophon)\b|^copyright ©|\b(urheberrecht|licence)\b.{0,20}$|\blicense$|©/i],
   ['thanks', /^(acknowledge?ments?|thanks|credits|contributors?|dedication|authors?|about the authors?|danksagung(en)?|remerciements|agradecimientos|autor(en)?|auteurs?|autores)$|^(credits|thanks|thank you)\b/i],
@@ -10,11 +12,13 @@ const TITLES: [string, RegExp][] = [
   ['about', /\b(?:of|for|in|into) (?:the|this) (?:course|training)$|^(?:course |learning )?(?:outcomes|objectives)$|\bshould be able to do afterwards$|^where to (get|find) (this|the) (manual|document|guide)\b|^organi[sz]ational notes|^(about this (document|manual|guide|book|faq|deck|page)|document (information|control|conventions)|how to (read|use) this (document|manual|guide|book)|(typographical |document )?conventions( used.*)?|feedback|contact( us)?|mailing lists?|preface|foreword|vorwort|préface|prefacio|prólogo)$/i],
 ];
 
+/** A note of an author to do something. In capitals only: "todo" is a word in other languages. */
+export const isUnfinished = (text: string): boolean => /(?:^|[^\p{L}])(?:FIXME|TODO|TBD)(?:[^\p{L}]|$)/u.test(text);
+
 /** Which kind of boilerplate a title heads; undefined when it heads matter to teach. */
-export function boilerplateKind(title: string): string | undefined {
+export function boilerplateKind(title: string): Noise | undefined {
   const bare = title.trim().replace(/[.:]+$/, '');
-  // In capitals only: "todo" is a word in other languages.
-  if (/(^|[^\p{L}])(FIXME|TODO)([^\p{L}]|$)/u.test(bare)) return 'history';
+  if (isUnfinished(bare)) return 'unfinished';
   return TITLES.find(([, pattern]) => pattern.test(bare))?.[0];
 }
 

@@ -1,5 +1,5 @@
 import type { Knowledge, Sentence } from '../knowledge';
-import { boilerplateKind } from '../language/boilerplate';
+import { boilerplateKind, isUnfinished } from '../language/boilerplate';
 import { speaksOfEmergency } from '../language/emergency';
 import { noiseIn, type Noise } from '../language/noise';
 import { folded } from '../source/inline';
@@ -7,21 +7,26 @@ import { allSections, type Passage, type Section } from '../source/source';
 import { instructs } from './facets';
 import type { Unit } from './unit';
 
+/** Tells what a unit of a section is, if it is noise. */
+type SectionJudge = (unit: Pick<Unit, 'claimIds' | 'passages'>) => Noise | undefined;
+
 /** What of a source teaches nothing: by section, a judge of its units; by sentence ("passage/index"), its kind. */
 export interface SourceNoise {
-  sections: ReadonlyMap<string, (unit: Pick<Unit, 'claimIds' | 'passages'>) => Noise | undefined>;
+  sections: ReadonlyMap<string, SectionJudge>;
   sentences: ReadonlyMap<string, Noise>;
 }
 
-/** How many of the first and last passages stand at a document's edge. */
-const EDGE = 8;
+/** A document's edge: this share of its passages at its beginning, half as many at its end, within these bounds; a short document is no edge as a whole. */
+const EDGE = { share: 0.12, least: 2, most: 8 };
+/** What so large a share of a source's sentences, or of its words under headings, would be noise by one name, it is about: then it is none. */
+const MATTER = { sentences: 0.25, words: 0.5 };
 /** Under a heading of these kinds whatever stands there is of that kind; under the others what instructs is matter all the same. */
-const WHOLLY: ReadonlySet<Noise> = new Set(['contents', 'index', 'history', 'references', 'legal']);
+const WHOLLY: ReadonlySet<Noise> = new Set(['contents', 'index', 'history', 'references', 'legal', 'unfinished']);
 /** Words of licences: a part under a legal heading is one itself when this share of its sentences has them. */
 const LICENCE = /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribut\w+|derivative|modified version|trademarks?|lizenz\w*|urheber\w*|gewährleistung|haftung|licencia|droits d['’]auteur|garantie|the document)\b|©/i;
 const LICENCE_SHARE = 0.25;
-/** In capitals only: "todo" is a word in other languages. */
-const UNFINISHED = /(?:^|[^\p{L}])(?:FIXME|TODO|TBD)(?:[^\p{L}]|$)/u;
+/** With fewer sentences than this a share says nothing. */
+const ENOUGH = 20;
 /** A reply to the hall has so many words at most. */
 const REPLY = 5;
 /** A text with more than this share of sentences in the first person is told by somebody. */
@@ -29,15 +34,17 @@ const VOICE = 0.06;
 
 /** Finds the noise of a source. What the author put in focus is none. */
 export function noiseOfSource(knowledge: Knowledge): SourceNoise {
-  const sections: SourceNoise['sections'] extends ReadonlyMap<infer Key, infer Value> ? Map<Key, Value> : never = new Map();
+  const sections = new Map<string, SectionJudge>();
+  const kinds = new Map<string, Noise>();
   const claims = new Map(knowledge.claims.map((claim) => [claim.id, claim]));
   const focused = (id: string) => knowledge.focus?.has(id) ?? false;
   const visit = (section: Section, above: Noise | undefined, isRoot: boolean): void => {
-    const titled = isRoot ? undefined : boilerplateKind(section.title) as Noise | undefined;
+    const titled = isRoot ? undefined : boilerplateKind(section.title);
     // A heading speaks for its own text only: what stands below it is judged by its own title and words.
     const kind = titled ?? (above === 'legal' && isLicence(section, knowledge) ? 'legal' : above === 'history' && /^(?:version\s|v)?\d+(?:[.\d-]*)\b/i.test(section.title) ? 'history' : undefined);
     const own = kind === 'legal' && !isLicence({ ...section, sections: [] }, knowledge) ? undefined : kind;
     if (own) {
+      kinds.set(section.id, own);
       sections.set(section.id, (unit) => {
         if (unit.passages.some(focused)) return undefined;
         return WHOLLY.has(own) || !unit.claimIds.some((id) => instructs(claims.get(id)!)) ? own : undefined;
@@ -46,6 +53,13 @@ export function noiseOfSource(knowledge: Knowledge): SourceNoise {
     for (const child of section.sections) visit(child, own ?? kind, false);
   };
   visit(knowledge.source.root, undefined, true);
+  // A course on what is new in a product is made of release notes.
+  const words = (test: (section: Section) => boolean) => allSections(knowledge.source.root).filter(test).reduce((sum, section) => sum + section.passages.reduce((own, id) => own + (knowledge.sentences.get(id) ?? []).reduce((count, sentence) => count + sentence.words, 0), 0), 0);
+  const all = words(() => true);
+  for (const noise of new Set(kinds.values())) {
+    if (noise === 'legal' || words((section) => kinds.get(section.id) === noise) <= all * MATTER.words) continue;
+    for (const [id, kind] of kinds) if (kind === noise) sections.delete(id);
+  }
   return { sections, sentences: noisySentences(knowledge) };
 }
 
@@ -61,13 +75,14 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const contents = contentsPassages(knowledge);
   const opening = openingPassages(source);
   const voice = isTold(knowledge);
+  const first = Math.min(EDGE.most, Math.max(EDGE.least, Math.ceil(source.passages.length * EDGE.share)));
   source.passages.forEach((passage, at) => {
     if (knowledge.focus?.has(passage.id)) return;
-    const edge = at < EDGE || at >= source.passages.length - EDGE / 2;
+    const edge = at < first || at >= source.passages.length - first / 2;
     const own = sentences.get(passage.id) ?? [];
     const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
     for (const sentence of own) {
-      const noise = contents.has(passage.id) ? 'contents' : UNFINISHED.test(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
+      const noise = contents.has(passage.id) ? 'contents' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   });
@@ -80,7 +95,15 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
       before = found.get(key);
     }
   }
-  return found;
+  return withoutMatter(found, [...sentences.values()].reduce((sum, own) => sum + own.length, 0));
+}
+
+/** A talk on cameras speaks of cameras: what is much of a source by one name is what it is about. */
+function withoutMatter(found: Map<string, Noise>, sentences: number): Map<string, Noise> {
+  const counts = new Map<Noise, number>();
+  for (const noise of found.values()) counts.set(noise, (counts.get(noise) ?? 0) + 1);
+  const matter = (noise: Noise) => noise !== 'contents' && sentences >= ENOUGH && counts.get(noise)! > sentences * MATTER.sentences;
+  return new Map([...found].filter(([, noise]) => !matter(noise)));
 }
 
 /** Whether a text is told by somebody who says "I": a talk, an interview, a post. */

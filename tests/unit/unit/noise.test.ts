@@ -46,6 +46,13 @@ describe('noise by name', () => {
     expect(kept).toEqual(['The last one must lock both doors.', 'If you smell gas, you must call 2222 at once.']);
   });
 
+  it('is not what a source is about: a talk on cameras, release notes alone', async () => {
+    const talk = understand(await fromText(`WEBVTT\n\n${Array.from({ length: 24 }, (_, at) => `00:00:${String(at * 2).padStart(2, '0')}.000 --> 00:00:${String(at * 2 + 1).padStart(2, '0')}.900\nThe camera has a button number ${at} on its side.\n`).join('\n')}`), packFor('en'));
+    expect(unitsOf(talk).noise.size).toBe(0);
+    const notes = await knowing('# Boxes\n\n## What is new\n\nThe lid opens with one hand now. The label is read by the gate.\n\n## Rest\n\nBoxes are blue.\n');
+    expect(unitsOf(notes).units.filter((unit) => unit.noise)).toEqual([]);
+  });
+
   it('is a contents list, in items or in one line', async () => {
     for (const list of ['- Saws\n- Drills', 'In here: Saws · Drills']) {
       const knowledge = await knowing(`# A\n\n${list}\n\n## Saws\n\nA saw must be locked away.\n\n## Drills\n\nA drill must be oiled.\n`);
