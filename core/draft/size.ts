@@ -20,8 +20,8 @@ export interface Sized {
 const TOLERANCE = 1.06;
 
 /**
- * What has to go so that lessons take the minutes asked, by unit: first, in all topics, what is light (background, reasons and
- * further examples), the lightest first; then whole topics, those furthest from the promise first. What instructs within a topic
+ * What has to go so that lessons take the minutes asked, by unit: first, in all topics, what is light (what only tells of before,
+ * examples and cases), the lightest first; then whole topics, those furthest from the promise first. What instructs within a topic
  * that stays never goes, nor what the author gave: then the course is longer. What went and would fit again comes back.
  */
 export function fitted(lessons: readonly Sized[], minutes: number | undefined, context: DraftContext): Map<string, 'light' | 'topic'> {
@@ -64,7 +64,9 @@ export function fitted(lessons: readonly Sized[], minutes: number | undefined, c
 function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; words: number; worth: number }[] {
   const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
   const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' ||
-    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) || saysWhatMatters(unit);
+    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) || saysWhatMatters(unit) || !isBackground(unit);
+  // That no rule was found is no sign that there is none ("Nobody walks across the yellow line"): only what tells of before, an example or a case can go.
+  const isBackground = (unit: Unit) => unit.kind === 'case' || unit.passages.every((id) => (matter.of(id).sentences.get(id) ?? []).every(({ facts }) => facts?.past || facts?.example));
   // A limit, exception, emergency or duty need not be a claim that was taken apart; and who speaks words few rules as rules.
   const saysWhatMatters = (unit: Unit) => unit.passages.some((id) => {
     const { passages, sentences, pack } = matter.of(id);

@@ -87,6 +87,8 @@ export interface SentenceFacts {
   imperative: boolean;
   /** Who says it speaks of themselves ("I check …"), other than in a quotation. */
   firstPerson: boolean;
+  /** Only says what happened, and nothing of what holds now. */
+  past?: boolean;
 }
 
 export interface TaggedWord extends Range {

@@ -101,6 +101,12 @@ describe('figures', () => {
 
 describe('what else a sentence is', () => {
   it.each([
+    ['The cabinet was painted green because the yard is green.', true], ['Six people carried it into the yard.', true], ['When the pump broke, Ana called the mill.', true], ['He did not find the key.', true],
+    ['Nobody walks across the yellow line.', false], ['The person who opened the door reads the record.', false], ['If the cycle failed, the door stays shut.', false], ['Patients wear safety glasses.', false],
+    ['Locked boxes go to the desk.', false], ['The record is signed.', false], ['The lead signs what was found.', false],
+  ])('only tells of before: %s', (sentence, past) => expect(facts(sentence).past).toBe(past));
+
+  it.each([
     ['warning', 'Never cut towards your hand.'], ['warning', 'Pay in time, otherwise the claim is closed.'], ['reason', 'Wait, because the pack is hot.'], ['example', 'For example, a member lost a saw.'],
     ['tip', 'It helps to read the card first.'], ['comparison', 'Whereas a saw cuts, a drill turns.'], ['imperative', 'Unplug the tool.'],
   ] as const)('%s: %s', (kind, sentence) => expect(facts(sentence)[kind]).toBe(true));

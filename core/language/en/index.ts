@@ -18,6 +18,7 @@ import { bracketedReferences, sendsToSection } from './references';
 import { regular } from './regular';
 import { ruleOf } from './rules';
 import { saysWhatToDo, signpost, spokenHeading, turns } from './signposts';
+import { tellsPast } from './tense';
 
 const WARNING = /^(?:(?:warning|caution|danger)(?!\s+(?:signs?|labels?|lights?|triangles?)\b)|beware|be careful|take care|never|do not|don't)\b|[,;]\s+(?:otherwise|or else)\s+(?:\S+\s+){1,5}?(?:will|is|are|can|cannot|may|might|would|does|do|has|have|loses?|stays?)\b|(?<!\b(?:not|never|less) )\b(?:danger(?:ous)?(?! goods\b)|hazard(?! (?:label|warning|light)s?\b)|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break(?! (?:\S+ ){0,5}(?:apart|down|up into)\b)|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|(?<!\b(?:reduc|avoid|prevent|limit|lower|minimi[sz])(?:es|ed|ing|s|e)? (?:the )?)risk of|must never|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
 const REASON = /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|^the reason\b|\bthe reason (?:is|was|why)\b|\b(?:due|owing) to\b/i;
@@ -75,6 +76,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
         role: ROLE.test(sentence) && (sentence.toLowerCase().match(/[a-z]+/g) ?? []).some((word) => words.isPerson(word)),
         firstPerson: isFirstPerson(sentence, FIRST_PERSON),
         imperative,
+        past: !imperative && !rule && tellsPast(sentence, tagged, words),
       };
     },
     leadIns: LEAD_INS,

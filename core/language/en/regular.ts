@@ -13,6 +13,9 @@ const BASE = new Map(BASES.split(';').flatMap((entry) => {
   return forms.split(' ').map((form) => [form, base] as const);
 }));
 
+/** Whether a word is the past of an irregular verb ("told", "took"). */
+export const isIrregularPast = (word: string): boolean => BASE.has(word.toLowerCase());
+
 /** Words for how often or how long, as a number and what it counts. */
 const COUNTS: readonly [RegExp, string][] = [
   [/\btwice\b/gi, 'two times'],

@@ -54,6 +54,22 @@ describe('nothing that matters is lost', () => {
     expect(validateCourse(draft.course)).toEqual([]);
   });
 
+  it('a rule that stands in the present, without a word of duty, is no background and goes with its topic alone', async () => {
+    const part = (noun: string, at: number) => `## The ${noun}\n\nThe person who opened the ${noun} reads its dial and signs the yellow book.\n\nThe ${noun} was bought from a mill in the hills, and six people carried it into the yard on a wet day.\n\nNobody walks across the line beside ${noun} number ${'ABCDEF'[at]}.\n`;
+    const knowledge = await knowing(`# Yard\n\n${['pump', 'crane', 'boiler', 'wagon'].map(part).join('\n')}`, 'plain.md');
+    const full = courseMinutes(draftCourse(aBrief({ size: { questionsPerLesson: 0 } }), [knowledge], 'Yard').course);
+    for (const share of [0.8, 0.5]) {
+      const { course } = draftCourse(aBrief({ size: { minutes: full * share, questionsPerLesson: 0 } }), [knowledge], 'Yard');
+      const shown = shownIn(course);
+      expect(course.leftOut!.some((left) => left.reason === 'light')).toBe(true);
+      for (const [at, noun] of ['pump', 'crane', 'boiler', 'wagon'].entries()) {
+        if (!allLessons(course).some((lesson) => lesson.title === `The ${noun}`)) continue;
+        expect(shown).toContain(`The person who opened the ${noun} reads its dial`);
+        expect(shown).toContain(`number ${'ABCDEF'[at]}.`);
+      }
+    }
+  });
+
   it('what is left out is listed at the grain of what it says, and goes from the list when a page has it', () => {
     const draft = draftCourse(aBrief({ size: { minutes: 2, questionsPerLesson: 0 } }), [policy], 'Yard');
     const { leftOut, minutes } = accountOf(draft.course, [policy]);
