@@ -35,12 +35,24 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
   const whole = draftContext(brief, knowledge);
   const outline = draftOutline(brief, whole.sources, whole.terms, title);
   const context = contextFor(whole, lessonsOf(outline));
-  const asked = brief.size.minutes;
+  const { plan, course } = fittedDraft(outline, context, title, onLesson);
+  const problems = validateCourse(course);
+  if (problems.length > 0) throw new Error(`The draft is not a good document: ${problems[0].code} at ${problems[0].place}`);
+  const leftOut = leftOutOf(outline, plan, context);
+  return { course: { ...course, ...(leftOut.length > 0 && { leftOut }) }, outline, plan, context };
+}
+
+/**
+ * Drafts an outline so that it takes the minutes asked as near as can be. How many questions a lesson will hold is known only when
+ * it is drafted, so a draft that misses the minutes is planned and drafted again, at most `ROUNDS` times. Throws `nothing-to-draft`
+ * when no lesson finds room.
+ */
+export function fittedDraft(outline: OutlineProposal, context: DraftContext, title: string, onLesson?: (done: number, of: number, title: string) => void): { plan: CoursePlan; course: Course } {
+  const asked = context.brief.size.minutes;
   let best: { plan: CoursePlan; course: Course } | undefined;
-  // How many questions a lesson will hold is known only when it is drafted: a draft that misses the minutes is planned again.
   let [low, high]: (number | undefined)[] = [];
   for (let round = 0, aim = asked; round < ROUNDS; round++) {
-    const made = draftOnce(brief, title, planCourse(outline, context, { aim }), context, onLesson);
+    const made = draftOnce(title, planCourse(outline, context, { aim }), context, onLesson);
     const [minutes, before] = [courseMinutes(made.course), best && courseMinutes(best.course)];
     if (asked === undefined || before === undefined || Math.abs(minutes - asked) < Math.abs(before - asked)) best = made;
     if (asked === undefined || Math.abs(minutes - asked) <= asked * CLOSE) break;
@@ -50,14 +62,10 @@ export function draftCourse(brief: Brief, knowledge: readonly Knowledge[], title
     // Between an aim that gave too little and one that gave too much; as long as there is only one, by its ratio.
     aim = low !== undefined && high !== undefined && low < high ? (low + high) / 2 : tried * Math.min(1.5, Math.max(0.6, asked / Math.max(0.1, minutes)));
   }
-  const { plan, course } = best!;
-  const problems = validateCourse(course);
-  if (problems.length > 0) throw new Error(`The draft is not a good document: ${problems[0].code} at ${problems[0].place}`);
-  const leftOut = leftOutOf(outline, plan, context);
-  return { course: { ...course, ...(leftOut.length > 0 && { leftOut }) }, outline, plan, context };
+  return best!;
 }
 
-function draftOnce(brief: Brief, title: string, plan: CoursePlan, context: DraftContext, onLesson?: (done: number, of: number, title: string) => void): { plan: CoursePlan; course: Course } {
+function draftOnce(title: string, plan: CoursePlan, context: DraftContext, onLesson?: (done: number, of: number, title: string) => void): { plan: CoursePlan; course: Course } {
   const lessons = plan.modules.flatMap((module) => module.lessons);
   if (lessons.length === 0) fail('nothing-to-draft');
   const drafted = new Map<string, DraftedLesson>();
@@ -65,7 +73,7 @@ function draftOnce(brief: Brief, title: string, plan: CoursePlan, context: Draft
     drafted.set(each.lesson.id, draftLesson(each, title, context));
     onLesson?.(index + 1, lessons.length, each.lesson.title);
   });
-  return { plan, course: assembleCourse(brief, title, plan, drafted, context) };
+  return { plan, course: assembleCourse(context.brief, title, plan, drafted, context) };
 }
 
 /** The document out of drafted lessons: objectives of modules, glossary, titles to choose from. */

@@ -1,5 +1,7 @@
 import type { PassageRange } from '../course/rich-text';
 import type { Knowledge, Sentence } from '../knowledge';
+import { factsOf, type Fact } from './fact';
+import { parallel } from './parallel';
 import { sameFacts } from './same';
 import type { Unit } from './unit';
 import { sentenceKey } from './units';
@@ -10,6 +12,8 @@ export interface SaidOnce {
   also: Map<string, PassageRange[]>;
 }
 
+/** Units made of points. */
+const LISTED: ReadonlySet<Unit['kind']> = new Set(['list', 'procedure']);
 /** Units that stand or fall as a whole: nothing is taken out of their inside. */
 const WHOLE: ReadonlySet<Unit['kind']> = new Set(['procedure', 'table', 'terms', 'question', 'code', 'case']);
 
@@ -23,20 +27,28 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
   const sentences = new Map<string, Sentence>();
   for (const each of knowledge) for (const own of each.sentences.values()) for (const sentence of own) sentences.set(sentenceKey(sentence), sentence);
   const taught = (key: string) => !matter.noise.has(key) && home.has(sentences.get(key)!.passage.id);
-  const same = sameFacts(knowledge, (passage) => home.get(passage), taught);
+  const facts = factsOf(knowledge, taught);
+  const sentencesOf = ({ passages }: Unit) => passages.flatMap((id) => knowledge.find((each) => each.passages.has(id))!.sentences.get(id) ?? []);
+  const same = sameFacts(facts, (passage) => home.get(passage));
   const said = new Map<string, string>();
-  for (const { units } of sources) {
-    for (const unit of units) {
-      const own = unit.passages.flatMap((id) => knowledge.find((each) => each.passages.has(id))!.sentences.get(id) ?? []);
-      const gone = own.filter((sentence) => same.has(sentenceKey(sentence)));
-      if (gone.length === 0) continue;
-      const whole = WHOLE.has(unit.kind) || (unit.kind === 'list' && (unit.lead !== undefined || isOneThing(own)));
-      const rest = own.filter((sentence) => !same.has(sentenceKey(sentence)) && taught(sentenceKey(sentence)) && !/[:：]$/.test(sentence.text));
-      if (whole && rest.length > 0) continue;
-      for (const sentence of gone) said.set(sentenceKey(sentence), same.get(sentenceKey(sentence))!);
-      // Nothing is left to introduce.
-      if (rest.length === 0) for (const sentence of own) if (!said.has(sentenceKey(sentence))) said.set(sentenceKey(sentence), same.get(sentenceKey(gone[0]))!);
+  const listed = sameLists(sources, facts, home);
+  for (const unit of sources.flatMap(({ units }) => units)) {
+    const own = sentencesOf(unit);
+    const list = listed.get(unit);
+    if (list) {
+      for (const sentence of own) said.set(sentenceKey(sentence), list.get(sentence.passage.id) ?? [...list.values()][0]);
+      continue;
     }
+    // Of an entry that is a list's item all goes or nothing.
+    const entries = unit.kind === 'list' ? own.filter((sentence) => own.every((other) => other.passage !== sentence.passage || same.has(sentenceKey(other)))) : own;
+    const gone = entries.filter((sentence) => same.has(sentenceKey(sentence)));
+    if (gone.length === 0) continue;
+    const whole = WHOLE.has(unit.kind) || (unit.kind === 'list' && (unit.lead !== undefined || isOneThing(own)));
+    const rest = own.filter((sentence) => !gone.includes(sentence) && taught(sentenceKey(sentence)) && !/[:：]$/.test(sentence.text));
+    if (whole && rest.length > 0) continue;
+    for (const sentence of gone) said.set(sentenceKey(sentence), same.get(sentenceKey(sentence))!);
+    // Nothing is left to introduce.
+    if (rest.length === 0) for (const sentence of own) if (!said.has(sentenceKey(sentence))) said.set(sentenceKey(sentence), same.get(sentenceKey(gone[0]))!);
   }
   for (const [key] of said) {
     const { passage, index } = sentences.get(key)!;
@@ -51,7 +63,27 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
   return { said, also };
 }
 
+/** Lists that another source's list in the same lesson says point by point: for each of their passages the key of what says it. */
+function sameLists(sources: readonly { units: readonly Unit[] }[], facts: readonly Fact[], home: ReadonlyMap<string, string>): Map<Unit, Map<string, string>> {
+  const byPassage = new Map<string, Fact[]>();
+  for (const fact of facts) byPassage.set(fact.sentence.passage.id, [...(byPassage.get(fact.sentence.passage.id) ?? []), fact]);
+  const lists = sources.flatMap(({ units }) => units).filter(({ kind }) => LISTED.has(kind)).map((unit) => ({ unit, points: unit.passages.filter((id) => id !== unit.lead && byPassage.has(id)).map((id) => byPassage.get(id)!) }));
+  const found = new Map<Unit, Map<string, string>>();
+  for (const { unit, points } of lists) {
+    for (const other of lists) {
+      if (other.unit.sourceId === unit.sourceId || other.unit.words < unit.words || found.has(other.unit) || found.has(unit)) continue;
+      if (home.get(unit.passages[0]) !== home.get(other.unit.passages[0])) continue;
+      const places = parallel(points, other.points);
+      if (places) found.set(unit, new Map(points.map((point, at) => [point[0].sentence.passage.id, other.points[places[at]][0].key])));
+    }
+  }
+  return found;
+}
+
+/** Signs that join the two halves of an entry: "Dirty hands → soap and water", "Tummy bug: 48 hours". */
+const JOINED = /\S\s*(?:[→⇒=|]|:(?=\s))\s*\S/u;
+
 /** Items that say nothing of their own are parts of one thing. */
 function isOneThing(items: readonly Sentence[]): boolean {
-  return items.filter((item) => item.tags.some((word) => word.tag === 'VERB' || word.tag === 'AUX')).length < items.length * 0.5;
+  return items.filter((item) => JOINED.test(item.text) || item.tags.some((word) => word.tag === 'VERB' || word.tag === 'AUX')).length < items.length * 0.5;
 }

@@ -1,21 +1,5 @@
-import type { Knowledge, Sentence } from '../knowledge';
-import { secondsIn } from '../language/time-units';
 import { overlap, weighed } from '../language/similarity';
-import { allSections } from '../source/source';
-import { sentenceKey } from './units';
-
-/** A sentence as it is compared: what it says in stems and figures, and what stands around it and need not be said again. */
-interface Fact {
-  sentence: Sentence;
-  key: string;
-  source: number;
-  pack: Knowledge['pack'];
-  stems: ReadonlySet<string>;
-  numbers: ReadonlySet<string>;
-  around: ReadonlySet<string>;
-  numbersAround: ReadonlySet<string>;
-  weight: number;
-}
+import { denies, NEGATIVE, type Fact } from './fact';
 
 /** Stems in more sentences than this find no partner. */
 const COMMON = 60;
@@ -26,7 +10,9 @@ const TELLING = 5;
  * itself, and so many stems and figures it must have: of two sentences anywhere, and of two in one lesson, where the topic is
  * the same already. Read on pairs of sources on one matter.
  */
-const LIKE = { anywhere: { all: 0.8, itself: 0.6, least: 3 }, together: { all: 0.64, itself: 0.45, least: 2 } };
+const LIKE = { anywhere: { all: 0.8, itself: 0.6, least: 3 }, together: { all: 0.7, itself: 0.6, least: 2 } };
+/** Of what a sentence says so much, by words, has to be in what is compared: of "you put the sign on the door and you come and get me" two stems are not it. */
+const COMPARED = 0.25;
 /** A figure that both name counts like a rare word. */
 const NUMBER_WEIGHT = 0.9;
 /** Of a sentence of few words those that both have must be this telling, against the rarest, on the mean. */
@@ -37,10 +23,9 @@ const WITHIN = { share: 0.85, least: 5 };
 /**
  * Facts that are said twice: each sentence that says less with the fuller one that says the same, by their keys. Of two as full as each
  * other the first stays. Figures are the same (times in any unit), and both say it or both deny it. `lessonOf`: the lesson a passage
- * stands in; `taught`: whether a sentence, by its key, is taught at all. Candidates are found by their rarest stems, so the time grows with the text, not with its square.
+ * stands in. Candidates are found by their rarest stems, so the time grows with the text, not with its square.
  */
-export function sameFacts(knowledge: readonly Knowledge[], lessonOf: (passageId: string) => string | undefined, taught: (key: string) => boolean): Map<string, string> {
-  const facts = factsOf(knowledge, taught);
+export function sameFacts(facts: readonly Fact[], lessonOf: (passageId: string) => string | undefined): Map<string, string> {
   const spread = new Map<string, number>();
   for (const { stems } of facts) for (const stem of stems) spread.set(stem, (spread.get(stem) ?? 0) + 1);
   const weights = new Map([...spread].map(([stem, count]) => [stem, Math.log(1 + facts.length / count)]));
@@ -76,7 +61,9 @@ export function sameFacts(knowledge: readonly Knowledge[], lessonOf: (passageId:
 /** How sure it is that a sentence of another source says it all; 0 when it does not. */
 function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, rare: number, together: boolean): number {
   const { all, itself, least } = together ? LIKE.together : LIKE.anywhere;
-  if (less.stems.size + less.numbers.size < least || less.stems.size < 2) return 0;
+  if (less.stems.size + less.numbers.size < Math.max(least, less.sentence.words * COMPARED) || less.stems.size < 2) return 0;
+  // A note ("Anything about hygiene: the head nurse") is nobody's fuller wording but another note's.
+  if (isNote(fuller) && !isNote(less)) return 0;
   for (const number of less.numbers) if (!fuller.numbers.has(number) && !fuller.numbersAround.has(number)) return 0;
   const shared = [...less.stems].filter((stem) => fuller.stems.has(stem));
   const figures = [...less.numbers].filter((number) => fuller.numbers.has(number)).length;
@@ -87,6 +74,9 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
   return denies(less, shared) === denies(fuller, shared) ? (inside + around) / less.weight : 0;
 }
 
+/** Whether what is said has no verb; the rows of a table stand under their heads and are more. */
+const isNote = ({ sentence: { passage, tags } }: Fact): boolean => passage.kind !== 'row' && tags.length > 0 && !tags.some(({ tag }) => tag === 'VERB' || tag === 'AUX');
+
 /** Whether a sentence of the same source says the same with nearly the same words. */
 function repeats(less: Fact, fuller: Fact): number {
   if (less.stems.size < WITHIN.least || less.sentence.passage.kind === 'row' || less.sentence.passage === fuller.sentence.passage) return 0;
@@ -94,53 +84,4 @@ function repeats(less: Fact, fuller: Fact): number {
   if (!same || less.stems.size < fuller.stems.size * WITHIN.share) return 0;
   const share = overlap(less.stems, fuller.stems);
   return share >= WITHIN.share && NEGATIVE.test(less.sentence.text) === NEGATIVE.test(fuller.sentence.text) ? share : 0;
-}
-
-const NEGATIVE = /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cannot|nicht|nie|niemals|kein\p{L}*|niemand|ohne|jamais|aucun\p{L}*|personne|sans|nunca|nadie|ning\u00fan\p{L}*|sin)\b|n['’]t\b|\bne\b|\bn['’]/iu;
-
-/** Whether the part of a sentence that has these stems denies: "carried in the box, never in the hand" asks for the box. */
-function denies({ sentence, pack }: Fact, stems: readonly string[]): boolean {
-  const clauses = sentence.text.split(/[,;:|()]|\s[–—-]\s|\b(?:but|aber|sondern|mais|pero|sino)\b/iu).filter((clause) => clause.trim() !== '');
-  if (clauses.length < 2) return NEGATIVE.test(sentence.text);
-  const holding = clauses.map((clause) => ({ clause, count: pack.stems(pack.regular?.(clause) ?? clause).filter((stem) => stems.includes(stem)).length }));
-  const most = Math.max(...holding.map((each) => each.count));
-  return holding.some(({ clause, count }) => count === most && NEGATIVE.test(clause));
-}
-
-function factsOf(knowledge: readonly Knowledge[], taught: (key: string) => boolean): Fact[] {
-  // Within one source only nearly the same words are looked for: its sentences need not be made regular first.
-  const alone = knowledge.length === 1;
-  return knowledge.flatMap((each, source) => {
-    const { pack, sentences, source: { root } } = each;
-    const heads = alone ? new Map<string, string[]>() : new Map(allSections(root).flatMap((section) => section.passages.map((id) => [id, pack.stems(section.title)] as const)));
-    return [...sentences].flatMap(([id, own]) => {
-      const said = own.map((sentence) => (alone ? plainly(sentence) : saidIn(sentence, pack)));
-      return own.flatMap((sentence, at): Fact[] => !taught(sentenceKey(sentence)) || sentence.technical || /[?？:：]$/.test(sentence.text) ? [] : [{
-        sentence, pack, key: sentenceKey(sentence), source, stems: new Set(said[at].stems), numbers: said[at].numbers, weight: 0,
-        around: alone ? NONE : new Set([...(heads.get(id) ?? []), ...said.flatMap((other, index) => (index === at ? [] : other.stems))]),
-        numbersAround: alone ? NONE : new Set(said.flatMap((other, index) => (index === at ? [] : [...other.numbers]))),
-      }]);
-    });
-  });
-}
-
-const NONE: ReadonlySet<string> = new Set();
-
-function plainly({ stems }: Sentence): { stems: string[]; numbers: Set<string> } {
-  return { stems: stems.filter((stem) => !/^\d/.test(stem)), numbers: new Set(stems.filter((stem) => /^\d/.test(stem))) };
-}
-
-/** The figures of a sentence, times in seconds, and the stems of the rest of it. */
-function saidIn({ text }: Sentence, pack: Knowledge['pack']): { stems: string[]; numbers: Set<string> } {
-  const plain = pack.regular?.(text) ?? text;
-  const found = pack.numbers?.(plain) ?? [...plain.matchAll(/\d+(?:[.,]\d+)?/g)].map((match) => ({ value: Number(match[0].replace(',', '.')), from: match.index, to: match.index + match[0].length }));
-  const numbers = new Set<string>();
-  let bare = plain;
-  for (const { value, from, to } of found.toReversed()) {
-    const unit = /^[\s-]+(\p{L}+)/u.exec(plain.slice(to));
-    const seconds = unit ? secondsIn(unit[1]) : undefined;
-    numbers.add(seconds === undefined ? String(value) : `${value * seconds} s`);
-    bare = `${bare.slice(0, from)} ${bare.slice(seconds === undefined ? to : to + unit![0].length)}`;
-  }
-  return { numbers, stems: pack.stems(bare).filter((stem) => !/^\d/.test(stem)) };
 }

@@ -1,8 +1,10 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
+import { lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
 import { accountOf } from '../../core/review/account';
 import { contextFor, draftContext } from '../../core/draft/context';
+import { fittedDraft } from '../../core/draft';
 import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
 import { leftOutOf } from '../../core/draft/left-out';
@@ -36,14 +38,16 @@ serveTasks<Tasks>({
     const proposal = draftOutline(course.brief, whole.sources, whole.terms, course.title);
     const context = contextFor(whole, lessonsOf(proposal));
     if (proposal.modules.length === 0) fail('nothing-to-draft');
-    const plan = planCourse(proposal, context);
+    // Without minutes to meet there is nothing to try: the plan and its guess are enough.
+    const drafted = course.brief.size.minutes === undefined ? undefined : fittedDraft(proposal, context, course.title);
+    const plan = drafted?.plan ?? planCourse(proposal, context);
     const kept = new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each]));
     if (kept.size === 0) fail('nothing-to-draft');
     const fitting = { ...proposal, modules: proposal.modules.map((module) => ({ ...module, lessons: module.lessons.filter((lesson) => kept.has(lesson.id)) })).filter((module) => module.lessons.length > 0) };
     const leftOut = leftOutOf(proposal, plan, context);
     return {
       nodes: outlineNodes(fitting, plan, context, leftOut), leftOut: leftOutLines(leftOut, new Map(), knowledge), notices: proposal.notices, full: plan.minutes.full,
-      minutes: Object.fromEntries([...kept].map(([id, each]) => [id, each.minutes])),
+      minutes: Object.fromEntries(drafted ? allLessons(drafted.course).map((lesson) => [lesson.id, lessonMinutes(lesson)]) : [...kept].map(([id, each]) => [id, each.minutes])),
     };
   },
   lesson({ courseId, revision, lessonId, sources }) {

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { canonicalJson } from '../../../core/course/canonical';
+import { courseMinutes } from '../../../core/brief/sizing';
 import { allLessons, placedChecks } from '../../../core/course/course';
 import { evidencedSentences, replay } from '../../../core/course/rich-text';
 import { blockTexts } from '../../../core/course/blocks';
@@ -32,8 +33,9 @@ afterAll(async () => {
 });
 
 /** A course with the demo's policy and the given files, its outline drafted and taken. */
-async function outlined(...files: string[]) {
-  const id = desk.courses.create('Lending', aBriefInput(), INES);
+const outlined = (...files: string[]) => outlinedFor(aBriefInput(), ...files);
+async function outlinedFor(brief: ReturnType<typeof aBriefInput>, ...files: string[]) {
+  const id = desk.courses.create('Lending', brief, INES);
   for (const path of files) {
     const added = await desk.sources.addFile(id, path, path.split('/').pop()!, INES);
     expect(added.ok).toBe(true);
@@ -68,6 +70,15 @@ describe('a course on the desk', () => {
     expect(undone.what).toContain('draft of');
     await drafted(id, [again.id]);
     expect(allLessons(desk.courses.load(id).course)[1].blocks).toEqual(again.blocks);
+  });
+
+  it.each([12, 25])('takes the %i minutes asked, and its outline says so before', async (asked) => {
+    const brief = aBriefInput();
+    const { id, minutes } = await outlinedFor({ ...brief, size: { ...brief.size, minutes: asked } }, 'demo/files/lending-policy.docx', 'demo/files/coordinators-notes.md');
+    await drafted(id, allLessons(desk.courses.load(id).course).map((lesson) => lesson.id));
+    const got = courseMinutes(desk.courses.load(id).course);
+    expect(Math.abs(got - asked)).toBeLessThanOrEqual(asked * 0.1);
+    expect(Math.abs(Object.values(minutes).reduce((sum, each) => sum + each, 0) - got)).toBeLessThanOrEqual(asked * 0.05);
   });
 
   it('never writes over a lesson that was edited while it was drafted: the draft lies beside it, to be taken', async () => {
