@@ -17,6 +17,8 @@ export function shown(sentence: Sentence, { pack }: Knowledge): UsedSentence {
   const gone = [...(pack.references?.(text) ?? []), ...(isSpoken(passage) ? (pack.hesitations?.(text) ?? []) : [])].sort((a, b) => a.from - b.from);
   const edits = gone.filter((range, at) => at === 0 || range.from >= gone[at - 1].to).map((range): Edit => ({ from: from + range.from, to: from + range.to, with: '' }));
   const [first] = edits;
+  // Nor does a sentence begin with the gap behind what went.
+  if (first?.from === from) first.to += /^\s*/.exec(passage.text.slice(first.to))![0].length;
   // What begins the sentence now takes the capital of what began it before.
   const next = first?.from === from ? passage.text.slice(first.to, first.to + 1) : '';
   if (/\p{Ll}/u.test(next) && (edits[1] === undefined || edits[1].from > first.to)) edits[0] = { from, to: first.to + 1, with: next.toUpperCase() };

@@ -28,7 +28,9 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
   const rules = claims.filter((claim) => claim.kind === 'rule');
   const telling: Candidate[] = [...fromSteps(claims, title, knowledge, wording), ...fromConditions(rules, new Set(passages.filter(isSpoken).map((passage) => passage.id)), wording), ...fromTables(passages, wording), ...fromTerms(claims, passages, wording)];
   const found = telling.filter((candidate) => candidate.words);
-  for (const claim of ordersToReader(rules)) {
+  const listed = new Set(passages.filter((passage) => passage.list).map((passage) => passage.id));
+  // A point of a list is a part of what its lead-in asks for.
+  for (const claim of ordersToReader(rules.filter((rule) => !listed.has(rule.ranges[0].id)))) {
     if (found.length >= 2) break;
     const words = wording.fromRule(claim.rule!.action, claim.rule!.condition?.text);
     if (words) found.push({ words, evidence: evidenceOf([claim]) });

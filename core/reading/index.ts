@@ -5,6 +5,7 @@ import type { Source } from '../source/source';
 import { readHtml, readHtmlFolder, type PageFile } from './html';
 import { detectLanguage, languageTag } from './language';
 import { LIMITS } from './limits';
+import type { ReadOptions } from './options';
 import { sniff, type FileKind } from './sniff';
 import { readText } from './text';
 import { readTimed } from './timed';
@@ -20,19 +21,19 @@ export type Given = ({ name: string; bytes: Uint8Array } | { name: string; pages
 
 export type ReadResult = { ok: true; source: Source; media: Map<string, Uint8Array> } | { ok: false; problem: Problem };
 
-type Reader = (bytes: Uint8Array) => ReadDocument | Promise<ReadDocument>;
+type Reader = (bytes: Uint8Array, options: ReadOptions) => ReadDocument | Promise<ReadDocument>;
 
 /** One reader per format. Those with large libraries are loaded when first used. */
 const READERS: Record<FileKind, Reader> = {
   docx: async (bytes) => (await import('./docx')).readDocx(bytes),
-  pdf: async (bytes) => (await import('./pdf')).readPdf(bytes),
+  pdf: async (bytes, options) => (await import('./pdf')).readPdf(bytes, options),
   pptx: async (bytes) => (await import('./pptx')).readPptx(bytes),
   epub: async (bytes) => (await import('./epub')).readEpub(bytes),
   markdown: async (bytes) => (await import('./markdown')).readMarkdown(bytes),
-  html: readHtml,
+  html: (bytes) => readHtml(bytes),
   text: readText,
-  vtt: readTimed,
-  srt: readTimed,
+  vtt: (bytes) => readTimed(bytes),
+  srt: (bytes) => readTimed(bytes),
   odt: async (bytes) => (await import('./odf')).readOdf(bytes),
   odp: async (bytes) => (await import('./odf')).readOdf(bytes),
   ods: async (bytes) => (await import('./odf')).readOdf(bytes),
@@ -45,9 +46,9 @@ const READERS: Record<FileKind, Reader> = {
  * Reads a file (or folder of pages) into a source. `id` is the source's id for life. Never throws for a bad file:
  * the problem says what is wrong with it.
  */
-export async function readSource(given: Given, id: string): Promise<ReadResult> {
+export async function readSource(given: Given, id: string, options: ReadOptions = {}): Promise<ReadResult> {
   try {
-    const { kind, document } = await read(given);
+    const { kind, document } = await read(given, options);
     const language = settledLanguage(document);
     const source = assemble({ ...document, language }, { id, kind, title: titleFromName(given.name), language });
     if (source.passages.length === 0) return { ok: false, problem: { code: 'no-text', place: given.name } };
@@ -59,7 +60,7 @@ export async function readSource(given: Given, id: string): Promise<ReadResult> 
   }
 }
 
-async function read(given: Given): Promise<{ kind: FileKind; document: ReadDocument }> {
+async function read(given: Given, options: ReadOptions): Promise<{ kind: FileKind; document: ReadDocument }> {
   if ('pages' in given) {
     if (given.pages.length === 0) throw new ProblemError({ code: 'no-pages' });
     return { kind: 'html', document: readHtmlFolder(given.pages, given.address ? webBody : undefined) };
@@ -68,7 +69,7 @@ async function read(given: Given): Promise<{ kind: FileKind; document: ReadDocum
     throw new ProblemError({ code: 'file-too-big', parameters: { megabytes: Math.ceil(given.bytes.length / 1048576), limit: LIMITS.fileBytes / 1048576 } });
   }
   const kind = sniff(given.name, given.bytes);
-  return { kind, document: await (kind === 'html' && given.address ? readWebPage : READERS[kind])(given.bytes) };
+  return { kind, document: await (kind === 'html' && given.address ? readWebPage(given.bytes) : READERS[kind](given.bytes, options)) };
 }
 
 /** What the text is written in; what the document says of itself counts when it agrees, or the text is too short to tell. */

@@ -1,6 +1,7 @@
 import { contentHash, idFrom } from '../course/id';
-import type { ReadBlock, ReadDocument, ReadHeading, ReadPassage } from './blocks';
+import { withoutStart, type ReadBlock, type ReadDocument, type ReadHeading, type ReadPassage } from './blocks';
 import { settleCallouts } from './callouts';
+import { noteMark, settleCaptions } from './captions';
 import { settleClauses } from './clauses';
 import { headingNumber, settledLevels } from './headings';
 import { folded } from './inline';
@@ -14,7 +15,7 @@ import { roughWords } from './words';
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
 export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = settleCallouts(settleClauses(settleListMarks(withoutWholeQuotes(document.blocks))));
+  const blocks = settleCallouts(settleClauses(settleListMarks(settleCaptions(withoutWholeQuotes(document.blocks).map(withoutNoteMark)))));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));
@@ -31,7 +32,7 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
   const naming = passageNaming(about.id);
   const tracker = leadInTracker();
   let headingAt = 0;
-  for (const block of blocks) {
+  for (const [at, block] of blocks.entries()) {
     if (block.kind === 'heading') {
       const level = levels[headingAt++];
       if (block === soleTitle) continue;
@@ -49,13 +50,17 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
       saidLevels.push(level);
       tracker.reset();
     } else if (block.kind === 'picture') {
-      const near = source.passages[source.passages.length - 1]?.id;
-      source.pictures.push({ ...block.picture, ...(near && { near }) });
+      const near = source.passages.at(-1);
+      // A caption above a picture is its own, unless the picture before has it.
+      const above = near?.kind === 'caption' && blocks[at - 1]?.kind === 'caption' && source.pictures.every((picture) => picture.caption !== near.id);
+      source.pictures.push({ ...block.picture, ...(near && { near: near.id }), ...(above && { caption: near.id }) });
     } else {
       const passage = toPassage(block, [...titles], naming);
       const leadIn = tracker.leadIn(passage);
       if (leadIn) passage.leadIn = leadIn;
       source.passages.push(passage);
+      const shown = block.kind === 'caption' && blocks[at - 1]?.kind === 'picture' && blocks[at + 1]?.kind !== 'row' ? source.pictures.at(-1) : undefined;
+      if (shown && !shown.caption) shown.caption = passage.id;
       open[open.length - 1].passages.push(passage.id);
     }
   }
@@ -90,7 +95,7 @@ export function renamedSource(source: Source, id: string): { source: Source; ids
     source: {
       ...source, id, root: filled(named),
       passages: source.passages.map((passage) => ({ ...passage, id: to(passage.id), ...(passage.leadIn && { leadIn: to(passage.leadIn) }) })),
-      pictures: source.pictures.map((picture) => ({ ...picture, ...(picture.near && { near: to(picture.near) }) })),
+      pictures: source.pictures.map((picture) => ({ ...picture, ...(picture.near && { near: to(picture.near) }), ...(picture.caption && { caption: to(picture.caption) }) })),
     },
   };
 }
@@ -110,6 +115,8 @@ function withoutWholeQuotes(blocks: readonly ReadBlock[]): ReadBlock[] {
   if (length(prose.filter((block) => block.kind === 'quote')) < 0.4 * length(prose)) return [...blocks];
   return blocks.map((block) => (block.kind === 'quote' ? { ...block, kind: 'paragraph' } : block));
 }
+
+const withoutNoteMark = (block: ReadBlock): ReadBlock => (block.kind === 'footnote' ? withoutStart(block, noteMark(block)) : block);
 
 function toPassage(block: ReadPassage, path: string[], naming: Naming): Passage {
   const locator: Locator = { path };

@@ -34,7 +34,7 @@ export interface ReadPassage extends Placed {
 
 export interface ReadPicture extends Placed {
   kind: 'picture';
-  picture: Omit<Picture, 'near'>;
+  picture: Omit<Picture, 'near' | 'caption'>;
 }
 
 /** A document as a reader hands it over; `assemble` makes it a source. */

@@ -3,3 +3,17 @@ const BROKEN_ADDRESS = /(?:https?:\/\/|www\.)\S*[/_=&?%-]$/i;
 
 /** Whether a line goes on with an address that the text before it began. */
 export const goesOnWithAddress = (text: string, line: string): boolean => BROKEN_ADDRESS.test(text) && /^[\p{L}\p{N}%_~-]/u.test(line);
+
+/** Words a reader knows: those of a text, of a word list. */
+export type KnownWord = (word: string) => boolean;
+
+/**
+ * Whether what stands before a hyphen at a line's end and after it is one word ("pack-" "ages"): the text has it whole, or a word
+ * list does or lacks one of the halves ("main-" "tainer"), and the text nowhere has it with its hyphen ("twelve-volt").
+ */
+export function isOneWord(before: string, after: string, inText: KnownWord, isWord?: KnownWord): boolean {
+  const [first, second] = [before.toLowerCase(), after.toLowerCase()];
+  if (inText(first + second)) return true;
+  if (inText(`${first}-${second}`) || !isWord) return false;
+  return isWord(first + second) || !isWord(first) || !isWord(second);
+}

@@ -65,6 +65,8 @@ export interface Picture {
   alt: string;
   /** The passage it stands before or after. */
   near?: string;
+  /** The passage that is its caption. */
+  caption?: string;
 }
 
 export type SourceKind = 'docx' | 'pdf' | 'pptx' | 'epub' | 'html' | 'markdown' | 'text' | 'vtt' | 'srt' | 'odt' | 'odp' | 'ods' | 'rtf' | 'xlsx' | 'csv' | 'interview';

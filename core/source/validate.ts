@@ -21,7 +21,7 @@ const passage = object(
     table: object({ id: string({ max: 200 }), header: list(string()), cells: list(string()) }), leadIn: id, term: string({ max: 4000 }), speaker: string({ max: 4000 }), callout: oneOf('note', 'tip', 'warning', 'experience'),
   },
 );
-const picture = object({ hash: string({ pattern: /^[0-9a-f]{64}$/ }), type: string({ pattern: /^image\/[a-z0-9.+-]{1,40}$/ }), alt: string({ max: 4000 }) }, { near: id });
+const picture = object({ hash: string({ pattern: /^[0-9a-f]{64}$/ }), type: string({ pattern: /^image\/[a-z0-9.+-]{1,40}$/ }), alt: string({ max: 4000 }) }, { near: id, caption: id });
 const parameter: Shape = { schema: { type: ['string', 'number'] }, check: (value, place, problems) => void (typeof value === 'string' || typeof value === 'number' || problems.push({ code: 'not-text', place })) };
 const parameters: Shape = {
   schema: { type: 'object', additionalProperties: parameter.schema },

@@ -27,6 +27,8 @@ const LICENCE = /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribu
 const LICENCE_SHARE = 0.25;
 /** With fewer sentences than this a share says nothing. */
 const ENOUGH = 20;
+/** "Figure 3.": so many words are no sentence. */
+const LABEL = 3;
 /** A reply to the hall has so many words at most. */
 const REPLY = 5;
 /** A text with more than this share of sentences in the first person is told by somebody. */
@@ -74,6 +76,9 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const found = new Map<string, Noise>();
   const contents = contentsPassages(knowledge);
   const opening = openingPassages(source);
+  // The name of a picture says nothing where the picture is not shown.
+  const pictured = new Set(source.pictures.map((picture) => picture.caption));
+  const captions = new Set(source.passages.filter((passage, at) => passage.kind === 'caption' && (pictured.has(passage.id) || (!source.passages[at - 1]?.table && !source.passages[at + 1]?.table))).map((passage) => passage.id));
   const voice = isTold(knowledge);
   const first = Math.min(EDGE.most, Math.max(EDGE.least, Math.ceil(source.passages.length * EDGE.share)));
   source.passages.forEach((passage, at) => {
@@ -82,7 +87,7 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
     const own = sentences.get(passage.id) ?? [];
     const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
     for (const sentence of own) {
-      const noise = contents.has(passage.id) ? 'contents' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
+      const noise = contents.has(passage.id) ? 'contents' : captions.has(passage.id) && own.every((each) => each.words <= LABEL || isBare(each, passage)) && !own.some((each) => carries(each, passage, knowledge)) ? 'pointer' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   });
@@ -124,7 +129,7 @@ function openingPassages({ root, title }: Knowledge['source']): Set<string> {
   return root.sections.length > 0 ? found : new Set();
 }
 
-const isBare = ({ facts }: Sentence, { kind }: Passage): boolean => (kind === 'paragraph' || kind === 'point') && facts !== undefined && !facts.imperative && (facts.leaning === 'not-a-sentence' || facts.leaning === 'too-short');
+const isBare = ({ facts }: Sentence, { kind }: Passage): boolean => (kind === 'paragraph' || kind === 'point' || kind === 'caption') && facts !== undefined && !facts.imperative && (facts.leaning === 'not-a-sentence' || facts.leaning === 'too-short');
 
 /** What is said to a hall. */
 export const isSpoken = ({ kind, locator }: Passage): boolean => kind === 'utterance' || (kind === 'note' && locator.slide !== undefined);

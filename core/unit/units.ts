@@ -109,7 +109,7 @@ function groupsOf(passages: readonly Passage[], section: Section, knowledge: Kno
 }
 
 /** Whether a passage goes on with what the group before it is. */
-function belongs(passage: Passage, group: readonly Passage[], { stepLists }: Knowledge): boolean {
+function belongs(passage: Passage, group: readonly Passage[], { stepLists, source }: Knowledge): boolean {
   const last = group.at(-1)!;
   if (passage.list && last.list?.id === passage.list.id) return true;
   if (passage.table && last.table?.id === passage.table.id) return true;
@@ -117,8 +117,9 @@ function belongs(passage: Passage, group: readonly Passage[], { stepLists }: Kno
   // What introduces an item, a row or code.
   if (passage.leadIn !== undefined && group.some((each) => each.id === passage.leadIn)) return true;
   if (introduces(last) && (passage.kind === 'item' || passage.kind === 'row' || passage.kind === 'code' || passage.kind === 'definition')) return true;
-  // A caption stands with its table, before or behind it.
-  if ((passage.kind === 'caption' && last.table) || (last.kind === 'caption' && passage.table)) return true;
+  // A caption stands with its table, before or behind it, unless it is a picture's.
+  if (passage.kind === 'caption' && last.table) return source.pictures.every((picture) => picture.caption !== passage.id);
+  if (last.kind === 'caption' && passage.table) return true;
   // A note within or right behind steps is part of them, and so is code within them.
   const inSteps = group.some((each) => each.list && stepLists.has(each.list.id));
   return inSteps && (passage.callout === 'note' || passage.callout === 'warning' || passage.callout === 'tip');

@@ -1,9 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type winkNLP from 'wink-nlp';
-import { join } from 'node:path';
 import { englishPack } from '../../core/language/en';
-import type { Lexicon } from '../../core/language/en/lexicon';
 import type { LanguagePack, TaggedWord } from '../../core/language/pack';
 import { german } from '../../core/language/de';
 import { spanish } from '../../core/language/es';
@@ -11,7 +8,7 @@ import { french } from '../../core/language/fr';
 import { patternPack } from '../../core/language/pattern';
 import type { PatternRules } from '../../core/language/pattern/rules';
 import { plainPack } from '../../core/language/plain';
-import { assetFolder } from '../assets';
+import { lexicon } from './lexicon';
 
 /** Languages understood in part: by their words, without parts of speech. */
 const PATTERNS: Record<string, PatternRules> = { de: german, fr: french, es: spanish };
@@ -26,10 +23,6 @@ export function packFor(language: string): LanguagePack {
   const pack = base === 'en' ? englishPack(language, lexicon(), tagger()) : PATTERNS[base] ? patternPack(language, PATTERNS[base]) : plainPack(language);
   packs.set(language, pack);
   return pack;
-}
-
-function lexicon(): Lexicon {
-  return JSON.parse(readFileSync(join(assetFolder(), 'lexicon-en.json'), 'utf8')) as Lexicon;
 }
 
 /** Part-of-speech tags with places in the text. */

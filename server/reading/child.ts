@@ -9,7 +9,8 @@ import { LIMITS, readSource, type Given, type ReadResult } from '../../core/read
 import { readAnswers } from '../../core/reading/answers';
 import { unpack } from '../../core/reading/zip';
 import type { Source } from '../../core/source/source';
-import type { GivenAnswers, OpenedArchive, ReadingJob, Refused, Unpacked } from './job';
+import { wordsIn } from '../language/lexicon';
+import { OF_A_SITE, type GivenAnswers, type OpenedArchive, type ReadingJob, type Refused, type Unpacked } from './job';
 
 const job = JSON.parse(process.argv[2]) as ReadingJob;
 const WORK: Record<ReadingJob['what'], () => unknown> = { read, unpack: unpacked, archive, answers };
@@ -19,7 +20,7 @@ process.stdout.write(bytes, () => process.exit(0));
 
 async function read(): Promise<ReadResult> {
   const given = open();
-  return 'ok' in given ? given : readSource({ ...given, ...(job.address && { address: job.address }) }, job.id);
+  return 'ok' in given ? given : readSource({ ...given, ...(job.address && { address: job.address }) }, job.id, { wordsIn });
 }
 
 /** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */
@@ -67,13 +68,13 @@ function open(): Given | Extract<ReadResult, { ok: false }> {
   }
 }
 
-/** HTML pages of a folder and its subfolders, links to elsewhere not followed. */
+/** HTML pages of a folder and its subfolders and the pictures beside them, links to elsewhere not followed. */
 function pagesIn(folder: string, below: string): { name: string; bytes: Uint8Array }[] {
   return readdirSync(folder, { withFileTypes: true })
     .sort((a, b) => (a.name < b.name ? -1 : 1))
     .flatMap((entry) => {
       const name = below ? `${below}/${entry.name}` : entry.name;
       if (entry.isDirectory() && below.split('/').length < 6) return pagesIn(join(folder, entry.name), name);
-      return entry.isFile() && /\.x?html?$/i.test(entry.name) && statSync(join(folder, entry.name)).size <= LIMITS.fileBytes / 8 ? [{ name, bytes: new Uint8Array(readFileSync(join(folder, entry.name))) }] : [];
+      return entry.isFile() && OF_A_SITE.test(entry.name) && statSync(join(folder, entry.name)).size <= LIMITS.fileBytes / 8 ? [{ name, bytes: new Uint8Array(readFileSync(join(folder, entry.name))) }] : [];
     });
 }

@@ -8,7 +8,7 @@ import { idFrom } from '../../core/course/id';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
 import type { Source } from '../../core/source/source';
-import type { GivenAnswers, OpenedArchive, ReadingJob, Refused, Unpacked } from './job';
+import { OF_A_SITE, type GivenAnswers, type OpenedArchive, type ReadingJob, type Refused, type Unpacked } from './job';
 
 /** Address space of a reading process, in kilobytes: about 1 GB of memory besides what the platform maps at start. */
 const ADDRESS_SPACE = 2_200_000;
@@ -65,15 +65,15 @@ export async function withZip<T>(path: string, name: string, work: (files: { nam
     const answer = await answerOf<Unpacked>({ what: 'unpack', id: '', path: resolve(path), name, into: folder }, signal);
     if (!answer.ok) return answer;
     const isPage = (file: { name: string }) => /\.x?html?$/i.test(file.name);
-    const pages = answer.files.filter(isPage);
-    if (pages.length < 2) return await work(answer.files);
+    if (answer.files.filter(isPage).length < 2) return await work(answer.files);
+    const [pages, others] = [answer.files.filter((file) => OF_A_SITE.test(file.name)), answer.files.filter((file) => !OF_A_SITE.test(file.name))];
     const together = join(folder, 'pages');
     for (const page of pages) {
       // Names out of the zip are safe here: those that climb were left out when it was unpacked.
       mkdirSync(join(together, page.name, '..'), { recursive: true });
       renameSync(page.path, join(together, page.name));
     }
-    return await work([{ name: name.replace(/\.zip$/i, ''), path: together }, ...answer.files.filter((file) => !isPage(file))]);
+    return await work([{ name: name.replace(/\.zip$/i, ''), path: together }, ...others]);
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }

@@ -39,3 +39,6 @@ export interface Refused {
   ok: false;
   problem: Problem;
 }
+
+/** Files that together are one source: pages and the pictures beside them. */
+export const OF_A_SITE = /\.(?:x?html?|png|jpe?g|gif|webp)$/i;

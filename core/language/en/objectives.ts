@@ -2,12 +2,18 @@ import type { ObjectiveWording, ObjectiveWords } from '../pack';
 import { comparesWithNothing } from './leaning';
 import type { WordList } from './lexicon';
 
-/** "To claim your expenses, follow these steps:" -> carry out: claim your expenses. */
-function fromStepsLeadIn(leadIn: string): ObjectiveWords | undefined {
+const POINTS_ELSEWHERE = /\b(?:this|that|these|those|it|they|them|following|above|below)\b/i;
+
+/** "To claim your expenses, follow these steps:", "Reset the room in this order:", "Before the first load:" -> what is carried out. */
+function fromStepsLeadIn(words: WordList, leadIn: string): ObjectiveWords | undefined {
+  const ordered = /^([A-Z][a-z]+) ([^,:]{4,70}?),? (?:in (?:this|the following) order|as follows|like this|in (?:these|the following) (?:\w+ )?steps|step by step):$/.exec(leadIn);
+  if (ordered && words.isVerb(ordered[1].toLowerCase()) && !POINTS_ELSEWHERE.test(ordered[2])) return { verb: 'carry-out', level: 'apply', object: `${lower(ordered[1])} ${ordered[2]}`, text: `${ordered[1]} ${ordered[2]}, step by step` };
+  const placed = /^(before|after|at|on|in|during|while|once) ([^,:]{4,80})(?:,\s.*)?:$/i.exec(leadIn);
+  if (placed && !POINTS_ELSEWHERE.test(placed[2])) return { verb: 'carry-out', level: 'apply', object: 'the steps', condition: `${placed[1].toLowerCase()} ${placed[2]}`, text: `Carry out the steps ${placed[1].toLowerCase()} ${placed[2]}` };
   const match = /^(?:in order )?to ([a-z][^,:]{6,80}?)(?:,\s+.*)?:$/i.exec(leadIn) ?? /^(?:if|when) (?:you (?:want|need|have) to) ([a-z][^,:]{6,80}?),.*:$/i.exec(leadIn);
   const when = match ? null : /^(?:if|when) ([a-z][^,:]{6,80}?),\s+(?:follow|do|take|go through|carry out)\b.*:$/i.exec(leadIn);
-  if (when && !/\b(?:this|that|these|those|it|they|them|you want|you need)\b/i.test(when[1])) return { verb: 'carry-out', level: 'apply', object: 'the steps', condition: `when ${lower(when[1])}`, text: `Carry out the steps when ${lower(when[1])}` };
-  if (!match || /\b(?:this|that|these|those|it|them|following|above|below)\b/i.test(match[1])) return undefined;
+  if (when && !POINTS_ELSEWHERE.test(when[1]) && !/\byou (?:want|need)\b/i.test(when[1])) return { verb: 'carry-out', level: 'apply', object: 'the steps', condition: `when ${lower(when[1])}`, text: `Carry out the steps when ${lower(when[1])}` };
+  if (!match || POINTS_ELSEWHERE.test(match[1])) return undefined;
   return { verb: 'carry-out', level: 'apply', object: match[1], text: `${upper(match[1])}, step by step` };
 }
 
@@ -162,5 +168,5 @@ function listed(parts: readonly string[]): string {
 
 /** Objectives in English; `words` tells verbs from nouns, `isClause` whether a title has a verb of its own, `isThing` whether a phrase names a thing. */
 export function englishObjectives(words: WordList, isClause: (title: string) => boolean, isThing: (phrase: string) => boolean): ObjectiveWording {
-  return { fromStepsLeadIn, fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm, fromTerms, fromTable: (header) => fromTable(isThing, header), fromRule, purpose };
+  return { fromStepsLeadIn: (leadIn) => fromStepsLeadIn(words, leadIn), fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm, fromTerms, fromTable: (header) => fromTable(isThing, header), fromRule, purpose };
 }

@@ -1,4 +1,5 @@
 import type { ReadBlock, ReadDocument } from '../../source/blocks';
+import { pictureFrom } from '../pictures';
 import { relativeTo } from '../zip';
 import { decodeText } from '../text/decode';
 import { pageAbout, pageBody, parsePage } from './parse';
@@ -13,10 +14,11 @@ export function readHtml(bytes: Uint8Array, bodyOf: (page: Document) => Element 
   const headings = page.querySelectorAll('h1');
   const heading = headings.length === 1 ? (headings[0].textContent ?? '').replace(/\s+/g, ' ').trim() : '';
   if (heading && about.title?.includes(heading)) about.title = heading;
-  return { ...about, blocks: walkHtml(bodyOf(page)), media: new Map(), notices };
+  const media = new Map<string, Uint8Array>();
+  return { ...about, blocks: walkHtml(bodyOf(page), { picture: pictureFrom(media) }), media, notices };
 }
 
-/** A page of a folder, with its name relative to the folder. */
+/** A page of a folder, or a picture beside pages, with its name relative to the folder. */
 export interface PageFile {
   name: string;
   bytes: Uint8Array;
@@ -24,19 +26,22 @@ export interface PageFile {
 
 /**
  * Reads a folder of pages as one source: in the order, and at the depth, in which its contents page (index.html,
- * or the page that links to most others) links to them. Pages it does not link to follow by name.
+ * or the page that links to most others) links to them. Pages it does not link to follow by name; pictures among the files
+ * stand where pages show them.
  */
 export function readHtmlFolder(files: readonly PageFile[], bodyOf: (page: Document) => Element = pageBody): ReadDocument {
   const pages = new Map(
-    [...files].sort((a, b) => (a.name < b.name ? -1 : 1)).map((file) => [file.name, parsePage(decodeText(file.bytes).text)] as const),
+    files.filter((file) => /\.x?html?$/i.test(file.name)).sort((a, b) => (a.name < b.name ? -1 : 1)).map((file) => [file.name, parsePage(decodeText(file.bytes).text)] as const),
   );
   const contents = contentsPage(pages);
   const depths = linkedPages(contents, pages);
   for (const name of pages.keys()) if (!depths.has(name)) depths.set(name, 1);
   const about = pageAbout(pages.get(contents)!);
   const blocks: ReadBlock[] = [];
+  const media = new Map<string, Uint8Array>();
+  const bytesOf = new Map(files.map((file) => [file.name, file.bytes]));
   for (const [name, depth] of depths) {
-    const walked = walkHtml(bodyOf(pages.get(name)!), { place: { file: name }, keys: `${name}#` });
+    const walked = walkHtml(bodyOf(pages.get(name)!), { place: { file: name }, keys: `${name}#`, picture: pictureFrom(media, (address) => bytesOf.get(relativeTo(name, decoded(address)))) });
     const first = walked.find((block) => block.kind === 'heading');
     // A page's first heading lies as deep as the contents page says; its others keep their distance to it.
     const shift = first?.kind === 'heading' && name !== contents ? depth - first.level : 0;
@@ -48,7 +53,7 @@ export function readHtmlFolder(files: readonly PageFile[], bodyOf: (page: Docume
   const own = blocks.findIndex((block) => block.kind === 'heading' && block.file === contents);
   const title = own >= 0 ? (blocks[own] as { text: string }).text : about.title;
   if (own >= 0) blocks.splice(own, 1);
-  return { ...about, ...(title && { title }), blocks, media: new Map(), notices: [] };
+  return { ...about, ...(title && { title }), blocks, media, notices: [] };
 }
 
 function contentsPage(pages: ReadonlyMap<string, Document>): string {

@@ -2,6 +2,7 @@ import { readRow, type ReadBlock, type ReadPassage } from '../../source/blocks';
 import { calloutOf } from '../../source/callouts';
 import { folded, joinRuns, visible, type Run } from '../../source/inline';
 import type { Mark } from '../../source/source';
+import { proseIn } from '../prose';
 import { BLOCKS, isSkipped, MARKS } from './elements';
 import { readTable } from './table';
 
@@ -68,6 +69,13 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
       }
       return;
     }
+    if (name === 'sup') {
+      const raised = raisedText(element, runs.at(-1)?.text ?? '');
+      if (raised !== undefined) {
+        if (raised) runs.push({ text: raised, kinds });
+        return;
+      }
+    }
     if (BLOCKS.has(name)) {
       flush(context);
       block(element, context);
@@ -94,7 +102,13 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
       if (text) put({ kind: 'heading', level: Number(name[1]) + (options.deeper ?? 0), text, ...(anchor && { anchor }) });
     } else if (name === 'pre') {
       const text = visible(element.textContent ?? '').replace(/\t/g, '    ').replace(/^\s*\n|\s+$/g, '');
-      if (text.trim()) put({ kind: 'code', text, ...(context.list && { list: { ...context.list, continued: true } }) });
+      const prose = element.querySelector('code, span') ? undefined : proseIn(text);
+      if (prose) {
+        for (const paragraph of prose) {
+          runs.push({ text: paragraph });
+          flush(context);
+        }
+      } else if (text.trim()) put({ kind: 'code', text, ...(context.list && { list: { ...context.list, continued: true } }) });
     } else if (name === 'ul' || name === 'ol' || name === 'menu' || name === 'dir') {
       list(element, context);
     } else if (name === 'dl') {
@@ -158,6 +172,21 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
   return blocks;
 }
 
+const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+/** What may be raised to a power: a short unit or a single sign ("m", "cm", "km", "x", ")"). */
+const BASE = /(?:^|[\s\d(/·])(?:[kcmdµ]?m|[a-zA-Z]|s|h)$|[)\d]$/;
+
+/**
+ * What a raised number or sign says: a power keeps its height ("m²"), the mark of a note is left out ("changed¹", "work*"). Undefined
+ * for anything else ("1st").
+ */
+function raisedText(element: Element, before: string): string | undefined {
+  const text = (element.textContent ?? '').trim();
+  const number = /^[-−]?\d{1,3}$/.test(text);
+  if (number && BASE.test(before) && !element.querySelector('a')) return text.replace(/\d/g, (digit) => RAISED[Number(digit)]).replace(/[-−]/, '⁻');
+  return number || /^(?:[*†‡§¶]{1,3}|\[\w{1,3}\]|\d{1,3}(?:\s*,\s*\d{1,3})+)$/.test(text) || (element.querySelector('a') && /^\(?[\da-z]{1,3}\)?$/i.test(text)) ? '' : undefined;
+}
+
 /** The text of an element without what is skipped. */
 function textWithin(node: Node): string {
   if (node.nodeType === 3) return node.textContent ?? '';
@@ -165,7 +194,8 @@ function textWithin(node: Node): string {
   const element = node as Element;
   if (isSkipped(element)) return '';
   if (element.localName === 'br') return ' ';
-  const inner = [...element.childNodes].map(textWithin).join('');
+  let inner = '';
+  for (const child of element.childNodes) inner += child.nodeType === 1 && (child as Element).localName === 'sup' ? (raisedText(child as Element, inner) ?? textWithin(child)) : textWithin(child);
   return BLOCKS.has(element.localName) ? ` ${inner} ` : inner;
 }
 

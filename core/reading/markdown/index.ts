@@ -5,6 +5,8 @@ import { gfm } from 'micromark-extension-gfm';
 import { readRow, type ReadBlock, type ReadDocument, type ReadPassage } from '../../source/blocks';
 import { folded, joinRuns, visible, type Run } from '../../source/inline';
 import type { Mark } from '../../source/source';
+import { pictureFrom, takePicture, within } from '../pictures';
+import { proseIn } from '../prose';
 import { parsePage } from '../html/parse';
 import { safeAddress, walkHtml } from '../html/walk';
 import { decodeText } from '../text/decode';
@@ -17,15 +19,21 @@ export function readMarkdown(bytes: Uint8Array): ReadDocument {
   const front = FRONT_MATTER.exec(text);
   const tree = fromMarkdown(front ? text.slice(front[0].length) : text, { extensions: [gfm()], mdastExtensions: [gfmFromMarkdown()] });
   const blocks: ReadBlock[] = [];
-  for (const node of tree.children) block(node, { kind: 'paragraph' }, blocks);
+  const media = new Map<string, Uint8Array>();
+  const body = front ? text.slice(front[0].length) : text;
+  // Whether code was set between fences is known only from the text itself.
+  const fenced = (node: Nodes) => /^\s*(?:```|~~~)/.test(body.slice(node.position?.start.offset ?? 0));
+  for (const node of tree.children) block(node, { kind: 'paragraph', media, fenced }, blocks);
   const field = (name: string) => new RegExp(`^${name}:\\s*["']?(.+?)["']?\\s*$`, 'm').exec(front?.[1] ?? '')?.[1];
   const title = field('title');
   const language = field('lang');
-  return { ...(title && { title }), ...(language && { language }), blocks, media: new Map(), notices };
+  return { ...(title && { title }), ...(language && { language }), blocks, media, notices };
 }
 
 interface Context {
   kind: ReadPassage['kind'];
+  media: Map<string, Uint8Array>;
+  fenced: (node: Nodes) => boolean;
   list?: NonNullable<ReadPassage['list']>;
 }
 
@@ -44,19 +52,26 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
     }
     case 'paragraph':
       push(context.kind, node.children);
+      for (const image of node.children) {
+        const picture = image.type === 'image' ? takePicture(context.media, within(image.url), image.alt ?? '') : undefined;
+        if (picture) blocks.push(picture);
+      }
       break;
     case 'blockquote':
       for (const child of node.children) block(child, { ...context, kind: context.list ? 'item' : 'quote' }, blocks);
       break;
-    case 'code':
-      if (node.value.trim()) blocks.push({ kind: 'code', text: visible(node.value), ...(context.list && { list: { ...context.list, continued: true } }) });
+    case 'code': {
+      const prose = context.fenced(node) ? undefined : proseIn(node.value);
+      if (prose) for (const value of prose) push(context.kind, [{ type: 'text', value }]);
+      else if (node.value.trim()) blocks.push({ kind: 'code', text: visible(node.value), ...(context.list && { list: { ...context.list, continued: true } }) });
       break;
+    }
     case 'list': {
       const key = context.list?.key ?? `k${blocks.length}`;
       const depth = context.list ? context.list.depth + 1 : 0;
       node.children.forEach((item, index) => {
         const ordered = node.ordered ?? false;
-        const inside: Context = { kind: 'item', list: { key, ordered, depth, ...(ordered && { number: (node.start ?? 1) + index }) } };
+        const inside: Context = { ...context, kind: 'item', list: { key, ordered, depth, ...(ordered && { number: (node.start ?? 1) + index }) } };
         for (const child of item.children) block(child, inside, blocks);
       });
       break;
@@ -70,11 +85,11 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
       break;
     }
     case 'html': {
-      for (const inner of walkHtml(parsePage(node.value).body, { keys: `m${blocks.length}.` })) blocks.push(inner);
+      for (const inner of walkHtml(parsePage(node.value).body, { keys: `m${blocks.length}.`, picture: pictureFrom(context.media) })) blocks.push(inner);
       break;
     }
     case 'footnoteDefinition':
-      for (const child of node.children) block(child, { kind: 'footnote' }, blocks);
+      for (const child of node.children) block(child, { ...context, kind: 'footnote' }, blocks);
       break;
     default:
       break;

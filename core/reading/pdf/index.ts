@@ -3,6 +3,7 @@ import { fail, ProblemError } from '../../course/problem';
 import type { ReadDocument } from '../../source/blocks';
 import { folded } from '../../source/inline';
 import { LIMITS } from '../limits';
+import type { ReadOptions } from '../options';
 import { bodySize, splitFootnotes, withoutFurniture } from './furniture';
 import { findHeadings, type OutlineEntry } from './headings';
 import { linesOf, type Font, type Line, type TextItem } from './lines';
@@ -18,7 +19,7 @@ const FONT_PAGES = 8;
  * Reads a PDF by the positions of its text. Throws `password`, `broken`, `scanned` (pictures of pages, no text),
  * `too-many-pages`. `byLooks`: headings by size and weight alone, as in a document without an outline of its own.
  */
-export async function readPdf(bytes: Uint8Array, { byLooks = false } = {}): Promise<ReadDocument> {
+export async function readPdf(bytes: Uint8Array, { byLooks = false, wordsIn }: ReadOptions & { byLooks?: boolean } = {}): Promise<ReadDocument> {
   const pdf = await opened(bytes);
   if (pdf.numPages > LIMITS.pages) fail('too-many-pages', { pages: pdf.numPages, limit: LIMITS.pages });
   const fonts = new Map<string, Font>();
@@ -51,7 +52,7 @@ export async function readPdf(bytes: Uint8Array, { byLooks = false } = {}): Prom
   const notices = await permissionNotices(pdf);
   const title = about.title ?? largestOfFirstPage(pages[0] ?? [], body);
   await pdf.destroy?.();
-  return { ...(title && { title }), ...(about.language && { language: about.language }), blocks: blocksOf(lines, headings, footnotes), media: new Map(), notices };
+  return { ...(title && { title }), ...(about.language && { language: about.language }), blocks: blocksOf(lines, headings, footnotes, wordsIn), media: new Map(), notices };
 }
 
 async function opened(bytes: Uint8Array): Promise<Pdf> {

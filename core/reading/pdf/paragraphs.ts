@@ -1,8 +1,9 @@
 import { readRow, type ReadBlock, type ReadPassage } from '../../source/blocks';
 import { folded } from '../../source/inline';
-import { goesOnWithAddress } from '../../source/line-ends';
+import { goesOnWithAddress, isOneWord } from '../../source/line-ends';
 import type { Mark } from '../../source/source';
-import { wordsOf } from '../text/lines';
+import { wordList, type ReadOptions } from '../options';
+import { wordsOf, type Words } from '../text/lines';
 import type { Headings } from './headings';
 import type { Line } from './lines';
 import { tableAt } from './table';
@@ -12,9 +13,10 @@ const BARE_BULLET = /^[•·▪‣◦●○■□–—\uf0b7-]$/u;
 const NUMBER = /^\(?(\d{1,3}|[a-z])[.)]\s+/;
 
 /** Joins lines into paragraphs, list items, code and table rows, with headings between; a section's footnotes follow it. */
-export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: ReadonlyMap<number, string[]>): ReadBlock[] {
+export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: ReadonlyMap<number, string[]>, wordsIn?: ReadOptions['wordsIn']): ReadBlock[] {
   const blocks: ReadBlock[] = [];
-  const known = wordsOf(lines.map((line) => line.text).join('\n'));
+  const whole = lines.map((line) => line.text).join('\n');
+  const known: Words = { inText: wordsOf(whole), ...wordList(whole, wordsIn) };
   const leading = commonLeading(lines);
   let list = 0;
   let noted = 0;
@@ -115,14 +117,15 @@ function commonLeading(lines: readonly Line[]): number {
   return [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0])[0]?.[0] ?? 12;
 }
 
-function joinLines(lines: readonly Line[], known: (word: string) => boolean): { text: string; marks: Mark[] } {
+function joinLines(lines: readonly Line[], { inText, isWord }: Words): { text: string; marks: Mark[] } {
   let text = '';
   const marks: Mark[] = [];
   for (const line of lines) {
     const broken = /(\p{L}+)[-\u00ad]$/u.exec(text);
     const next = /^(\p{Ll}+)/u.exec(line.text);
     if (broken && next) {
-      if (text.endsWith('\u00ad') || known((broken[1] + next[1]).toLowerCase()) || !known(`${broken[1]}-${next[1]}`.toLowerCase())) text = text.slice(0, -1);
+      // Without a word list a hyphen at a line's end is most often the typesetter's.
+      if (text.endsWith('\u00ad') || isOneWord(broken[1], next[1], inText, isWord ?? (() => false))) text = text.slice(0, -1);
     } else if (text && !goesOnWithAddress(text, line.text)) text += ' ';
     const base = text.length;
     text += line.text;

@@ -1,6 +1,6 @@
 import { headingNumber } from '../../source/headings';
 import { folded } from '../../source/inline';
-import { RULE, unwrapped, type Chunk } from './lines';
+import { RULE, unwrapped, type Chunk, type Words } from './lines';
 
 /** Longer than any heading: not looked at, since one line may be megabytes. */
 function isLong({ lines }: Chunk): boolean {
@@ -50,7 +50,7 @@ export function topNumber(heading: string): number | undefined {
 }
 
 /** What of a chunk is a heading; `counted` is the number of the list item right before it, which the next would go on from. */
-export function headingOf(chunk: Chunk, next: Chunk | undefined, known: (word: string) => boolean, clauses: number, counted: number | undefined): { level: number; text: string; rest: string[] } | undefined {
+export function headingOf(chunk: Chunk, next: Chunk | undefined, known: Words, clauses: number, counted: number | undefined): { level: number; text: string; rest: string[] } | undefined {
   const { lines } = chunk;
   if (isLong(chunk)) return undefined;
   const first = lines[0].trim();

@@ -1,19 +1,21 @@
 import { readRow, type ReadBlock, type ReadDocument } from '../../source/blocks';
 import { folded, visible } from '../../source/inline';
 import { LIMITS } from '../limits';
+import { wordList, type ReadOptions } from '../options';
 import { withoutContents } from './contents';
 import { decodeText } from './decode';
+import { withoutFurniture } from './furniture';
 import { clauseDepth, headingOf, openingLines, topNumber } from './headings';
-import { indentOf, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk } from './lines';
+import { indentOf, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk, type Words } from './lines';
 
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
 const NUMBER = /^(\s*)(?:\(?(\d{1,3}|[a-z])[.)])\s+(?=\S)/;
 
 /** Reads plain text: numbered, underlined and capital headings, bullets and numbers, code by its looks; contents pages dropped. */
-export function readText(bytes: Uint8Array): ReadDocument {
+export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): ReadDocument {
   const { text, notices } = decodeText(bytes);
-  const clean = visible(text.replace(/\f/g, '\n\n')).replace(/\t/g, '        ');
-  const known = wordsOf(clean);
+  const clean = visible(withoutFurniture(text)).replace(/\t/g, '        ');
+  const known: Words = { inText: wordsOf(clean), ...wordList(clean, wordsIn) };
   const chunks = withoutContents(chunksOf(clean.split('\n')));
   const bodyIndent = commonIndent(chunks);
   const clauses = clauseDepth(chunks);

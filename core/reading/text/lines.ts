@@ -1,5 +1,5 @@
 import { folded } from '../../source/inline';
-import { goesOnWithAddress } from '../../source/line-ends';
+import { goesOnWithAddress, isOneWord, type KnownWord } from '../../source/line-ends';
 
 /** A line that is only drawn, under a heading or between parts. */
 export const RULE = /^\s*([=\-~*_#.+^"'])\1{2,}\s*$/;
@@ -10,16 +10,22 @@ export interface Chunk {
   indent: number;
 }
 
-/** Joins hard-wrapped lines; a hyphen at a line's end goes only when the joined word stands elsewhere in the text; an address goes on. */
-export function unwrapped(lines: readonly string[], known: (word: string) => boolean): string {
+/** Joins hard-wrapped lines; a hyphen at a line's end goes only when what it joins is one word; an address goes on. */
+export function unwrapped(lines: readonly string[], { inText, isWord }: Words): string {
   return lines.reduce((text, raw) => {
     const line = raw.trim();
     if (!text) return line;
     const broken = /(\p{L}+)-$/u.exec(text);
     const next = /^(\p{Ll}+)/u.exec(line);
-    if (broken && next) return known((broken[1] + next[1]).toLowerCase()) ? text.slice(0, -1) + line : text + line;
+    if (broken && next) return isOneWord(broken[1], next[1], inText, isWord) ? text.slice(0, -1) + line : text + line;
     return goesOnWithAddress(text, line) ? text + line : `${text} ${line}`;
   }, '');
+}
+
+/** Where words are looked up: those of the text itself, and a list of its language's where there is one. */
+export interface Words {
+  inText: KnownWord;
+  isWord?: KnownWord;
 }
 
 /** Tells whether a word stands in a text, unbroken. The words are gathered when first asked: most texts have no broken ones. */

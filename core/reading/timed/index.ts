@@ -24,6 +24,10 @@ const SPOKEN_AT_MOST = 12;
 /** A pause this long (seconds) ends a paragraph; a shorter one does once a sentence has ended and enough was said. */
 const PAUSE = 2.5;
 const LONG_PAUSE = 4;
+/** Of the pauses behind sentences the longest part paragraphs, one in so many words; none is shorter than so many seconds, nor than so many times the usual gap. */
+const TELLING = { words: 40, least: 0.6, times: 3 };
+/** A talk that its pauses cut into paragraphs of so many words on the mean needs no other cuts. */
+const PAUSED_WORDS = 130;
 const ENOUGH_WORDS = 70;
 /** After so many words a speaker who begins a sentence like this turns to something else. */
 const TURN_WORDS = 45;
@@ -99,8 +103,26 @@ function readStamps(text: string): Cue[] {
   }).filter((cue) => cue.text !== '');
 }
 
+const ENDED = /[.!?…。！？؟]["'”’)]*$/;
+
+/** How long a pause behind a sentence has to be, in this talk, to end a paragraph; `clear`: its pauses alone cut it well. */
+function tellingPause(cues: readonly Cue[]): { pause: number; clear: boolean } {
+  const gaps = cues.slice(1).map((cue, at) => ({ gap: cue.start - cues[at].end, ended: ENDED.test(cues[at].text) }));
+  const words = cues.reduce((sum, cue) => sum + cue.text.split(' ').length, 0);
+  const usual = gaps.map(({ gap }) => gap).sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
+  const ranked = gaps.filter(({ ended }) => ended).map(({ gap }) => gap).sort((a, b) => b - a);
+  // One more than may part paragraphs is none itself, and so are all that are no longer than it.
+  const next = ranked[Math.floor(words / TELLING.words)] ?? 0;
+  const least = Math.max(TELLING.least, usual * TELLING.times);
+  const found = ranked.filter((gap) => gap >= least && gap > next + 0.05);
+  const pause = Math.min(PAUSE, found.at(-1) ?? PAUSE);
+  return { pause, clear: words / (found.length + 1) <= PAUSED_WORDS };
+}
+
 function paragraphs(cues: readonly Cue[]): ReadBlock[] {
   const blocks: ReadBlock[] = [];
+  const telling = tellingPause(cues);
+  const enough = telling.clear ? TOO_MANY_WORDS * 1.5 : ENOUGH_WORDS;
   let open: Cue[] = [];
   const close = () => {
     const said = folded(open.map((cue) => cue.text).join(' '));
@@ -112,8 +134,8 @@ function paragraphs(cues: readonly Cue[]): ReadBlock[] {
     if (last) {
       const pause = cue.start - last.end;
       const words = open.reduce((sum, part) => sum + part.text.split(' ').length, 0);
-      const ended = /[.!?…。！？؟]["'”’)]*$/.test(last.text);
-      if (last.speaker !== cue.speaker || pause >= LONG_PAUSE || (ended && (pause >= PAUSE || words >= ENOUGH_WORDS || (words >= TURN_WORDS && TURNS.test(cue.text)))) || (words >= TOO_MANY_WORDS && pause > 0.3) || words >= 2 * TOO_MANY_WORDS) close();
+      const ended = ENDED.test(last.text);
+      if (last.speaker !== cue.speaker || pause >= LONG_PAUSE || (ended && (pause >= telling.pause || words >= enough || (!telling.clear && words >= TURN_WORDS && TURNS.test(cue.text)))) || (words >= TOO_MANY_WORDS && pause > 0.3 && !telling.clear) || words >= 2 * TOO_MANY_WORDS) close();
     }
     open.push(cue);
   }

@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest';
+import { readSource, type Given } from '../../../core/reading';
+import type { Source } from '../../../core/source/source';
+import { wordsIn } from '../../../server/language/lexicon';
+import { anId } from '../../builders';
+
+/** Documents as ugly as they come: for each fault of reading one that has it. */
+const bytes = (text: string) => new TextEncoder().encode(text);
+async function reading(given: Given) {
+  const result = await readSource(given, anId(given.name), { wordsIn });
+  if (!result.ok) throw new Error(result.problem.code);
+  return result;
+}
+const read = async (name: string, text: string): Promise<Source> => (await reading({ name, bytes: bytes(text) })).source;
+const texts = ({ passages }: Source) => passages.map(({ text }) => text);
+const kinds = ({ passages }: Source) => passages.map(({ kind }) => kind);
+/** A picture large enough to be one. */
+const PNG = Uint8Array.from({ length: 900 }, (_, at) => [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a][at] ?? at % 251);
+const INLINE = `data:image/png;base64,${Buffer.from(PNG).toString('base64')}`;
+
+describe('words broken at a line\'s end', () => {
+  it('are whole again, and hyphens that belong stay, though the text has the word nowhere else', async () => {
+    expect(texts(await read('a.txt', 'Each of the pack-\nages is weighed before it goes to the long-\nterm store, as the main-\ntainer says. The rest of this text is here so that its language can be told.'))[0]).toContain('Each of the packages is weighed before it goes to the long-term store, as the maintainer says.');
+  });
+});
+
+describe('running heads and feet of a text', () => {
+  it('go, between pages and where they stand alone, and a sentence that they cut is whole', async () => {
+    const page = (at: number, body: string) => `THE STORE MANUAL\n\n${body}\n\n                    ${at}\n`;
+    const paged = texts(await read('b.txt', [page(1, 'Packs come on Monday, and they'), page(2, 'are weighed at the gate.'), page(3, 'Damp packs are dried for a day.'), page(4, 'Torn packs go back.')].join('\f')));
+    expect(paged).toEqual(['Packs come on Monday, and they are weighed at the gate.', 'Damp packs are dried for a day.', 'Torn packs go back.']);
+    const loose = texts(await read('c.txt', ['Packs come on Monday.', 'Store manual              Page 1', 'Damp packs are dried for a day.', 'Store manual              Page 2', 'Torn packs go back.', 'Store manual              Page 3', 'Step 1', 'Step 2', 'Step 3'].join('\n\n')));
+    expect(loose.join(' ')).not.toContain('Store manual');
+  });
+  it('are none where steps are only counted', async () => {
+    const source = await read('d.txt', ['Step 1', 'Open the box.', 'Step 2', 'Take the pump out.', 'Step 3', 'Close the box.'].join('\n\n'));
+    expect(JSON.stringify(source)).toContain('Step 2');
+  });
+});
+
+describe('marks of notes', () => {
+  it('go from words and from the notes, while powers keep their height', async () => {
+    const source = await read('e.html', '<h1>Saws</h1><h2>Blades</h2><p>The blade is changed<sup>1</sup> after ten hours of work<sup><a href="#n3">*</a></sup>. An area of 5 m<sup>2</sup> is kept free, on the 1<sup>st</sup> floor too.</p><p class="footnote">1 By the foreman only.</p><h2>Guards<sup>2</sup></h2><p>Guards stay on.</p>');
+    expect(texts(source)).toEqual(['The blade is changed after ten hours of work. An area of 5 m² is kept free, on the 1st floor too.', 'By the foreman only.', 'Guards stay on.']);
+    expect(source.root.sections[1].title).toBe('Guards');
+  });
+});
+
+describe('prose set like program text', () => {
+  const PROSE = 'The blade must never be cleaned with water. Use a dry brush and\nwear gloves while you do it. When the blade is bent, throw it away.';
+  it('is prose, in a page, between indents of Markdown and of a text', async () => {
+    const whole = PROSE.replace('\n', ' ');
+    for (const source of [await read('f.html', `<h1>A</h1><pre>${PROSE}</pre>`), await read('g.md', `# A\n\n${PROSE.replace(/^/gm, '    ')}\n`), await read('h.txt', `Blades stand in the rack.\n\n${PROSE.replace(/^/gm, '    ')}\n\nThey are counted daily.`)]) expect(texts(source)).toContain(whole);
+  });
+  it('stays code where it is, or where its author set it between fences', async () => {
+    expect(kinds(await read('i.md', `# A\n\n\`\`\`\n${PROSE}\n\`\`\`\n`))).toEqual(['code']);
+    expect(kinds(await read('j.html', '<h1>A</h1><pre>copy blade.conf /etc/saw.conf\nThe-saw --start --speed=3 | tee log.txt</pre><pre>Name      Hours\nOak       8\nPine      12</pre>'))).toEqual(['code', 'code']);
+  });
+});
+
+describe('labels that open a paragraph or an item', () => {
+  it('stay with it', async () => {
+    expect(texts(await read('k.md', '# A\n\n**Depends:** the pump needs a filled tank.\n\n**Visit to customer.** Trips up to 20 km cost nothing.\n\n- **Small leak:** tighten the nut.\n- **Large leak.** Close valve 3.\n'))).toEqual(['Depends: the pump needs a filled tank.', 'Visit to customer. Trips up to 20 km cost nothing.', 'Small leak: tighten the nut.', 'Large leak. Close valve 3.']);
+  });
+});
+
+describe('lists in lists', () => {
+  it('keep what introduces them and their depth', async () => {
+    const { passages } = await read('l.md', '# A\n\nOpen the cover:\n\n1. Loosen screw A:\n   - a quarter turn\n     - never more\n   - to the left\n2. Lift the cover\n');
+    expect(passages.map(({ list }) => list?.depth)).toEqual([undefined, 0, 1, 2, 1, 0]);
+    expect(passages.map(({ leadIn }) => passages.find(({ id }) => id === leadIn)?.text)).toEqual([undefined, 'Open the cover:', 'Loosen screw A:', 'a quarter turn', 'Loosen screw A:', 'Open the cover:']);
+  });
+});
+
+describe('captions and pictures', () => {
+  it('stand together and in their place, and a table keeps its own caption', async () => {
+    const { source, media } = await reading({ name: 'm.html', bytes: bytes(`<h1>Pumps</h1><p>The pump has a guard.</p><figure><img src="${INLINE}" alt="A pump"><figcaption>The guard, taken off</figcaption></figure><p>Table 2: Pressure by season</p><table><tr><th>Season</th><th>Bar</th></tr><tr><td>Summer</td><td>3</td></tr></table><p>Figure 3. The gauge</p><img src="${INLINE}" alt="A gauge">`) });
+    const said = (id?: string) => source.passages.find((passage) => passage.id === id)?.text;
+    expect(source.pictures.map(({ alt, near, caption }) => [alt, said(near), said(caption)])).toEqual([['A pump', 'The pump has a guard.', 'The guard, taken off'], ['A gauge', 'Figure 3. The gauge', 'Figure 3. The gauge']]);
+    expect(kinds(source)).toEqual(['paragraph', 'caption', 'caption', 'row', 'caption']);
+    expect([...media.keys()]).toEqual([source.pictures[0].hash]);
+  });
+  it('come with a folder of pages and with Markdown that holds them, and from nowhere else', async () => {
+    const folder = await reading({ name: 'site', pages: [{ name: 'index.html', bytes: bytes('<h1>Pumps</h1><a href="deep/a.html">A</a>') }, { name: 'deep/a.html', bytes: bytes('<h1>Guards</h1><p>Guards stay on the pump.</p><img src="../pics/guard%201.png?x=1" alt="The guard"><img src="https://elsewhere.example/x.png">') }, { name: 'pics/guard 1.png', bytes: PNG }] });
+    expect(folder.source.pictures.map(({ alt, type }) => [alt, type])).toEqual([['The guard', 'image/png']]);
+    expect(texts(folder.source)).toContain('Guards stay on the pump.');
+    const { source } = await reading({ name: 'n.md', bytes: bytes(`# Pumps\n\nThe pump is red.\n\n![The pump](${INLINE})\n\n![Not here](pump.png)\n`) });
+    expect(source.pictures.map(({ alt }) => alt)).toEqual(['The pump']);
+  });
+});
