@@ -213,6 +213,8 @@ export interface Labels {
   told: string;
   /** Title of a lesson that tells steps and has no heading of its own; of what stands before all headings. */
   stepByStep: string;
+  /** What calls a run of questions that were sent to a speaker. */
+  asked: string;
   opening: string;
   /** Titles of modules by the moment of the work, where the sources give none. */
   moments: Record<'before' | 'doing' | 'more' | 'trouble' | 'after', string>;

@@ -6,7 +6,7 @@ import type { Passage } from '../source/source';
 import type { Unit } from '../unit/unit';
 import { sentenceKey } from '../unit/units';
 import { isSpoken } from '../unit/noise';
-import { shown, wordsOf, type UsedSentence } from './shown';
+import { shown, wordsOf, type UsedSentence } from '../unit/shown';
 
 /** What pages are made with. */
 export interface Matter {

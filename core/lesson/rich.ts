@@ -1,6 +1,6 @@
 import { canonicalRichText, type RichText, type TextRun } from '../course/rich-text';
 import { richRange } from '../source/rich';
-import { edited, type UsedSentence } from './shown';
+import { edited, type UsedSentence } from '../unit/shown';
 
 /** Used sentences as rich text, a space between them, each under its own evidence mark. `place` makes the marks' ids. */
 export function richSentences(sentences: readonly UsedSentence[], place: string): RichText {

@@ -1,4 +1,5 @@
 import type { Knowledge, Sentence, Term } from '../knowledge';
+import { roughWords } from '../source/words';
 import { instructs } from '../unit/facets';
 import { sentenceKey, type SourceUnits } from '../unit/units';
 import type { ScopeSection } from './scope';
@@ -66,11 +67,17 @@ export function saidTitle({ passages }: Pick<ScopeSection, 'passages'>, knowledg
   const { sentences, claims, pack } = knowledge;
   if (!pack.understands) return undefined;
   const strong = new Set(claims.filter(instructs).flatMap((claim) => claim.ranges.map((range) => `${range.id}/${range.from}`)));
-  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter((sentence) => !noise.has(sentenceKey(sentence))).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !pack.hesitations?.(text).length && !/["“”()]|\b(?:this|it|they|he|she|I|we|me|us|you|your)\b|^that\b|\bthat['’]s\b|\bthat (?:is|was)\b/i.test(text));
+  const own = passages.flatMap((id) => sentences.get(id) ?? []).filter((sentence) => !noise.has(sentenceKey(sentence))).map(firstClause).filter(({ words, facts, text }) => words >= SAID.least && words <= SAID.most && !facts?.pointsWithin && !pack.hesitations?.(text).length && !/["“”()]|\b(?:this|it|they|he|she|I|we|me|us|you|your)\b|^that\b|\bthat['’]s\b|\bthat (?:is|was)\b/i.test(text));
   const question = own.find(({ text, facts }) => /[?？]$/.test(text) && facts?.leaning !== 'joins-on');
   const rule = own.filter(({ facts, text }) => facts && !facts.leaning && !facts.firstPerson && /[.!]$/.test(text)).map((sentence) => ({ sentence, worth: worthOf(sentence, strong) })).filter((each) => each.worth > 0).sort((a, b) => b.worth - a.worth)[0];
   const text = question?.text ?? rule?.sentence.text.replace(/[.!]+$/, '');
   return text && upperFirst(text);
+}
+
+/** "Nobody sleeps in the corridor, not even for one night": what is said before something is added to it. */
+function firstClause(sentence: Sentence): Sentence {
+  const clause = sentence.words > SAID.most ? /^[^,;:]+(?=, (?:not|and|but|because|so|or|which)\b)/.exec(sentence.text)?.[0] : undefined;
+  return clause && !/^(?:if|when|before|after|once|until|unless|while|as|because|since)\b/i.test(clause) ? { ...sentence, text: `${clause}.`, words: roughWords(clause) } : sentence;
 }
 
 function worthOf({ facts, passage, from, text }: Sentence, strong: ReadonlySet<string>): number {

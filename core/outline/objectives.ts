@@ -36,7 +36,7 @@ export function lessonObjectives(lessonId: string, title: string, claims: readon
     if (words) found.push({ words, evidence: evidenceOf([claim]) });
   }
   // What names the matter only comes where nothing says more of it.
-  if (found.length === 0) {
+  if (found.length === 0 && title !== knowledge.pack.labels.opening) {
     const figures = claims.filter((claim) => claim.kind === 'figure');
     if (figures.length >= 3) found.push({ words: wording.fromTitle(title, 'figures'), evidence: evidenceOf(figures) });
     else if (rules.length >= 2 || /[?？]$/.test(title)) found.push({ words: wording.fromTitle(title, 'rules'), evidence: evidenceOf(rules.length > 0 ? rules : claims.slice(0, 1)) });

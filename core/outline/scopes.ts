@@ -4,7 +4,7 @@ import type { Section } from '../source/source';
 import { isTold } from '../unit/noise';
 import { wordsOfPassage, type SourceUnits } from '../unit/units';
 import { goodHeading, markingTerms, saidTitle } from './naming';
-import { announcedTopic, splitSection } from './split';
+import { announcedTopic, readsQuestion, splitSection } from './split';
 import { canJoin, cleanTitle, joinTitles, lowerFirst, upperFirst } from './titles';
 import { passageWeights, type Scope, type ScopeSection } from './scope';
 
@@ -79,7 +79,8 @@ export function scopesOf(knowledge: Knowledge, { units, noise }: SourceUnits, si
   };
 
   const partTitle = (scope: Scope, part: ScopeSection, label: readonly string[], index: number): string => {
-    const topic = announcedTopic(knowledge.passages.get(part.passages[0])!, knowledge);
+    const passages = part.passages.map((id) => knowledge.passages.get(id)!);
+    const topic = announcedTopic(passages[0], knowledge) ?? (passages.filter(readsQuestion).length >= 2 && passages.findIndex(readsQuestion) <= 1 ? knowledge.pack.labels.asked : undefined);
     const headed = scope.sections[0].path.length > 0;
     // A talk begins by saying what it is about.
     const own = topic ?? (headed ? undefined : saidTitle(part, knowledge, noise) ?? (index === 0 && voice ? knowledge.pack.labels.opening : undefined)) ?? label[0];

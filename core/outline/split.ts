@@ -1,4 +1,5 @@
 import type { Knowledge } from '../knowledge';
+import { edited, shown } from '../unit/shown';
 import type { Passage } from '../source/source';
 import { leans } from '../unit/relations';
 import type { Unit } from '../unit/unit';
@@ -7,6 +8,8 @@ import type { ScopeSection } from './scope';
 const WINDOW = 4;
 /** A speaker's topic is named within so many sentences. */
 const FIRST_SPOKEN = 4;
+/** "So, the first one.": so many words only hold the floor for what comes. */
+const HOLDING = 4;
 
 /**
  * Splits a long section without headings where its vocabulary shifts: of the gaps between passages near equal
@@ -16,17 +19,15 @@ export function splitSection(section: ScopeSection, parts: number, knowledge: Kn
   const passages = section.passages.map((id) => knowledge.passages.get(id)!);
   const total = section.passages.reduce((sum, id) => sum + (words.get(id) ?? 0), 0);
   const stems = section.passages.map((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems));
-  const tied = (at: number) => {
-    const unit = unitOf.get(passages[at].id)!;
-    return unit === unitOf.get(passages[at - 1].id) || unit.relations.some(leans);
-  };
+  const within = (at: number) => unitOf.get(passages[at].id)! === unitOf.get(passages[at - 1].id);
+  const tied = (at: number) => within(at) || unitOf.get(passages[at].id)!.relations.some(leans);
   const gaps: { at: number; before: number; cohesion: number }[] = [];
   let before = 0;
   for (let at = 1; at < passages.length; at++) {
     before += words.get(passages[at - 1].id) ?? 0;
     if (!tied(at)) gaps.push({ at, before, cohesion: cohesion(stems.slice(Math.max(0, at - WINDOW), at).flat(), stems.slice(at, at + WINDOW).flat()) });
   }
-  const cuts = announced(passages, tied, knowledge);
+  const cuts = announced(passages, within, knowledge);
   const taken = new Set(cuts);
   const reach = total / parts / 2.5;
   // Gaps stand in order of the words before them, so each search goes on where the last one began.
@@ -49,19 +50,25 @@ export function splitSection(section: ScopeSection, parts: number, knowledge: Kn
   return edges.slice(1).map((to, index) => ({ ...section, passages: section.passages.slice(edges[index], to) }));
 }
 
-/** Where a speaker announces the next topic: at least three times, or it says nothing about the whole. */
-function announced(passages: readonly Passage[], tied: (at: number) => boolean, knowledge: Knowledge): number[] {
-  const places = passages.flatMap((passage, at) => (at > 0 && !tied(at) && announcedTopic(passage, knowledge) ? [at] : []));
+/** Where a speaker announces the next topic, also by "Then ...": at least three times, or it says nothing about the whole. */
+function announced(passages: readonly Passage[], within: (at: number) => boolean, knowledge: Knowledge): number[] {
+  const places = passages.flatMap((passage, at) => (at > 0 && !within(at) && (announcedTopic(passage, knowledge) || (readsQuestion(passage) && readsQuestion(passages[at + 1]) && !readsQuestion(passages[at - 1]))) ? [at] : []));
   return places.length >= 3 ? places : [];
 }
+
+/** Whether a speaker reads out a question that was sent: it stands in quotes, first. */
+export const readsQuestion = (passage: Passage | undefined): boolean => passage?.kind === 'utterance' && /^["“„«][^"“”„«»]{8,160}[?？]["”»]/u.test(passage.text);
 
 /** The topic that a passage's first sentence announces, in speech also behind a few words. */
 export function announcedTopic(passage: Passage, knowledge: Knowledge): string | undefined {
   const { pack, sentences } = knowledge;
-  for (const { text, words } of (sentences.get(passage.id) ?? []).slice(0, passage.kind === 'utterance' ? FIRST_SPOKEN : 1)) {
-    const topic = pack.signpost?.(text) ?? (passage.kind === 'utterance' ? pack.spokenHeading?.(text) : undefined);
+  const spoken = passage.kind === 'utterance';
+  for (const sentence of (sentences.get(passage.id) ?? []).slice(0, spoken ? FIRST_SPOKEN : 1)) {
+    // "Then, um, packs."
+    const text = spoken ? edited(shown(sentence, knowledge)) : sentence.text;
+    const topic = pack.signpost?.(text) ?? (spoken ? pack.spokenHeading?.(text) : undefined);
     // "Right. Um. The next one is sharps.": behind a few words that only hold the floor.
-    if (topic || words > 3) return topic;
+    if (topic || sentence.words > HOLDING) return topic;
   }
   return undefined;
 }

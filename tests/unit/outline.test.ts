@@ -3,6 +3,7 @@ import { draftContext } from '../../core/draft';
 import type { Knowledge } from '../../core/knowledge';
 import { draftOutline } from '../../core/outline';
 import { lessonObjectives } from '../../core/outline/objectives';
+import { saidTitle } from '../../core/outline/naming';
 import { canJoin, cleanTitle, lowerFirst } from '../../core/outline/titles';
 import type { Brief } from '../../core/course/course';
 import { aBrief, english, knowing } from '../builders';
@@ -93,5 +94,19 @@ describe('titles', () => {
     expect(canJoin('Charging', 'Deposits', 40, english())).toBe(false);
     expect(canJoin('What is a fee?', 'Deposits', 40, english())).toBe(false);
     expect(canJoin('Fees and coins', 'Deposits', 40, english())).toBe(false);
+  });
+});
+
+describe('a talk', () => {
+  const speech = (...parts: string[]) => `WEBVTT - desk talk\n\n${parts.map((part, at) => `00:0${at}:00.000 --> 00:0${at}:50.000\n${part}`).join('\n\n')}\n`;
+  const FILL = (word: string) => Array.from({ length: 9 }, (_, at) => `A ${word} costs ${at + 2} pounds and a member brings the ${word} back by noon on the next day.`).join(' ');
+  it('gets its lessons where its speaker turns to a thing, also behind a hesitation or a few words, and sent questions stand together', async () => {
+    const source = await knowing(speech(`So, the first one. The ladder. ${FILL('ladder')}`, `Then, um, saws. ${FILL('saw')}`, `Last one. Um, the drill. ${FILL('drill')}`, '"Can I take two saws home?" Yes, if nobody waits for one of them.', '"What do I do with a blunt blade?" You put it in the blue tray and tell the desk.'), 'desk.vtt');
+    const titles = outline(aBrief(), [source]).modules.flatMap((module) => module.lessons.map((lesson) => lesson.title));
+    expect(titles).toEqual(['The ladder', 'Saws', 'The drill', 'Questions people ask']);
+  });
+  it('without headings is called by a rule that somebody could remember, up to where something is added to it', async () => {
+    const knowledge = await knowing(speech(`Nobody sleeps in the corridor, not even for one night, and the door is kept free. ${FILL('bed')}`), 'night.vtt');
+    expect(saidTitle({ passages: knowledge.source.passages.map(({ id }) => id) }, knowledge, new Map())).toBe('Nobody sleeps in the corridor');
   });
 });

@@ -23,7 +23,7 @@ const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
 const QUESTION = /^(?:how|what|why|who|whom|whose|where|which|when|can|could|may|must|should|will|do|does|did|is|are|has|have|am)\b.{6,90}\?$/i;
 
 /** Titles that name no matter: of every document, or about the document itself. */
-const SAYS_NOTHING = /^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
+const SAYS_NOTHING = /\bask(?:s|ed)?$|^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
 
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
@@ -58,10 +58,10 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
   if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'steps') {
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: `Carry out the steps ${lower(bare)}` };
   }
-  if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'rules') {
+  if (/^(?:before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'rules') {
     return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules that hold ${lower(bare)}` };
   }
-  if (/^(?:when|if|before|after|during|while|once)\b/i.test(bare)) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain what happens ${lower(bare)}` };
+  if (/^(?:when|if|once)\b/i.test(bare)) return fromCondition(bare);
   // "A resident wants a refund": a case, with what is to be done in it.
   if (kind === 'rules' && /^(?:an?|the|somebody|someone|nobody)\b/i.test(bare) && isClause(bare)) return fromCondition(bare);
   if (!isNounPhrase(bare) || SAYS_NOTHING.test(bare)) return undefined;
@@ -121,7 +121,7 @@ function verbOf(gerund: string, words: WordList): string | undefined {
 }
 
 function isNounPhrase(title: string): boolean {
-  return !/["“”]|\b(?:is|are|was|were|has|have|do|does|did|must|should|can|may|will|I|you|we|it)\b/i.test(title) && !/[:;?!]/.test(title) && title.split(' ').length <= 10;
+  return !/["“”]|\b(?:is|are|was|were|has|have|do|does|did|must|should|can|may|will|I|you|we|it)\b/i.test(title) && !/[:;,?!]/.test(title) && title.split(' ').length <= 10;
 }
 
 function upper(text: string): string {
@@ -141,25 +141,28 @@ function fromTerms(terms: readonly string[]): ObjectiveWords | undefined {
   return { verb: 'explain', level: 'recall', object, text: `Tell apart ${object}` };
 }
 
+/** So many columns are named in one objective. */
+const MOST_COLUMNS = 3;
+
 /** What a table answers, by its last column, and from what, by its first: "Look up the waiting time for each surface". */
 function fromTable(isThing: (phrase: string) => boolean, header: readonly string[]): ObjectiveWords | undefined {
   // "Free chlorine (mg/l)" is a quantity, and a row one of its levels.
-  const measured = /\([^()]*(?:\/|%|°|\d)[^()]*\)/.test(header[0] ?? '');
+  const measured = /\([^()]*(?:\/|%|°|\d)[^()]*\)| per /.test(header[0] ?? '');
   const bare = header.map((cell) => cell.replace(/\s*\([^()]*\)/g, '').replace(/[?:.]+$/, '').trim());
   const asks = (cell: string) => /^(?:what|who|when|how|where|which) \S/i.test(cell);
   const [first, ...rest] = bare;
-  // Of many columns only one that answers a question is sure to be what the table is for.
-  const last = rest.find(asks) ?? (bare.length <= 3 ? bare.at(-1)! : '');
-  if (!first || !last || !isThing(first) || (!asks(last) && !isThing(last)) || [first, last].some((cell) => cell.split(' ').length > 6 || /^\d|[,;/|]/.test(cell)) || /^(?:if|when|what|who|how|where|no|nr|#)\b/i.test(first)) return undefined;
-  const asked = asks(last);
+  // A column that answers a question is what the table is for; else those that name things.
+  const things = rest.filter((cell) => cell.split(' ').length <= 6 && isThing(cell) && !/^\d|[,;/|]|^(?:examples?|notes?|remarks?|comments?)$/i.test(cell));
+  const asked = rest.find((cell) => asks(cell) && cell.split(' ').length <= 6);
+  if (!first || (!asked && (things.length === 0 || things.length > MOST_COLUMNS)) || !isThing(first) || first.split(' ').length > 6 || /^\d|[,;/|]|^(?:if|when|what|who|how|where|no|nr|#)\b/i.test(first)) return undefined;
   const from = `${measured ? 'level of ' : ''}${lower(first).replace(/^(?:the|an?|your|each)\s+/i, '')}`;
-  const object = asked ? `${lower(last)} for each ${from}` : `the ${lower(last).replace(/^(?:the|an?)\s+/i, '')} for each ${from}`;
+  const object = asked ? `${lower(asked)} for each ${from}` : `the ${listed(things.map((cell) => lower(cell).replace(/^(?:the|an?)\s+/i, '')))} for each ${from}`;
   return { verb: 'choose', level: 'apply', object, text: asked ? `Tell ${object}` : `Look up ${object}` };
 }
 
 /** "Change the paper roll and decide what to do when the reader stays dark" */
 function purpose(objectives: readonly string[]): string {
-  return objectives.length === 0 ? '' : upper(listed(objectives.map(lower)));
+  return objectives.length === 0 ? '' : upper(listed(objectives.map((objective) => lower(objective.replace(/, step by step$/, '')))));
 }
 
 function listed(parts: readonly string[]): string {

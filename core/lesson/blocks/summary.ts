@@ -2,7 +2,7 @@ import type { Block } from '../../course/blocks';
 import { idFrom } from '../../course/id';
 import type { Matter, Part } from '../parts';
 import { richSentence } from '../rich';
-import { edited, type UsedSentence } from '../shown';
+import { edited, type UsedSentence } from '../../unit/shown';
 
 const LEAST_WORDS = 260;
 const LONGEST_POINT = 28;

@@ -109,6 +109,15 @@ describe('transcripts', () => {
     expect(source.passages.map(({ text, speaker, locator }) => [text, speaker, locator.seconds])).toEqual([['Hello there, & welcome to the desk.', 'Ann', 1], ['Next point.', 'Ann', 9.5], ['Yes.', 'Bo', 11.1]]);
   });
 
+  it('knows the pauses that part the paragraphs of this talk', async () => {
+    const sentence = (at: number) => `Point ${at} is said in a sentence of a dozen words, so that it lasts.`;
+    const cue = (from: number, text: string) => `00:${String(Math.floor(from / 60)).padStart(2, '0')}:${(from % 60).toFixed(3).padStart(6, '0')} --> 00:${String(Math.floor((from + 4) / 60)).padStart(2, '0')}:${((from + 4) % 60).toFixed(3).padStart(6, '0')}\n${text}`;
+    // Five cues a paragraph, with the hint of a gap between them and nearly a second between paragraphs.
+    const cues = Array.from({ length: 30 }, (_, at) => cue(at * 4.05 + Math.floor(at / 5) * 0.9, sentence(at)));
+    const source = await read('p.vtt', `WEBVTT\n\n${cues.join('\n\n')}\n`);
+    expect(source.passages.map(({ text }) => Number(/\d+/.exec(text)))).toEqual([0, 5, 10, 15, 20, 25]);
+  });
+
   it('reads SRT with commas, carriage returns and names', async () => {
     const source = await read('a.srt', '1\r\n00:00:01,000 --> 00:00:02,000\r\nANN: One.\r\n\r\n2\r\n00:00:02,100 --> 00:00:03,000\r\n- Two.\r\n');
     expect(source.passages[0]).toMatchObject({ text: 'One. Two.', speaker: 'ANN', kind: 'utterance' });

@@ -1,6 +1,6 @@
 import type { Edit, PassageRange } from '../course/rich-text';
 import type { Knowledge, Sentence } from '../knowledge';
-import { isSpoken } from '../unit/noise';
+import { isSpoken } from './noise';
 import { roughWords } from '../source/words';
 
 /** A sentence as it stands in a lesson, with the changes made to it (characters of its passage). */
