@@ -102,7 +102,7 @@ function keptSentences(passage: Passage, matter: Matter): UsedSentence[] {
   for (let at = sentences.length - 1; at > 0; at--) {
     const leaning = sentences[at].facts?.leaning;
     // Speech joins everything to everything ("So, …"), and what only holds the floor is nothing to lean on.
-    if (!gone[at] && gone[at - 1] && (spoken ? leaning === 'points-back' && sentences[at - 1].words > 5 && matter.noise.get(sentenceKey(sentences[at - 1])) === 'stage' : leaning === 'points-back' || leaning === 'joins-on')) gone[at - 1] = false;
+    if (!gone[at] && gone[at - 1] && (spoken ? leaning === 'points-back' && sentences[at - 1].words > 5 && matter.noise.has(sentenceKey(sentences[at - 1])) : leaning === 'points-back' || leaning === 'joins-on')) gone[at - 1] = false;
   }
   return sentences.filter((_, at) => !gone[at]).map((sentence) => withAlso(shown(sentence, knowledge), matter));
 }

@@ -13,7 +13,7 @@ const FLAT = 0.6;
 /** With less matter, in words of the source, a lesson would hold too little to be one. */
 const TINY_LESSON = 25;
 /** More lessons than this and neighbours are joined while they are small. */
-const MANY_LESSONS = 9;
+const MANY_LESSONS = 12;
 /** Neighbours are not joined to one of more words of the source. */
 const LARGE_LESSON = 1700;
 

@@ -80,17 +80,21 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const pictured = new Set(source.pictures.map((picture) => picture.caption));
   const captions = new Set(source.passages.filter((passage, at) => passage.kind === 'caption' && (pictured.has(passage.id) || (!source.passages[at - 1]?.table && !source.passages[at + 1]?.table))).map((passage) => passage.id));
   const voice = isTold(knowledge);
-  const first = Math.min(EDGE.most, Math.max(EDGE.least, Math.ceil(source.passages.length * EDGE.share)));
-  source.passages.forEach((passage, at) => {
-    if (knowledge.focus?.has(passage.id)) return;
-    const edge = at < first || at >= source.passages.length - first / 2;
+  // Contents take no room at the edge.
+  const body = source.passages.filter((passage) => !contents.has(passage.id));
+  const first = Math.min(EDGE.most, Math.max(EDGE.least, Math.ceil(body.length * EDGE.share)));
+  const places = new Map(body.map((passage, at) => [passage.id, at]));
+  for (const passage of source.passages) {
+    if (knowledge.focus?.has(passage.id)) continue;
+    const at = places.get(passage.id) ?? 0;
+    const edge = at < first || at >= body.length - first / 2;
     const own = sentences.get(passage.id) ?? [];
     const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
     for (const sentence of own) {
       const noise = contents.has(passage.id) ? 'contents' : captions.has(passage.id) && own.every((each) => each.words <= LABEL || isBare(each, passage)) && !own.some((each) => carries(each, passage, knowledge)) ? 'pointer' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
-  });
+  }
   // "Next slide please. No, the other one.": what a few words answer to the hall is said to it, too.
   let before: Noise | undefined;
   for (const passage of source.passages.filter(isSpoken)) {

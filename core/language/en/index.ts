@@ -96,7 +96,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     turns,
     saysWhatToDo,
     asksTeller: (heading) => /^(?:tell|show|explain|describe|and|but|so)\b|\b(?:you|your|yours|me)\b.*[?]?$/i.test(heading) && !/^(?:may|can|must|should|do) I\b/i.test(heading),
-    spokenHeading: (sentence) => spokenHeading(sentence, (topic) => isThing(tags(topic).filter((word) => word.tag !== 'DET'))),
+    spokenHeading: (sentence) => spokenHeading(sentence, (topic) => [topic, ...(/s$/.test(topic) ? [`the ${topic}`] : [])].some((words) => isThing(tags(words).filter((word) => word.tag !== 'DET')))),
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,
     aboutPerson: (clause) => (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),

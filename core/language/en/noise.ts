@@ -41,8 +41,10 @@ const HALL = /\b(?:hear me|see me|microphone|mic|next slide|(?:this|that|last|pr
 /** What concerns those who sit together for a day: food, phones, forms. */
 const HOUSEKEEPING = /\b(?:coffee|tea and|sandwiches|biscuits|lunch|cake|(?:phones?|mobiles?) (?:on|off|to|in)|on silent|silly questions|help yourself|toilets are|feedback form|sign the list|name badges?|we(?:['’]ll| will) show you|wi-?fi)\b/i;
 /** Says that something will be said, rather than saying it. */
-const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b/i;
-const CLOSES = /\bthat['’]?s (?:it|all)(?: from me| for (?:today|now|this))?[.!]?$|^(?:that['’]s it|and that['’]s (?:it|all)|i['’]?ll stop there|i['’]m (?:nearly )?done)\b/i;
+const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b|\bhow long (?:was|is) (?:that|this)\b/i;
+const CLOSES = /^(?:(?:so|and|okay|well|right),? )*(?:that['’]?s (?:it|all)(?: from me| for (?:today|now|this))?(?:,? (?:I think|really|then|everybody|everyone))?[.!]?$|that['’]s it\b|i['’]?ll stop there\b|i['’]m (?:nearly )?done\b)|\bthat['’]s (?:it|all) (?:from me|for (?:today|now|this))[.!]?$/i;
+/** Says that something will be shown to those present, or that they cannot see it. */
+const SHOWS = /^we(?:['’]ll| will) show you\b|\byou (?:can|can['’]t|cannot|won['’]t|will not) see (?:it|that|this|me|them)\b[^.]{0,20}\b(?:camera|screen|video|recording|picture|back row)\b/i;
 const OF_THE_COURSE = /^(?:the|this|our) (?:course|training|workshop|lessons?) (?:(?:would|will|should) be|is(?: meant to be)?) (?:for|about)\b/i;
 const AGREES = /^I (?:do |quite |really |can )?(?:understand|know|agree|see)(?: (?:it|that|you|this))?[.!]$/i;
 /** Takes back that what was told matters. */
@@ -54,7 +56,7 @@ const POLITE = /^(?:sorry|pardon|excuse me|please|never mind|you['’]re welcome
 
 /** The kinds of noise an English sentence can be, the surest first. */
 export const ENGLISH_NOISE: readonly NoiseDetector[] = [
-  { noise: 'pointer', always: true, is: (text) => wordsIn(text) <= 32 && !CONDITION.test(text) && ([SENDS, STANDS_IN, MORE_ON, DEFERS].some((pattern) => pattern.test(text)) || (wordsIn(text) <= 12 && SEEN.test(text))) },
+  { noise: 'pointer', always: true, is: (text) => wordsIn(text) <= 32 && !CONDITION.test(text) && ([SENDS, STANDS_IN, MORE_ON, DEFERS].some((pattern) => pattern.test(text)) || (wordsIn(text) <= 20 && SEEN.test(text))) },
   { noise: 'contact', always: true, is: (text) => wordsIn(text) <= 40 && ((FEEDBACK.test(text) && TO_US.test(text)) || MISTAKES.test(text) || /\b(?:fill in|hand in|complete|return) (?:the|this|our|your) (?:feedback|evaluation) (?:form|sheet)\b/i.test(text)) },
   { noise: 'thanks', always: false, is: (text, { spoken }) => (!spoken && THANKS.test(text)) || (CREDIT.test(text) && wordsIn(text) <= 12) },
   { noise: 'history', always: true, is: (text, { edge, opening }) => wordsIn(text) <= 24 && edge && (REPLACES.test(text) || (!saysDuty(text) && (DOCUMENT_DATA.test(text) || (opening && ADOPTED.test(text))))) },
@@ -64,6 +66,7 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   { noise: 'legal', always: false, is: (text) => LEGAL.test(text) },
   { noise: 'marketing', always: false, is: (text) => PRAISE.test(text) },
   { noise: 'greeting', always: true, is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)) },
-  { noise: 'stage', always: false, is: (text, { spoken, voice, edge }) => wordsIn(text) <= 28 && ((spoken && HALL.test(text)) || (voice && (OF_THE_TALK.test(text) || OF_THE_COURSE.test(text))) || (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))) },
+  { noise: 'stage', always: false, is: (text, { spoken, voice, edge }) => wordsIn(text) <= 28 && ((spoken && HALL.test(text)) || (voice && (OF_THE_TALK.test(text) || OF_THE_COURSE.test(text))) || (spoken && wordsIn(text) <= 8 && CLOSES.test(text)) || (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))) },
+  { noise: 'stage', always: true, is: (text) => wordsIn(text) <= 14 && SHOWS.test(text) },
   { noise: 'politeness', always: false, is: (text, { voice }) => voice && (POLITE.test(text) || AGREES.test(text) || DISMISSES.test(text)) },
 ];
