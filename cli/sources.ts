@@ -33,6 +33,8 @@ export async function readSources(paths: readonly string[], tell: (line: string)
     else read.push(result.source);
     for (const [hash, bytes] of result.media) media.set(hash, bytes);
   };
+  // What most sources will be understood with is loaded while the first is read in its own process.
+  setImmediate(() => packFor('en'));
   for (const [index, path] of paths.entries()) {
     tell(`reading ${index + 1} of ${paths.length}: ${path}`);
     if (!/\.zip$/i.test(path) || !existsSync(path)) await take(path, ids[index]);

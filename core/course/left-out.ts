@@ -14,6 +14,9 @@ export type Noise = (typeof NOISES)[number];
 export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'light', 'size'] as const;
 export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
 
+/** Why words are missing now: as drafting left them out, or `lapsed`: what said them elsewhere is gone since. */
+export type MissingReason = LeftOutReason | 'lapsed';
+
 /** Words of a source that drafting left out, for one reason. What evidence covers since is no longer left out. */
 export interface LeftOut {
   passages: PassageRange[];

@@ -84,17 +84,19 @@ function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; w
   });
 }
 
-/** Lessons that can go as a whole, those first that are furthest from what the author promised; without a promise, those that instruct least. */
+/** Lessons that can go as a whole, those first that are furthest from what the author promised; without a promise, from what the sources are about on the whole. */
 function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: DraftContext): Sized[] {
   const stems = (text: string) => knowledge[0]?.pack.stems(text) ?? [];
-  const promised = counts(stems([brief.promise, ...brief.outcomes].join(' ')));
+  const matterOf = (lesson: Sized) => [...stems(lesson.title), ...stems(lesson.title), ...lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)))];
+  const said = stems([brief.promise, ...brief.outcomes].join(' '));
+  const promised = counts(said.length > 0 ? said : lessons.flatMap(matterOf));
   const rank = lessons.filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given)).map((lesson, at) => {
-    const own = counts([...stems(lesson.title), ...stems(lesson.title), ...lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)))]);
+    const own = counts(matterOf(lesson));
     const claims = lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []));
     const words = lesson.units.reduce((sum, entry) => sum + entry.words, 0);
     const emergency = claims.some((claim) => facetsOf(claim, matter.of(claim.ranges[0].id).pack).includes('emergency'));
     const focus = lesson.units.some(({ unit }) => unit.passages.some((id) => matter.of(id).focus?.has(id)));
-    return { lesson, at, near: (promised.size > 0 ? cosine(promised, own) * 4 : 0) + claims.filter(instructs).length / Math.max(60, words) * 6 + (emergency ? 2 : 0) + (focus ? 10 : 0) };
+    return { lesson, at, near: cosine(promised, own) * 4 + claims.filter(instructs).length / Math.max(60, words) * 6 + (emergency ? 2 : 0) + (focus ? 10 : 0) };
   });
   return rank.sort((a, b) => a.near - b.near || b.at - a.at).map(({ lesson }) => lesson);
 }

@@ -23,8 +23,10 @@ const LONGEST = 4;
  */
 export function termsOf(sentences: Iterable<Sentence>, headings: readonly string[], claims: readonly Claim[], pack: LanguagePack): Term[] {
   const found = new Map<string, { forms: Map<string, number>; count: number; headings: number; words: number; rarity: number }>();
+  const stemsOf = new Map<string, string[]>();
   const add = (label: string, heading: boolean) => {
-    const stems = pack.stems(label);
+    const stems = stemsOf.get(label) ?? pack.stems(label);
+    stemsOf.set(label, stems);
     if (stems.length === 0 || stems.join('').length < 3) return;
     const key = stems.join(' ');
     const entry = found.get(key) ?? { forms: new Map<string, number>(), count: 0, headings: 0, words: stems.length, rarity: rarity(label, pack) };
@@ -77,7 +79,7 @@ function phrases(sentence: Sentence, pack: LanguagePack): string[] {
     else close();
   }
   close();
-  return found.filter((label) => pack.stems(label).length > 0);
+  return found;
 }
 
 function headingPhrases(heading: string, pack: LanguagePack): string[] {

@@ -18,6 +18,9 @@ const ALL_ABBREVIATIONS = new Set(Object.values(ABBREVIATIONS).flatMap((list) =>
 /** Whether a word with a full stop behind it is an abbreviation in one of the languages at hand. */
 export const isAbbreviation = (word: string): boolean => ALL_ABBREVIATIONS.has(word.toLowerCase());
 
+const BY_LANGUAGE: Record<string, ReadonlySet<string>> = Object.fromEntries(Object.entries(ABBREVIATIONS).map(([language, list]) => [language, new Set(list.split(' '))]));
+const NONE: ReadonlySet<string> = new Set();
+
 const segmenters = new Map<string, Intl.Segmenter>();
 
 function segmenter(language: string): Intl.Segmenter {
@@ -34,7 +37,7 @@ function segmenter(language: string): Intl.Segmenter {
  */
 export function segmentSentences(text: string, language: string): Range[] {
   const base = language.split('-')[0];
-  const known = new Set((ABBREVIATIONS[base] ?? '').split(' '));
+  const known = BY_LANGUAGE[base] ?? NONE;
   const pieces: Range[] = [];
   for (const { segment, index } of segmenter(language).segment(text)) {
     const from = index + (segment.length - segment.trimStart().length);

@@ -26,12 +26,14 @@ export function wordsFor(language: string): Words {
   const stemmer = STEMMERS[base] ? snowball.newStemmer(STEMMERS[base]) : undefined;
   const stops = new Set((stopwordLists as unknown as Record<string, string[]>)[STOP_LISTS[base] ?? ''] ?? []);
   const dense = new Intl.Segmenter(base === 'und' ? 'en' : base, { granularity: 'word' });
+  // By the word as it is written: most words of a text come again and again.
   const cache = new Map<string, string>();
-  const stemOf = (word: string): string => {
-    const known = cache.get(word);
+  const stemOf = (written: string): string => {
+    const known = cache.get(written);
     if (known !== undefined) return known;
+    const word = written.toLowerCase().replace(/’/g, "'").replace(/'s$/, '');
     const stem = stops.has(word) || (word.length < 2 && !/\d/.test(word) && !DENSE.test(word)) ? '' : (stemmer?.stem(word) ?? word);
-    cache.set(word, stem);
+    cache.set(written, stem);
     return stem;
   };
   const ranges = (text: string): Range[] =>
@@ -39,8 +41,10 @@ export function wordsFor(language: string): Words {
       ? [...dense.segment(text)].filter((part) => part.isWordLike).map((part) => ({ from: part.index, to: part.index + part.segment.length }))
       : [...text.matchAll(WORD)].map((match) => ({ from: match.index, to: match.index + match[0].length }));
   const stemmedWords = (text: string) =>
-    ranges(text)
-      .map((range) => ({ ...range, stem: stemOf(text.slice(range.from, range.to).toLowerCase().replace(/’/g, "'").replace(/'s$/, '')) }))
-      .filter((word) => word.stem !== '');
-  return { stemmedWords, stems: (text) => stemmedWords(text).map((word) => word.stem) };
+    ranges(text).flatMap(({ from, to }) => {
+      const stem = stemOf(text.slice(from, to));
+      return stem === '' ? [] : [{ from, to, stem }];
+    });
+  const stems = (text: string) => (DENSE.test(text) ? stemmedWords(text).map((word) => word.stem) : (text.match(WORD) ?? []).map(stemOf).filter((stem) => stem !== ''));
+  return { stemmedWords, stems };
 }

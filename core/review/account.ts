@@ -1,6 +1,6 @@
 import { courseMinutes, PACE } from '../brief/sizing';
 import { allLessons, placedChecks, type Course } from '../course/course';
-import type { LeftOut, SaidKind } from '../course/left-out';
+import type { LeftOut, MissingReason, SaidKind } from '../course/left-out';
 import { usesOf, type Use } from '../course/uses';
 import type { Knowledge } from '../knowledge';
 import { leftOutLines, saidKinds, type LeftOutLine } from './left-out';
@@ -24,11 +24,14 @@ export interface Account {
   couldFill: { questions: number; minutes: number };
 }
 
+type Missing = Omit<LeftOut, 'reason'> & { reason: MissingReason };
+
 export type Coverage = Partial<Record<SaidKind, { taught: number; of: number }>>;
 
 /** Accounts for a course as it stands. `leftOut`: what drafting left out, where the course does not say. */
-export function accountOf(course: Course, knowledge: readonly Knowledge[], leftOut: readonly LeftOut[] = course.leftOut ?? []): Account {
+export function accountOf(course: Course, knowledge: readonly Knowledge[], drafted: readonly LeftOut[] = course.leftOut ?? []): Account {
   const uses = usesOf(course);
+  const leftOut = asOfNow(course, drafted);
   const lines = leftOutLines(leftOut, uses, knowledge);
   const home = homesOf(course, knowledge);
   const { minutes: asked } = course.brief.size;
@@ -46,9 +49,15 @@ export function accountOf(course: Course, knowledge: readonly Knowledge[], leftO
   };
 }
 
+/** What was left to another place to say is missing once every lesson is drafted and no evidence covers it: that place is gone. */
+function asOfNow(course: Course, leftOut: readonly LeftOut[]): Missing[] {
+  const drafted = allLessons(course).every((lesson) => lesson.blocks.length > 0);
+  return leftOut.map((each): Missing => (drafted && each.reason === 'repeated' ? { ...each, reason: 'lapsed' } : each));
+}
+
 const isTaught = (uses: ReadonlyMap<string, readonly Use[]>, id: string, { from, to }: { from: number; to: number }): boolean => (uses.get(id) ?? []).some((use) => use.check === undefined && use.from < to && use.to > from);
 
-function coverageOf(knowledge: readonly Knowledge[], leftOut: readonly LeftOut[], uses: ReadonlyMap<string, readonly Use[]>): Coverage {
+function coverageOf(knowledge: readonly Knowledge[], leftOut: readonly Missing[], uses: ReadonlyMap<string, readonly Use[]>): Coverage {
   const counts: Coverage = {};
   const uncounted = new Set(leftOut.filter(({ reason }) => isHarmless(reason)).flatMap(({ passages }) => passages.map((range) => `${range.id}/${range.from}`)));
   for (const { claims, pack } of knowledge) {

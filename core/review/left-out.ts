@@ -1,4 +1,4 @@
-import type { LeftOut, SaidCounts, SaidKind } from '../course/left-out';
+import type { LeftOut, MissingReason, SaidCounts, SaidKind } from '../course/left-out';
 import type { Use } from '../course/uses';
 import type { Claim, Knowledge } from '../knowledge';
 import { roughWords } from '../source/words';
@@ -9,7 +9,7 @@ export interface LeftOutLine {
   sourceId: string;
   /** The heading they stand under. */
   topic: string;
-  reason: LeftOut['reason'];
+  reason: MissingReason;
   passages: LeftOut['passages'];
   text: string;
   words: number;
@@ -17,7 +17,7 @@ export interface LeftOutLine {
 }
 
 /** What drafting left out and no evidence covers since, in the order of the sources. */
-export function leftOutLines(leftOut: readonly LeftOut[], uses: ReadonlyMap<string, readonly Use[]>, knowledge: readonly Knowledge[]): LeftOutLine[] {
+export function leftOutLines(leftOut: readonly (Omit<LeftOut, 'reason'> & { reason: MissingReason })[], uses: ReadonlyMap<string, readonly Use[]>, knowledge: readonly Knowledge[]): LeftOutLine[] {
   const owner = new Map(knowledge.flatMap((each) => each.source.passages.map((passage) => [passage.id, each] as const)));
   const claims = claimsByPassage(knowledge);
   return leftOut.flatMap(({ passages, reason }): LeftOutLine[] => {

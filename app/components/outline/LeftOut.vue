@@ -1,20 +1,13 @@
 <script setup lang="ts">
 import { giveTo } from '~~/core/course/gestures';
-import { kindWords, reasonWords } from '~~/core/course/left-out-words';
+import { byTopic, kindWords, reasonWords } from '~~/core/course/left-out-words';
 import { useCourse } from '~/stores/course';
 import type { LeftOutView } from '~/stores/account';
 
 /** Parts of the sources that are not in the course, by topic: what each says, why it is out, and the way back into a lesson. */
 const props = defineProps<{ lines: readonly LeftOutView[] }>();
 const desk = useCourse();
-const topics = computed(() => {
-  const groups = new Map<string, { topic: string; lines: LeftOutView[] }>();
-  for (const line of props.lines) {
-    const key = `${line.sourceId}/${line.topic}`;
-    groups.set(key, { topic: line.topic, lines: [...(groups.get(key)?.lines ?? []), line] });
-  }
-  return [...groups].map(([key, group]) => ({ key, ...group }));
-});
+const topics = computed(() => byTopic(props.lines));
 const lessonFor = (line: LeftOutView) => desk.lessons.find((lesson) => lesson.id === line.lesson) ?? desk.lessons[0];
 
 function back(line: LeftOutView, lesson = lessonFor(line)) {

@@ -3,7 +3,7 @@ import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useProposal } from '~/stores/proposal';
 import { counted } from '~/words/states';
-import { isHarmless, kindsTogether, kindWords, reasonWords } from '~~/core/course/left-out-words';
+import { byTopic, isHarmless, kindsTogether, kindWords, reasonWords } from '~~/core/course/left-out-words';
 import { noticeWords } from '~/words/notices';
 
 /** A drafted outline beside the one that stands: to be taken or left. */
@@ -15,6 +15,7 @@ const have = computed(() => new Set(desk.lessons.map((lesson) => lesson.id)));
 const missed = computed(() => made.value.leftOut.filter((line) => !isHarmless(line.reason)));
 const harmless = computed(() => made.value.leftOut.filter((line) => isHarmless(line.reason)));
 const all = ref(false);
+const reasonsOf = (lines: typeof missed.value) => [...new Set(lines.map((line) => reasonWords(line.reason)))].join('; ');
 /** Minutes of a long course in hours. */
 const long = (value: number) => (value > 100 ? `${Math.round(value / 6) / 10} h` : `${Math.round(value)} min`);
 const minutes = computed(() => Math.round(Object.values(made.value.minutes).reduce((sum, each) => sum + each, 0)));
@@ -41,7 +42,10 @@ onMounted(() => box.value?.focus());
     <template v-if="missed.length">
       <h3>Left out</h3>
       <p class="small decide">{{ kindWords(kindsTogether(missed)) }}</p>
-      <ul class="left"><li v-for="(line, at) in missed" :key="at"><span class="small quiet">{{ line.topic }}: {{ kindWords(line.kinds) }}, {{ reasonWords(line.reason) }}</span><span class="said">{{ line.text }}</span></li></ul>
+      <details v-for="group in byTopic(missed)" :key="group.key" class="topic">
+        <summary><strong>{{ group.topic }}</strong> <span class="small quiet">{{ kindWords(group.kinds) }}: {{ reasonsOf(group.lines) }}</span></summary>
+        <ul class="left"><li v-for="(line, at) in group.lines" :key="at"><span class="said">{{ line.text }}</span></li></ul>
+      </details>
       <p class="small quiet">Once it is taken, “What it holds” brings any of these back.</p>
     </template>
     <p v-if="harmless.length" class="small quiet">{{ counted(harmless.length, ['part', 'parts']) }} left out by name or said once. <button type="button" class="link" :aria-expanded="all" @click="all = !all">{{ all ? 'Fold' : 'Look through' }}</button></p>
@@ -59,6 +63,9 @@ h3 { font-size: 14px; margin: 14px 0 2px; }
 .do kbd { background: transparent; border-color: currentColor; color: inherit; }
 .modules > li { margin-top: 10px; }
 .modules ol li, .left li { display: flex; justify-content: space-between; gap: 10px; padding: 2px 0 2px 10px; font-size: 14px; }
+summary { cursor: pointer; padding: 4px 0; font-size: 14px; }
+.topic { border-bottom: 1px solid var(--hair); }
+.topic .left li:last-child { border-bottom: 0; }
 .said { display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
 .left li { flex-direction: column; gap: 0; padding: 4px 0; border-bottom: 1px solid var(--hair); }
 </style>

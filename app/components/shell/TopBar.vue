@@ -56,11 +56,12 @@ const items = computed(() => [[
 .bar { display: flex; align-items: center; gap: 14px; height: 43px; padding: 0 18px; background: var(--paper); border-bottom: 1px solid var(--hair); }
 .mark { display: flex; align-items: center; gap: 8px; font-family: var(--font-display); font-weight: 700; font-size: 16.5px; white-space: nowrap; }
 .mark svg { color: var(--moss); }
-.trail { display: flex; gap: 6px; min-width: 0; color: var(--ink-2); }
+.trail { display: flex; gap: 6px; flex: 0 1 auto; min-width: 60px; overflow: hidden; color: var(--ink-2); white-space: nowrap; }
 .trail strong { color: var(--ink); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.end { margin-left: auto; display: flex; align-items: center; gap: 14px; white-space: nowrap; }
+.end { margin-left: auto; flex: 0 1 auto; min-width: 0; display: flex; align-items: center; gap: 14px; white-space: nowrap; }
 .go { display: flex; justify-content: space-between; align-items: center; width: 270px; height: 28px; padding: 0 8px; border: 1px solid var(--hair); border-radius: 3px; background: var(--sheet); color: var(--ink-2); font-size: 13.5px; cursor: pointer; }
-.state { max-width: 340px; overflow: hidden; text-overflow: ellipsis; }
+.state { flex: 0 1 auto; min-width: 0; max-width: 340px; overflow: hidden; text-overflow: ellipsis; }
 .who { font-size: 13.5px; cursor: pointer; padding: 4px 2px; }
 @media (max-width: 900px) { .go { width: auto; } .go span { display: none; } }
+@media (max-width: 600px) { .bar { gap: 8px; padding: 0 10px; } .mark span, .trail a, .trail span { display: none; } .end { gap: 8px; } }
 </style>

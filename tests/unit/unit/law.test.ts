@@ -25,6 +25,8 @@ const text = (section: string, noun: string) => `## ${section}\n\nThe ${noun} ha
 const policy = await knowing(`# Yard\n\n${['Pump', 'Crane', 'Boiler', 'Wagon', 'Tank', 'Kiln'].map((noun) => text(`The ${noun.toLowerCase()}`, noun.toLowerCase())).join('\n')}\n## Thanks\n\nThanks to the yard team.\n`);
 const INSTRUCTS = /must|Never climb|within 10 minutes/;
 
+const FILL = (word: string) => Array.from({ length: 6 }, (_, at) => `The ${word} of berth ${at} is read at seven in the morning and chalked on the board by the gate.`).join(' ');
+
 describe('nothing that matters is lost', () => {
   const whole = draftCourse(aBrief(), [policy], 'Yard');
 
@@ -81,6 +83,28 @@ describe('nothing that matters is lost', () => {
     const gone = accountOf({ ...draft.course, modules: whole.course.modules, checks: [] }, [policy], draft.course.leftOut);
     expect(gone.leftOut.filter((line) => !isHarmless(line.reason))).toEqual([]);
     expect(given.length).toBeGreaterThan(0);
+  });
+
+  it('what was left to another lesson to say is missing when that lesson is gone', async () => {
+    const rule = 'Ring the harbour office on 960 358, day or night, within one hour of the collision.';
+    const sources = await Promise.all([`# Policy\n\n## The collision\n\n${rule} The skipper stays with the boat until the officer has come aboard.\n\n${FILL('crane')}\n\n## The tide\n\n${FILL('tide')}\n`, `# Handout\n\n## The tide table\n\n${FILL('tide')}\n\nRing the harbour office: 960 358, within one hour of the collision.\n`].map((text, at) => knowing(text, `${at}.md`)));
+    const { course } = draftCourse(aBrief({ size: { questionsPerLesson: 0 } }), sources, 'Harbour');
+    const repeated = (found: ReturnType<typeof accountOf>) => found.leftOut.filter((line) => line.text.startsWith('Ring the harbour office:')).map((line) => [line.reason, isHarmless(line.reason)]);
+    expect(course.leftOut!.some((left) => left.reason === 'repeated')).toBe(true);
+    expect(repeated(accountOf(course, sources))).toEqual([]);
+    const without = { ...course, modules: course.modules.map((module) => ({ ...module, lessons: module.lessons.filter((lesson) => !JSON.stringify(lesson.blocks).includes('day or night')) })) };
+    expect(repeated(accountOf(without, sources))).toEqual([['lapsed', false]]);
+    // While lessons wait to be drafted it may still be said.
+    const blank = { ...without, modules: without.modules.map((module) => ({ ...module, lessons: module.lessons.map((lesson) => ({ ...lesson, blocks: [] })) })) };
+    expect(repeated(accountOf(blank, sources))).toEqual([['repeated', true]]);
+  });
+
+  it('without a promise that topic goes first which has least to do with the others, though it instructs more', async () => {
+    const about = (place: string) => Array.from({ length: 8 }, (_, at) => `The hull of the boat is washed at the ${place} with the soft brush and a bucket number ${at} of fresh water.`).join(' ');
+    const knowledge = await knowing(`# Boats\n\n## At the bow\n\n${about('bow')}\n\n## At the stern\n\n${about('stern')}\n\n## Parking permits\n\n${Array.from({ length: 12 }, (_, at) => `You must show permit ${at} to the warden.`).join(' ')}\n`);
+    const { course } = draftCourse(aBrief({ promise: '', outcomes: [], size: { minutes: 2, questionsPerLesson: 0 } }), [knowledge], 'Boats');
+    expect(allLessons(course).map((lesson) => lesson.title)).not.toContain('Parking permits');
+    expect(allLessons(course).length).toBeGreaterThan(0);
   });
 
   it('what its author gives a lesson is drafted with it, even half a unit and whatever the size', () => {
