@@ -8,6 +8,7 @@ import { courseDocument } from '../core/exchange/document';
 import { writeReadingPage } from '../core/exchange/html';
 import type { Knowledge } from '../core/knowledge';
 import { draftOutline } from '../core/outline';
+import { cleanTitle } from '../core/outline/titles';
 import { packFor } from '../server/language/packs';
 import { HELP, readArguments, UseError, type Arguments } from './arguments';
 import { say, sayNotice } from '../server/words/problems';
@@ -68,7 +69,7 @@ async function execute(given: Arguments, console: Console, signal: AbortSignal):
     return EXIT.notRead;
   }
   if (given.command === 'read') return give(given, console, 'read.json', canonicalJson(read.knowledge.map(({ source, claims }) => ({ source, claims })), 1));
-  const title = given.brief.title ?? read.knowledge[0].source.title;
+  const title = given.brief.title ?? cleanTitle(read.knowledge[0].source.title, [], '');
   if (given.command === 'outline') return give(given, console, 'outline.json', outlineJson(given, read.knowledge, title));
   return draft(given, read, title, console, timer, signal);
 }

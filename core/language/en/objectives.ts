@@ -30,7 +30,8 @@ function fromRule(action: string, condition: string | undefined): ObjectiveWords
   const bare = action.replace(/[.,;:\s]+$/, '');
   const count = bare.split(/\s+/).length;
   const open = /\b(?:this|that|these|those|it|its|they|them|their|such|following|above|below|here|there|he|she|him|his|another|also|instead|both|sure|aware|do so|what|which)\b|[:;(“"]|\b(?:of|to|the|an?|with|for|and|or|in|on|at|by|be)$/i;
-  if (count < 3 || count > 15 || open.test(bare) || !/^[a-z]/i.test(bare) || /^(?:be|have|not|always|only|never|already|note|remember|try|feel|know|consider|let|keep in mind|live|belong|own|last|cost|weigh|mean|depend|contain|consist|apply|expect|agree|stand|come|go|stay|wait)\b/i.test(bare)) return undefined;
+  // What is shouted is not worded as an objective.
+  if (bare === bare.toUpperCase() || count < 3 || count > 15 || open.test(bare) || !/^[a-z]/i.test(bare) || /^(?:be|have|not|always|only|never|already|note|remember|try|feel|know|consider|let|keep in mind|live|belong|own|last|cost|weigh|mean|depend|contain|consist|apply|expect|agree|stand|come|go|stay|wait)\b/i.test(bare)) return undefined;
   const when = condition === undefined ? undefined : fromCondition(condition)?.condition;
   if (condition !== undefined && when === undefined) return undefined;
   return { verb: 'carry-out', level: 'apply', object: lower(bare), ...(when && { condition: when }), text: `${upper(bare)}${when ? ` ${when}` : ''}` };
