@@ -92,15 +92,22 @@ describe('terms', () => {
 });
 
 describe('understanding', () => {
+  it('sees what a document defines: by a word that leaves no doubt, in quotes, by the noun of the term itself', async () => {
+    const terms = async (text: string) => (await knowing(`# A\n\n${text}\n`)).claims.filter((claim) => claim.kind === 'definition').map((claim) => claim.term);
+    expect(await terms('Bather load means the number of people in one pool. "Duty operator" means the person whose name stands on the board.\n\nCombined chlorine is chlorine that has reacted with what bathers bring in.')).toEqual(['bather load', 'duty operator', 'combined chlorine']);
+    expect(await terms('The best way is the number of the house.\n\nWater is clear in the morning.')).toEqual([]);
+  });
+
   it('is numbered, so that claims kept of an earlier one are made anew: when these change, raise UNDERSTANDING', async () => {
     const files = await Promise.all(['coordinators-notes.md', 'lending-policy.docx', 'questions.html', 'twelve-years-at-the-desk.vtt', 'battery-guide.pdf'].map((name) => fromFile(`demo/files/${name}`)));
     const other = await Promise.all([
+      ['en', 'Bather load means the number of people in one pool. "Duty operator" means the person whose name stands on the board. Combined chlorine is chlorine that has reacted with what bathers bring in.\n'],
       ['de', 'Vor dem Abschließen müssen Sie die Kasse zweimal zählen. Das Werkzeug muss innerhalb von drei Tagen zurückgebracht werden.\n'],
       ['fr', 'Avant de fermer, vous devez compter la caisse deux fois. Il est interdit de prêter un outil abîmé aux membres.\n'],
       ['es', 'Antes de cerrar, debe contar la caja dos veces. Las herramientas se devuelven en un plazo de tres días.\n'],
     ].map(async ([language, text]) => ({ ...await fromMarkdown(text), language })));
     expect(other.every((source) => understand(source, packFor(source.language)).claims.length > 0)).toBe(true);
     const claims = [...files, ...other].map((source) => understand(source, packFor(source.language)).claims.map(({ kind, text, rule, term, leaning }) => ({ kind, text, rule, term, leaning })));
-    expect({ understanding: UNDERSTANDING, claims: createHash('sha256').update(JSON.stringify(claims)).digest('hex').slice(0, 16) }).toEqual({ understanding: 1, claims: '4faa60b17dcc45fa' });
+    expect({ understanding: UNDERSTANDING, claims: createHash('sha256').update(JSON.stringify(claims)).digest('hex').slice(0, 16) }).toEqual({ understanding: 2, claims: '32bfb59ddceb1da2' });
   });
 });

@@ -19,15 +19,19 @@ export function definitionOf(sentence: string, tags: readonly TaggedWord[]): Def
   if (!match) return undefined;
   const [, article, term, verb, meaning, meaningArticle] = match;
   const linking = /^(?:is|are)$/i.test(verb);
-  if (VAGUE.test(term) || WEAK_MEANING.test(meaning) || /\b(?:is|are|was|were|of the|who|which|that)\b/i.test(term)) return undefined;
-  if (linking && !meaningArticle) return undefined;
+  // "means" leaves no doubt: "Bather load means the number of people in one pool".
+  if (VAGUE.test(term) || (linking && WEAK_MEANING.test(meaning)) || /\b(?:is|are|was|were|of the|who|which|that)\b/i.test(term)) return undefined;
+  // "Combined chlorine is chlorine that …": the kind is named by the term's own noun.
+  const [kind, next = ''] = meaning.toLowerCase().split(/\s+/);
+  const ownKind = kind === term.toLowerCase().split(/\s+/).at(-1) && /^(?:that|which)$/.test(next);
+  if (linking && !meaningArticle && !ownKind) return undefined;
   if (linking && /^the$/i.test(article ?? '') && !/^(?:the|an?)\s+(?:[\p{L}-]+\s+){1,5}(?:that|which|who|where|whose|of|for|in|at|to)\b/iu.test(meaning)) return undefined;
   const from = sentence.indexOf(term, article ? article.length : 0);
-  const inside = tags.filter((tag) => tag.from >= from && tag.to <= from + term.length);
+  const inside = tags.filter((tag) => tag.from >= from && tag.to <= from + term.length && /[\p{L}\p{N}]/u.test(tag.text));
   const last = inside[inside.length - 1];
   // An article vouches for a noun where the tagger is unsure ("a near miss").
   const vouched = /^(?:an?|any)$/i.test(article ?? '') && !inside.some((tag) => tag.tag === 'PRON' || tag.tag === 'AUX');
-  if (!last || (!vouched && (!['NOUN', 'PROPN'].includes(last.tag) || inside.some((tag) => ['VERB', 'AUX', 'ADV', 'PRON'].includes(tag.tag) && tag !== last)))) return undefined;
+  if (!last || (!vouched && (!['NOUN', 'PROPN'].includes(last.tag) || inside.some((tag) => ['VERB', 'AUX', 'ADV', 'PRON'].includes(tag.tag) && tag !== last && !(ownKind && PARTICIPLE.test(tag.text)))))) return undefined;
   // Without an article a single lower-case word would be a plural or a substance; a name in capitals is one too.
   if (!article && !/^["“‘']/.test(term) && !/s$|^\p{Lu}/u.test(term) && linking) return undefined;
   const at = sentence.length - meaning.length;

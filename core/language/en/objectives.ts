@@ -68,7 +68,7 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
   if (!isNounPhrase(bare) || SAYS_NOTHING.test(bare)) return undefined;
   switch (kind) {
     case 'steps':
-      return { verb: 'carry-out', level: 'apply', object: lower(bare), text: /^[a-z]+ing\b/i.test(bare) ? `Carry out the steps of ${lower(bare)}` : `Carry out the steps for ${lower(bare)}` };
+      return { verb: 'carry-out', level: 'apply', object: lower(bare), text: /^[a-z]+ing\s/i.test(bare) ? `Carry out the steps of ${lower(bare)}` : `Carry out the steps for ${lower(bare)}` };
     case 'rules':
       return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules for ${lower(bare)}` };
     case 'figures':

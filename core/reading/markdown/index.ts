@@ -30,6 +30,10 @@ export function readMarkdown(bytes: Uint8Array): ReadDocument {
   return { ...(title && { title }), ...(language && { language }), blocks, media, notices };
 }
 
+/** What begins the meaning of the term on the line before. */
+const MEANING = /^\s*:\s+(?=\S)/;
+const LONGEST_TERM = 80;
+
 interface Context {
   kind: ReadPassage['kind'];
   media: Map<string, Uint8Array>;
@@ -51,7 +55,7 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
       break;
     }
     case 'paragraph':
-      push(context.kind, node.children);
+      if (context.list || !definitions(node, blocks)) push(context.kind, node.children);
       for (const image of node.children) {
         const picture = image.type === 'image' ? takePicture(context.media, within(image.url), image.alt ?? '') : undefined;
         if (picture) blocks.push(picture);
@@ -94,6 +98,24 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
     default:
       break;
   }
+}
+
+/** Lines that begin with a colon say what the line before them means; the same as a definition list of other formats. False where there are none. */
+function definitions(node: Extract<RootContent, { type: 'paragraph' }>, blocks: ReadBlock[]): boolean {
+  const lines: Run[][] = [[]];
+  for (const run of node.children.flatMap((child) => runsOf(child, []))) {
+    run.text.split('\n').forEach((text, at) => {
+      if (at > 0) lines.push([]);
+      lines.at(-1)!.push({ ...run, text });
+    });
+  }
+  const [first, ...rest] = lines.map(joinRuns);
+  if (rest.length === 0 || first.text === '' || first.text.length > LONGEST_TERM || !rest.every(({ text }) => MEANING.test(text))) return false;
+  for (const line of lines.slice(1)) {
+    const { text, marks } = joinRuns([{ ...line[0], text: line[0].text.replace(MEANING, '') }, ...line.slice(1)]);
+    blocks.push({ kind: 'definition', text, term: first.text, ...(marks.length > 0 && { marks }) });
+  }
+  return true;
 }
 
 function runsOf(node: PhrasingContent, kinds: Mark['kind'][], href?: string): Run[] {

@@ -64,6 +64,14 @@ describe('labels that open a paragraph or an item', () => {
   });
 });
 
+describe('definitions of a plain text format', () => {
+  it('are definitions: a line, and lines with a colon below it', async () => {
+    const { passages } = await read('o.md', '# Lamps\n\nAmber, *steady*\n: Low paper. Finish the **queue** first.\n\nRed\n: No link.\n: Water inside.\n\nNot one\nof them: it goes on.\n');
+    expect(passages.map(({ kind, term, text }) => [kind, term, text])).toEqual([['definition', 'Amber, steady', 'Low paper. Finish the queue first.'], ['definition', 'Red', 'No link.'], ['definition', 'Red', 'Water inside.'], ['paragraph', undefined, 'Not one of them: it goes on.']]);
+    expect(passages[0].marks).toEqual([{ from: 22, to: 27, kind: 'strong' }]);
+  });
+});
+
 describe('lists in lists', () => {
   it('keep what introduces them and their depth', async () => {
     const { passages } = await read('l.md', '# A\n\nOpen the cover:\n\n1. Loosen screw A:\n   - a quarter turn\n     - never more\n   - to the left\n2. Lift the cover\n');
