@@ -55,7 +55,7 @@ function against(source: Source, outline: readonly string[]): string {
 async function timed(document: Pick<Document, 'path' | 'name'>): Promise<{ milliseconds: number; peak: number }> {
   const start = performance.now();
   return new Promise((done) => {
-    const child = execFile(process.execPath, ['--max-old-space-size=800', 'dist/reader.mjs', JSON.stringify({ id: 'sabcdefghij', path: document.path, name: document.name })], { maxBuffer: 1 << 30, encoding: 'buffer' }, () => {
+    const child = execFile(process.execPath, ['--max-old-space-size=800', 'dist/reader.mjs', JSON.stringify({ what: 'read', id: 'sabcdefghij', path: document.path, name: document.name })], { maxBuffer: 1 << 30, encoding: 'buffer' }, () => {
       clearInterval(watch);
       done({ milliseconds: performance.now() - start, peak });
     });

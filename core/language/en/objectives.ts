@@ -54,7 +54,7 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: bare };
   }
   if (SAYS_NOTHING.test(bare)) return undefined;
-  if (/^(?:how|what|why|where|which)\b/i.test(bare) && !question) return { verb: 'explain', level: 'recall', object: lower(bare), text: `Explain ${lower(bare)}` };
+  if (/^(?:how|what|why|where|which)\b/i.test(bare) && !question) return { verb: 'explain', level: 'recall', object: lowerAsking(bare), text: `Explain ${lowerAsking(bare)}` };
   if (/^who\b/i.test(bare) && !question) return { verb: 'state', level: 'recall', object: lower(bare), text: `State ${lower(bare)}` };
   if (/^(?:when|if|before|after|during|while|in|at|on|once)\b/i.test(bare) && kind === 'steps') {
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: `Carry out the steps ${lower(bare)}` };
@@ -83,6 +83,8 @@ function fromCondition(condition: string): ObjectiveWords | undefined {
   const bare = condition.replace(/^(if|when|whenever|once|in case|where|as soon as)\s+/i, '').replace(/[,\s]+$/, '');
   const words = bare.split(/\s+/).length;
   if (/^(?:before|after|until|while|during|unless|provided)\b/i.test(bare)) return undefined;
+  // "you are creative", "you are unsure": no case of the work.
+  if (/^you(?: are|['’]re) \S+$/i.test(bare)) return undefined;
   if (words < 3 || words > 16 || comparesWithNothing(bare) || /\b(?:here|there(?! (?:is|are|was|were)\b)|this|that|these|those|it|they|them|such|he|she|following|above|below)\b/i.test(bare)) return undefined;
   return { verb: 'decide', level: 'decide', object: 'what to do', condition: `when ${lower(bare)}`, text: `Decide what to do when ${lower(bare)}` };
 }
@@ -129,8 +131,13 @@ function upper(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** "How Postfix checks" -> "how Postfix checks": a word that asks is no part of a name. */
+const lowerAsking = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
 function lower(text: string): string {
   const first = /^\S+/.exec(text)?.[0] ?? '';
+  // "Cyrus SASL": a name of several words.
+  if (!/ing$/.test(first) && /^\S+\s+\p{Lu}{2}/u.test(text) && first !== 'A') return text;
   if (!/^(?:A|\p{Lu}[\p{Ll}-]+)[,']?$/u.test(first) || /^\S+\s+\p{Lu}\p{Ll}+/u.test(text)) return text;
   return text.charAt(0).toLowerCase() + text.slice(1);
 }

@@ -13,6 +13,8 @@ const STYLES = [
   "r[style-name='Verbatim Char'] => code", "r[style-name='HTML Code'] => code", "r[style-name='Source Text'] => code",
   "p[style-name='Caption'] => figcaption:fresh", "p[style-name='Table Caption'] => figcaption:fresh", "p[style-name='Image Caption'] => figcaption:fresh",
   "p[style-name='TOC Heading'] => nav:fresh", "p[style-name^='toc '] => nav:fresh", "p[style-name^='TOC '] => nav:fresh",
+  "p[style-name='Preformatted Text'] => pre:separator('\\n')", "p[style-name='Plain Text'] => pre:separator('\\n')",
+  "p[style-name='List Heading'] => dl > dt:fresh", "p[style-name='List Contents'] => dl > dd:fresh", "p[style-name='Table Heading'] => p.th:fresh",
   "p[style-name='Definition Term'] => p.term:fresh",
 ];
 
