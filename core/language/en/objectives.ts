@@ -23,7 +23,7 @@ const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
 const QUESTION = /^(?:how|what|why|who|whom|whose|where|which|when|can|could|may|must|should|will|do|does|did|is|are|has|have|am)\b.{6,90}\?$/i;
 
 /** Titles that name no matter: of every document, or about the document itself. */
-const SAYS_NOTHING = /\bask(?:s|ed)?$|^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
+const SAYS_NOTHING = /\bask(?:s|ed)?$|^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of|to) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
 
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
@@ -51,6 +51,8 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
   if (done && !/[?:]/.test(title)) return { verb: 'carry-out', level: 'apply', object: lower(done), text: done };
   const [first, next = ''] = bare.toLowerCase().split(' ');
   if (words.isVerb(first) && next !== 'of' && !/^\p{Lu}{2}/u.test(bare) && (!words.isAdjective(first) || DETERMINER.test(next)) && (words.isMostlyVerb(first) || !words.isNoun(first) || DETERMINER.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
+    // "File system structure": an order to do something to one thing would say which; the word may as well be a noun.
+    if (words.isNoun(first) && !DETERMINER.test(next) && !/(?:s|ing|ly|in|out|up|off|away|back)$/i.test(bare) && words.isNoun(bare.toLowerCase().split(' ').at(-1)!) && bare.split(' ').length > 2) return undefined;
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: bare };
   }
   if (SAYS_NOTHING.test(bare)) return undefined;
@@ -90,9 +92,11 @@ function fromCondition(condition: string): ObjectiveWords | undefined {
 }
 
 /** A defined term. */
-function fromTerm(term: string, plural: boolean): ObjectiveWords | undefined {
-  if (/^[\d("]/.test(term)) return undefined;
-  const article = plural || /^\p{Lu}/u.test(term) || /s$/.test(term) ? '' : /^(?:[aeio]|u(?!n[ai]|s[aeiu]|t[ei]|ri))/i.test(term) ? 'an ' : 'a ';
+function fromTerm(words: WordList, term: string, plural: boolean): ObjectiveWords | undefined {
+  const single = !term.includes(' ');
+  // What begins like a clause names no term.
+  if (/^[\d("]/.test(term) || /^(?:since|when|if|for|with|in|on|at|by|as|to|from|because|while)\s/i.test(term)) return undefined;
+  const article = plural || /^\p{Lu}/u.test(term) || /s$/.test(term) || (single && (/ed$/.test(term) || words.isAdjective(term.toLowerCase()))) ? '' : /^(?:[aeio]|u(?!n[ai]|s[aeiu]|t[ei]|ri))/i.test(term) ? 'an ' : 'a ';
   const text = article ? `Explain what ${article}${term} is` : `Explain what “${term}” means`;
   return { verb: 'explain', level: 'recall', object: term, text };
 }
@@ -111,7 +115,7 @@ function asOrder(title: string, words: WordList): string | undefined {
   const [first, ...rest] = title.split(' ');
   const verb = /ing$/i.test(first) ? verbOf(first.toLowerCase(), words) : undefined;
   if (!verb || rest.length === 0 || rest[0] === 'of' || rest[0] === 'and') return undefined;
-  if (words.isNoun(first.toLowerCase()) && !/^(?:the|an?|your|our|all|any|each|every|for|up|out|off|with|to)$/i.test(rest[0])) return undefined;
+  if ((words.isNoun(first.toLowerCase()) || words.isAdjective(first.toLowerCase())) && !/^(?:the|an?|your|our|all|any|each|every|for|up|out|off|with|to)$/i.test(rest[0])) return undefined;
   const said = rest.map((word, at) => (/^(?:and|or)$/.test(rest[at - 1] ?? '') && /ing$/.test(word) ? verbOf(word.toLowerCase(), words) ?? word : word));
   return upper([verb, ...said].join(' '));
 }
@@ -179,5 +183,5 @@ function listed(parts: readonly string[]): string {
 
 /** Objectives in English; `words` tells verbs from nouns, `isClause` whether a title has a verb of its own, `isThing` whether a phrase names a thing. */
 export function englishObjectives(words: WordList, isClause: (title: string) => boolean, isThing: (phrase: string) => boolean): ObjectiveWording {
-  return { fromStepsLeadIn: (leadIn) => fromStepsLeadIn(words, leadIn), fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm, fromTerms, fromTable: (header) => fromTable(isThing, header), fromRule, purpose };
+  return { fromStepsLeadIn: (leadIn) => fromStepsLeadIn(words, leadIn), fromTitle: (title, kind) => fromTitle(words, isClause, title, kind), fromCondition, fromTerm: (term, plural) => fromTerm(words, term, plural), fromTerms, fromTable: (header) => fromTable(isThing, header), fromRule, purpose };
 }
