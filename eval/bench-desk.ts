@@ -39,10 +39,12 @@ const id = courses.adopt(aLongCourse(200, 40), 'pinesmarlowa');
 const wordy = courses.adopt(aLongCourse(1, 300), 'pinesmarlowa');
 let title = courses.load(id).course.modules[0].lessons[0].title;
 const target = courses.load(id).course.modules[0].lessons[0].id;
+// A window says what it has heard of.
+let revision = courses.load(id).revision;
 const posts = Array.from({ length: 200 }, (_, round) => {
   const start = performance.now();
   const value = `Lesson, round ${round}`;
-  courses.post(id, [{ id: freshId('x'), group: freshId('g'), actor: { person: 'pinesmarlowa' }, version: OPERATION_VERSION, operation: { type: 'set', id: target, field: 'title', value, was: title } }], 0);
+  revision = courses.post(id, [{ id: freshId('x'), group: freshId('g'), actor: { person: 'pinesmarlowa' }, version: OPERATION_VERSION, operation: { type: 'set', id: target, field: 'title', value, was: title } }], revision).revision;
   title = value;
   return performance.now() - start;
 });
