@@ -10,6 +10,4 @@ export const LIMITS = {
   pages: 5_000,
   /** Characters of text in one source. */
   characters: 24_000_000,
-  /** One paragraph: longer ones are cut at sentence or word ends into several. */
-  passageCharacters: 20_000,
 } as const;

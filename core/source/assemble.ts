@@ -6,6 +6,7 @@ import { settleClauses } from './clauses';
 import { headingNumber, settledLevels } from './headings';
 import { folded } from './inline';
 import { settleListMarks } from './list-marks';
+import { settlePieces } from './pieces';
 import type { Locator, Passage, Section, Source, SourceKind } from './source';
 import { roughWords } from './words';
 
@@ -15,7 +16,7 @@ import { roughWords } from './words';
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
 export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = settleCallouts(settleClauses(settleListMarks(settleCaptions(withoutWholeQuotes(document.blocks).map(withoutNoteMark)))));
+  const blocks = settleCallouts(settleClauses(settleListMarks(settleCaptions(withoutWholeQuotes(settlePieces(document.blocks)).map(withoutNoteMark)))));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));

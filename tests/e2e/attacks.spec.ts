@@ -236,3 +236,24 @@ test('a folder that is not well says so, on screen and by its health address, an
   });
 });
 });
+
+test('slow files of one person leave the others a reader', async () => {
+  await withOwnApp('demo', async (app) => {
+    const [ines, tom] = [await session(app, 'pinesmarlowa'), await session(app, 'ptomashbyaaa')];
+    const course = await demoCourse(app, ines);
+    const toms = (await call(app, tom, 'POST', '/api/courses', { title: 'Toms' })).body.id!;
+    // Each a different text that takes seconds to be read and understood.
+    const slow = (seed: number) => strToU8(`# Part ${seed}\n\n${Array.from({ length: 2_000 }, (_, at) => `The member ${seed * at} must bring tool ${at} back before noon unless the desk is closed on day ${at + seed}.`).join(' ')}`);
+    const finished: string[] = [];
+    const hers = [1, 2, 3, 4, 5].map(async (seed) => {
+      const { status } = await call(app, ines, 'PUT', `/api/courses/${course}/sources?name=slow-${seed}.md`, slow(seed));
+      finished.push(`slow ${status}`);
+    });
+    await new Promise((go) => setTimeout(go, 300));
+    expect((await call(app, tom, 'PUT', `/api/courses/${toms}/sources?name=small.md`, strToU8('# Mine\n\nA member must return every tool before noon.\n'))).status).toBe(200);
+    finished.push('small');
+    await Promise.all(hers);
+    expect(finished.indexOf('small')).toBeLessThan(3);
+    expect(finished.filter((each) => each === 'slow 200')).toHaveLength(5);
+  });
+});

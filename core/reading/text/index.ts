@@ -1,6 +1,5 @@
 import { readRow, type ReadBlock, type ReadDocument } from '../../source/blocks';
 import { folded, visible } from '../../source/inline';
-import { LIMITS } from '../limits';
 import { wordList, type ReadOptions } from '../options';
 import { withoutContents } from './contents';
 import { decodeText } from './decode';
@@ -70,38 +69,18 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       const number = bullet ? null : NUMBER.exec(group[0]);
       const mark = bullet ?? number;
       const body = mark ? [group[0].slice(mark[0].length), ...group.slice(1)] : group;
-      for (const piece of pieces(folded(unwrapped(body, known)))) {
-        if (!mark) {
-          blocks.push({ kind: 'paragraph', text: piece });
-          continue;
-        }
-        const depth = Math.max(0, Math.min(5, Math.floor((mark[1].length - bodyIndent) / 4)));
-        const last = blocks[blocks.length - 1];
-        if (last?.kind !== 'item') list++;
-        blocks.push({ kind: 'item', text: piece, list: { key: `k${list}`, ordered: number !== null, depth, ...(number && /\d/.test(number[2]) && { number: Number(number[2]) }) } });
+      const piece = folded(unwrapped(body, known));
+      if (!/[\p{L}\p{N}]/u.test(piece)) continue;
+      if (!mark) {
+        blocks.push({ kind: 'paragraph', text: piece });
+        continue;
       }
+      const depth = Math.max(0, Math.min(5, Math.floor((mark[1].length - bodyIndent) / 4)));
+      const last = blocks[blocks.length - 1];
+      if (last?.kind !== 'item') list++;
+      blocks.push({ kind: 'item', text: piece, list: { key: `k${list}`, ordered: number !== null, depth, ...(number && /\d/.test(number[2]) && { number: Number(number[2]) }) } });
     }
   }
-}
-
-/** Cuts text that no person wrote as one paragraph, so that nothing later meets a line of megabytes. */
-export function pieces(text: string): string[] {
-  if (text.length <= LIMITS.passageCharacters) return /[\p{L}\p{N}]/u.test(text) ? [text] : [];
-  const parts: string[] = [];
-  for (let from = 0; from < text.length;) {
-    let to = Math.min(from + LIMITS.passageCharacters / 4, text.length);
-    if (to < text.length) {
-      // Looked for in this stretch only: in a text without any, the whole would be searched each time.
-      const stretch = text.slice(from, to);
-      const end = stretch.lastIndexOf('. ');
-      const space = stretch.lastIndexOf(' ');
-      to = end > 200 ? from + end + 1 : space > 0 ? from + space : to;
-    }
-    const part = text.slice(from, to).trim();
-    if (/[\p{L}\p{N}]/u.test(part)) parts.push(part);
-    from = to;
-  }
-  return parts;
 }
 
 function chunksOf(lines: readonly string[]): Chunk[] {

@@ -96,3 +96,16 @@ describe('captions and pictures', () => {
     expect(source.pictures.map(({ alt }) => alt)).toEqual(['The pump']);
   });
 });
+
+describe('paragraphs that no person wrote', () => {
+  const LONG = Array.from({ length: 1200 }, (_, at) => `Tool ${at} goes back to its **shelf** before noon.`).join(' ');
+  it('are cut at ends of sentences in every format, with their marks on the same words', async () => {
+    for (const [name, text] of [['p.md', `# A\n\n${LONG}\n`], ['p.html', `<h1>A</h1><p>${LONG.replace(/\*\*(.*?)\*\*/g, '<b>$1</b>')}</p>`]]) {
+      const { passages } = await read(name, text);
+      expect(passages.length).toBeGreaterThan(3);
+      expect(Math.max(...passages.map((passage) => passage.text.length))).toBeLessThanOrEqual(5_000);
+      expect(passages.map((passage) => passage.text).join(' ')).toBe(LONG.replaceAll('**', ''));
+      expect(passages.every((passage) => passage.text.endsWith('noon.') && passage.marks!.every((mark) => passage.text.slice(mark.from, mark.to) === 'shelf'))).toBe(true);
+    }
+  });
+});
