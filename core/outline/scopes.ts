@@ -14,6 +14,9 @@ export interface ScopeSize {
   least: number;
 }
 
+/** So many times the most a lesson holds is too long for one: where its heading names it whole it may be longer than where its parts are named by what they say. */
+const LONG = { headed: 2, unheaded: 1.5 };
+
 /** A top part of a source with the scopes in it: what becomes a module. */
 export interface ScopeGroup {
   title: string;
@@ -61,7 +64,7 @@ export function scopesOf(knowledge: Knowledge, { units, noise }: SourceUnits, si
     if (whole.words <= size.most) return [whole];
     const first = build([own(section)]);
     const children = section.sections.flatMap(divide);
-    if (first.words > size.most * 1.5) return [...splitScope(first), ...mergeSmall(children)];
+    if (first.words > size.most * LONG.headed) return [...splitScope(first), ...mergeSmall(children)];
     if (children.length === 0) return [first];
     if (first.words >= size.least) return [first, ...mergeSmall(children)];
     if (first.words > 0) children[0] = { ...children[0], sections: [...first.sections, ...children[0].sections], words: children[0].words + first.words, weight: children[0].weight + first.weight };
@@ -102,7 +105,7 @@ export function scopesOf(knowledge: Knowledge, { units, noise }: SourceUnits, si
   // What stands before the parts, under the titles that head them all.
   for (let section: Section | undefined = root; section; section = section === top ? undefined : section.sections[0]) above.push(own(section));
   const opening = build(above, top.sections.length === 0 ? cleanTitle(top.title, [], '') : knowledge.pack.labels.opening);
-  if (opening.words > 0) groups.push({ title: opening.title, scopes: opening.sections.length === 1 && opening.words > size.most * 1.5 ? splitScope(opening) : [opening] });
+  if (opening.words > 0) groups.push({ title: opening.title, scopes: opening.sections.length === 1 && opening.words > size.most * LONG.unheaded ? splitScope(opening) : [opening] });
   for (const section of top.sections) {
     const scopes = divide(section);
     if (scopes.length > 0) groups.push({ title: cleanTitle(section.title, [], courseTitle), scopes });
