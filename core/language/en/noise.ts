@@ -43,8 +43,10 @@ const HOUSEKEEPING = /\b(?:coffee|tea and|sandwiches|biscuits|lunch|cake|(?:phon
 /** Says that something will be said, rather than saying it. */
 const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b|\bhow long (?:was|is) (?:that|this)\b/i;
 const CLOSES = /^(?:(?:so|and|okay|well|right),? )*(?:that['’]?s (?:it|all)(?: from me| for (?:today|now|this))?(?:,? (?:I think|really|then|everybody|everyone))?[.!]?$|that['’]s it\b|i['’]?ll stop there\b|i['’]m (?:nearly )?done\b)|\bthat['’]s (?:it|all) (?:from me|for (?:today|now|this))[.!]?$/i;
-/** Says that something will be shown to those present, or that they cannot see it. */
-const SHOWS = /^we(?:['’]ll| will) show you\b|\byou (?:can|can['’]t|cannot|won['’]t|will not) see (?:it|that|this|me|them)\b[^.]{0,20}\b(?:camera|screen|video|recording|picture|back row)\b/i;
+/** Says that something will be shown to those present. */
+const SHOWS = /^we(?:['’]ll| will) show you\b/i;
+/** What those present cannot see of the speaker; of a camera that is watched the same words tell a guard something. */
+const UNSEEN = /\byou (?:can['’]t|cannot|won['’]t|will not) see (?:it|that|this|me|them)\b[^.]{0,20}\b(?:camera|screen|video|recording|picture)\b/i;
 const OF_THE_COURSE = /^(?:the|this|our) (?:course|training|workshop|lessons?) (?:(?:would|will|should) be|is(?: meant to be)?) (?:for|about)\b/i;
 const AGREES = /^I (?:do |quite |really |can )?(?:understand|know|agree|see)(?: (?:it|that|you|this))?[.!]$/i;
 /** Takes back that what was told matters. */
@@ -67,6 +69,7 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   { noise: 'marketing', always: false, is: (text) => PRAISE.test(text) },
   { noise: 'greeting', always: true, is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)) },
   { noise: 'stage', always: false, is: (text, { spoken, voice, edge }) => wordsIn(text) <= 28 && ((spoken && HALL.test(text)) || (voice && (OF_THE_TALK.test(text) || OF_THE_COURSE.test(text))) || (spoken && wordsIn(text) <= 8 && CLOSES.test(text)) || (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))) },
-  { noise: 'stage', always: true, is: (text) => wordsIn(text) <= 14 && SHOWS.test(text) },
+  { noise: 'stage', always: false, is: (text) => wordsIn(text) <= 10 && SHOWS.test(text) },
+  { noise: 'stage', always: true, is: (text, { spoken }) => spoken && wordsIn(text) <= 14 && UNSEEN.test(text) && /\b(?:I|my|me)\b/.test(text) },
   { noise: 'politeness', always: false, is: (text, { voice }) => voice && (POLITE.test(text) || AGREES.test(text) || DISMISSES.test(text)) },
 ];

@@ -25,12 +25,12 @@ describe('noise by name', () => {
     ['pointer', 'More on this in chapter 3.', anywhere], ['contact', 'If a question is missing, write to us at desk@hall.example.', anywhere], ['thanks', 'Thanks to everyone who wrote in!', anywhere],
     ['thanks', 'Collected by Bente.', anywhere], ['history', 'Version 3.2, approved in May.', edge], ['history', 'This version replaces version 2.', edge], ['about', 'This handbook is meant to be read once from end to end.', anywhere],
     ['legal', '© The Hall. All rights reserved.', anywhere], ['marketing', 'Ours is the most reliable kiosk in its class.', anywhere], ['greeting', 'Good morning, everybody.', said], ['greeting', 'So, um, my name is Jo.', said],
-    ['stage', 'Can you hear me at the back?', said], ['stage', 'Next slide please.', said], ['politeness', 'Thank you so much.', said],
+    ['stage', 'Can you hear me at the back?', said], ['stage', 'Next slide please.', said], ['stage', 'I have a scar here, you cannot see it on the camera.', said], ['stage', "That's it, I think.", { ...said, edge: false }], ['stage', 'How long was that?', said], ['stage', "We'll show you under the lamp.", anywhere], ['pointer', "You saw the example with Ida, in the policy, that's a real person.", said], ['politeness', 'Thank you so much.', said],
   ])('%s: %s', (noise, text, setting) => expect(noiseIn(ENGLISH_NOISE, text, false, { ...anywhere, ...setting })).toBe(noise));
 
   // Each of these was taken for noise once, or looks like it.
   it.each([
-    'Chilled food must arrive at 5 °C or below.', 'If the lamp stays red, see section 4 before you go on.', 'Read the whole mail, including the part below the signature.', 'The writer updates the page every 30 minutes, until the end.',
+    'You cannot see them on the camera when the gate is open.', 'That is all that may be carried.', 'Chilled food must arrive at 5 °C or below.', 'If the lamp stays red, see section 4 before you go on.', 'Read the whole mail, including the part below the signature.', 'The writer updates the page every 30 minutes, until the end.',
     'In a life-threatening emergency call the local number first.', 'This policy applies to everybody who works here.', 'Version 2 of the key opens both doors.', 'Approved suppliers deliver before seven.', 'Status lamps are green in the morning.', 'Reviewed by two people, the list must hang at the door.', 'Write the reading on the page of the day.', 'Contact the desk lead before you open the box.',
     'The key is kept in the drawer below the till.', 'Thank the caller, and ring back within an hour.', 'Never go back for your phone.', 'No.', 'A guest who is polite is not always sober.',
   ])('is not: %s', (text) => expect(noiseIn(ENGLISH_NOISE, text, false, edge)).toBeUndefined());
@@ -90,4 +90,12 @@ describe('hesitations', () => {
     ['You wash it for ten, no, sorry, five minutes.', 'You wash it for five minutes.'], ['It is, you know, a good door.', 'It is a good door.'], ['I say it because, you know, all is lost here.', 'I say it because all is lost here.'],
     ['It is very, very hot.', 'It is very, very hot.'], ['An umbrella stands there.', 'An umbrella stands there.'],
   ])('%s', (text, left) => expect(without(text)).toBe(left));
+});
+
+describe('the edge of a document', () => {
+  it('is not used up by its contents', async () => {
+    const parts = Array.from({ length: 12 }, (_, at) => `Part ${'ABCDEFGHIJKL'[at]}`);
+    const knowledge = await knowing(`# Policy\n\n${parts.map((part) => `- ${part}`).join('\n')}\n\n## Part A\n\nIt should be read together with the notice in the hall.\n\n${parts.slice(1).map((part) => `## ${part}\n\nEvery gate of ${part} must be shut at night.`).join('\n\n')}\n`);
+    expect([...unitsOf(knowledge).noise.entries()].filter(([, noise]) => noise === 'about')).toHaveLength(1);
+  });
 });
