@@ -156,6 +156,8 @@ export interface LanguagePack {
   turns?(sentence: string): boolean;
   /** Whether a heading is put to somebody who tells ("Tell me …", "What do you do?"), and not to a learner. */
   asksTeller?(heading: string): boolean;
+  /** What the one who tells was asked, as it concerns who learns ("How do you wake somebody?" -> "How to wake somebody"); undefined where it cannot be turned. */
+  askedOfLearner?(heading: string): string | undefined;
   /** The topic that a speaker names like a heading ("Now, knives."). */
   spokenHeading?(sentence: string): string | undefined;
   /** Grade of school years a text asks for; undefined where no published formula is at hand. */

@@ -54,7 +54,8 @@ export function scopesOf(knowledge: Knowledge, { units, noise }: SourceUnits, si
     const clean = cleanTitle(section.title, section.path.slice(1), courseTitle);
     if (goodHeading(section.title, voice, knowledge)) return clean;
     const procedure = section.passages.some((id) => taught.get(id)!.kind === 'procedure' || (knowledge.passages.get(id)!.list && knowledge.stepLists.has(knowledge.passages.get(id)!.list!.id)));
-    return procedure ? knowledge.pack.labels.stepByStep : saidTitle(section, knowledge, noise) ?? clean;
+    const learners = knowledge.pack.askedOfLearner?.(section.title);
+    return procedure ? knowledge.pack.labels.stepByStep : learners ? cleanTitle(learners, [], courseTitle) : saidTitle(section, knowledge, noise) ?? clean;
   };
 
   /** Scopes of a section and all below it. */

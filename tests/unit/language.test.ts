@@ -228,3 +228,10 @@ describe('the words beside a term', () => {
     expect(pack.tellsMeaning!(term, meaning, pack.tags!(meaning))).toBe(false);
   });
 });
+
+describe('what somebody who tells was asked', () => {
+  it.each([
+    ['How do you wake somebody?', 'How to wake somebody'], ['When do you plant, and when do you refuse?', 'When to plant, and when to refuse'], ['Which story do you tell every new person?', 'The story to tell every new person'],
+    ['What do you think of the new bins?', undefined], ['How do you know that you are right?', undefined], ['What goes wrong most often?', undefined], ['Which winter do you remember?', undefined],
+  ])('%s', (asked, title) => expect(pack.askedOfLearner!(asked)).toBe(title));
+});

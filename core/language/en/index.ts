@@ -12,7 +12,7 @@ import { fleschKincaid } from './grade';
 import { comparesWithNothing, leaningOf, namesKnownThing, pointsWithin } from './leaning';
 import { wordList, type Lexicon, type WordList } from './lexicon';
 import { englishObjectives } from './objectives';
-import { englishQuestions } from './questions';
+import { askedOfLearner, englishQuestions } from './questions';
 import { numbersOf, quantitiesOf } from './quantities';
 import { bracketedReferences, sendsToSection } from './references';
 import { regular } from './regular';
@@ -96,6 +96,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     turns,
     saysWhatToDo,
     asksTeller: (heading) => /^(?:tell|show|explain|describe|and|but|so)\b|\b(?:you|your|yours|me)\b.*[?]?$/i.test(heading) && !/^(?:may|can|must|should|do) I\b/i.test(heading),
+    askedOfLearner,
     spokenHeading: (sentence) => spokenHeading(sentence, (topic) => [topic, ...(/s$/.test(topic) ? [`the ${topic}`] : [])].some((words) => isThing(tags(words).filter((word) => word.tag !== 'DET')))),
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,

@@ -29,3 +29,16 @@ function inSentence(subject: string, words: WordList): string {
   const name = /^\p{Lu}/u.test(next) || words.commonness(first.toLowerCase()) === undefined;
   return /^\p{Lu}\p{Ll}*$/u.test(first) && (!name || /^(?:An?|The|Any|All|Each|Every|No)$/.test(first)) ? subject.charAt(0).toLowerCase() + subject.slice(1) : subject;
 }
+
+const DO_YOU = /\b(when|how|where|what|whom|why) do you (?=\p{Ll}{2,})/giu;
+
+/** "When do you plant, and when do you refuse?" -> "When to plant, and when to refuse"; undefined for a question that asks nothing to do. */
+export function askedOfLearner(heading: string): string | undefined {
+  const asked = heading.trim();
+  // "Which story do you tell every new person?"
+  const thing = /^(?:which|what) (\p{Ll}+(?: \p{Ll}+)?) do you ((?:tell|use|take|bring|show|check|give|keep|carry|wear)\b.*)\?$/iu.exec(asked);
+  if (!thing && !/^(?:when|how|where|what|whom) do you\b.*\?$/i.test(asked)) return undefined;
+  const turned = thing ? `The ${thing[1]} to ${thing[2]}` : asked.replace(DO_YOU, '$1 to ').replace(/\?$/, '');
+  // What somebody thinks, likes or remembers is theirs.
+  return /\b(?:you|your|yours|me|my)\b|^\w+ to (?:think|like|feel|remember|know|mean|want|wish|expect|believe|regret|love|hate|call it)\b/i.test(turned) ? undefined : turned;
+}
