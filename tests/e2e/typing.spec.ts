@@ -352,3 +352,34 @@ test('a page that was worked on keeps its words when it is drafted again; the dr
   await expect(take.locator('del').filter({ hasText: 'Mine' }).first()).toBeVisible();
   await expect.poll(async () => JSON.stringify((await held(page)).course.takes)).toContain('Fresh draft');
 });
+
+test('what is set and typed for a release stays: away in the middle of a word, after a reload, with another window at work', async ({ page, app, context }) => {
+  await openDemo(page, app);
+  const other = await context.newPage();
+  await openDemo(other, app);
+  await page.keyboard.press('Alt+6');
+  const note = page.getByLabel('What is new in it, for you');
+  await note.click();
+  await type(page, 'Late fees are cle');
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('heading', { name: 'Outline', exact: true })).toBeVisible();
+  await page.keyboard.press('Alt+6');
+  await expect(note).toHaveValue('Late fees are cle');
+  await note.click();
+  await page.keyboard.press('End');
+  // Another window changes the course meanwhile; the room goes on.
+  const row = await rowOf(other, 'Late returns');
+  await field(other, row, 'can').click();
+  await other.keyboard.press('Control+a');
+  await type(other, 'Settle a late return');
+  await saved(other);
+  await type(page, 'arer');
+  await page.getByLabel('Enough is, in percent').click();
+  await page.keyboard.press('Control+a');
+  await type(page, '65');
+  await page.getByLabel('Lessons are taken').selectOption('forced');
+  await page.reload();
+  await expect(note).toHaveValue('Late fees are clearer');
+  await expect(page.getByLabel('Enough is, in percent')).toHaveValue('65');
+  await expect(page.getByLabel('Lessons are taken')).toHaveValue('forced');
+});

@@ -10,8 +10,7 @@ import { counted } from '~/words/states';
 /** What learners get: the course as it stands, frozen; who may take it, and how it counts. */
 const desk = useCourse();
 const all = useReleases();
-const { form: kept, clear } = useKeptForm('release', { note: '' });
-const form = reactive({ access: 'people' as Access, lesson: 'answered' as keyof typeof LESSON_RULES, course: 'passed' as keyof typeof COURSE_RULES, percent: 80, order: 'free' as 'free' | 'forced', tries: '2', move: 'stay' as 'stay' | 'move' });
+const { form } = useKeptForm('release', { note: '', access: 'people' as Access, lesson: 'answered' as keyof typeof LESSON_RULES, course: 'passed' as keyof typeof COURSE_RULES, percent: 80, order: 'free' as 'free' | 'forced', tries: '2', move: 'stay' as 'stay' | 'move' });
 const busy = ref(false);
 const copied = ref(false);
 watch(() => desk.course?.id, () => void all.load(), { immediate: true });
@@ -27,7 +26,7 @@ const local = computed(() => /^(?:localhost|127\.|\[::1\])/.test(window.location
 const stale = useStale();
 watch(() => desk.course?.id, () => void stale.load(), { immediate: true });
 const staleLessons = computed(() => [...stale.lessons.entries()].filter(([id]) => desk.lessons.some((lesson) => lesson.id === id && lesson.blocks.length > 0)));
-const shares = computed(() => form.lesson === 'passed' || form.course === 'passed');
+const shares = computed(() => form.value.lesson === 'passed' || form.value.course === 'passed');
 const title = (id: string) => desk.lessons.find((lesson) => lesson.id === id)?.title ?? 'a deleted lesson';
 const some = (ids: string[]) => `${ids.slice(0, 4).map((id) => `“${title(id)}”`).join(', ')}${ids.length > 4 ? ` and ${ids.length - 4} more` : ''}`;
 const changes = computed(() => {
@@ -42,9 +41,10 @@ const changes = computed(() => {
 async function make() {
   if (busy.value) return;
   busy.value = true;
-  const { access, lesson, course, percent, order, tries, move } = form;
-  const made = await all.make({ note: kept.value.note, access, rules: { lesson, course, share: percent / 100, order, ...(tries && { tries: Number(tries) }) }, move: move === 'move' });
-  if (made) clear();
+  const { access, lesson, course, percent, order, tries, move } = form.value;
+  const made = await all.make({ note: form.value.note, access, rules: { lesson, course, share: percent / 100, order, ...(tries && { tries: Number(tries) }) }, move: move === 'move' });
+  // The rules stay as they were chosen for the next release; what is new in it, and who goes on with it, is said anew.
+  if (made) Object.assign(form.value, { note: '', move: 'stay' });
   busy.value = false;
 }
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -86,7 +86,7 @@ useActions([{ id: 'r-make', label: 'Make available', key: 'Ctrl+Enter', area: 'R
           <label>Lessons are taken<select v-model="form.order"><option value="free">in any order</option><option value="forced">one after another</option></select></label>
           <label>Tries at a check<select v-model="form.tries"><option value="1">one</option><option value="2">two</option><option value="3">three</option><option value="">as many as one likes</option></select></label>
         </fieldset>
-        <label class="note">What is new in it, for you<UInput v-model="kept.note" maxlength="400" class="w-full" /></label>
+        <label class="note">What is new in it, for you<UInput v-model="form.note" maxlength="400" class="w-full" /></label>
         <UButton type="submit" :disabled="busy">{{ busy ? 'Freezing it' : `Make available as release ${(all.releases?.[0]?.number ?? 0) + 1}` }}</UButton>
       </div>
     </form>
