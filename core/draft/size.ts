@@ -63,10 +63,14 @@ export function fitted(lessons: readonly Sized[], minutes: number | undefined, c
 /** Units of a lesson that could go without a rule, limit, step, definition or warning being lost, with what they are worth. */
 function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; words: number; worth: number }[] {
   const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
-  const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' ||
+  const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' || unit.kind === 'code' ||
     claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) || saysWhatMatters(unit) || !isBackground(unit);
   // That no rule was found is no sign that there is none ("Nobody walks across the yellow line"): only what tells of before, an example or a case can go.
-  const isBackground = (unit: Unit) => unit.kind === 'case' || unit.passages.every((id) => (matter.of(id).sentences.get(id) ?? []).every(({ facts }) => facts?.past || facts?.example));
+  const isBackground = (unit: Unit) => unit.kind === 'case' || unit.passages.every((id) => {
+    // What has no sentences (code) tells nothing of before.
+    const own = matter.of(id).sentences.get(id) ?? [];
+    return own.length > 0 && own.every(({ facts }) => facts?.past || facts?.example);
+  });
   // A limit, exception, emergency or duty need not be a claim that was taken apart; and who speaks words few rules as rules.
   const saysWhatMatters = (unit: Unit) => unit.passages.some((id) => {
     const { passages, sentences, pack } = matter.of(id);

@@ -33,6 +33,9 @@ export function sentencesOf(source: Source, pack: LanguagePack): Map<string, Sen
 /** Longer than this in characters, it is no sentence of a person: neither understood nor compared. */
 const LONGEST_SENTENCE = 1500;
 
+/** Whether a text is longer than any sentence of a person. */
+export const isOverlong = (text: string): boolean => text.length >= LONGEST_SENTENCE;
+
 /** Titles of sections as they may be named in a sentence ("see Handling bugs"): of two words or more, or one long one. */
 function namedSections(source: Source): string[] {
   const titles = allSections(source.root).slice(1).map((section) => section.title.replace(/[.?!:]+$/, '')).filter((title) => title.length >= 6 && (title.includes(' ') || title.length >= 9));
@@ -41,7 +44,7 @@ function namedSections(source: Source): string[] {
 
 function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }, index: number, pack: LanguagePack, titles: readonly string[]): Sentence {
   const text = passage.text.slice(from, to);
-  const readable = text.length < LONGEST_SENTENCE;
+  const readable = !isOverlong(text);
   // A row is cells, not a sentence, and nothing but its figures is looked for in it.
   const tags = pack.tags && passage.kind !== 'row' && readable ? pack.tags(text) : [];
   const facts = pack.facts && readable ? pack.facts(text, tags) : undefined;

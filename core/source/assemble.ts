@@ -1,7 +1,7 @@
 import { contentHash, idFrom } from '../course/id';
-import { withoutStart, type ReadBlock, type ReadDocument, type ReadHeading, type ReadPassage } from './blocks';
+import type { ReadBlock, ReadDocument, ReadHeading, ReadPassage } from './blocks';
 import { settleCallouts } from './callouts';
-import { noteMark, settleCaptions } from './captions';
+import { settleCaptions, settleNoteMarks } from './captions';
 import { settleClauses } from './clauses';
 import { headingNumber, settledLevels } from './headings';
 import { folded } from './inline';
@@ -16,7 +16,7 @@ import { roughWords } from './words';
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
 export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = settleCallouts(settleClauses(settleListMarks(settleCaptions(withoutWholeQuotes(settlePieces(document.blocks)).map(withoutNoteMark)))));
+  const blocks = settleCallouts(settleClauses(settleListMarks(settleCaptions(settleNoteMarks(withoutWholeQuotes(settlePieces(document.blocks)))))));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));
@@ -116,8 +116,6 @@ function withoutWholeQuotes(blocks: readonly ReadBlock[]): ReadBlock[] {
   if (length(prose.filter((block) => block.kind === 'quote')) < 0.4 * length(prose)) return [...blocks];
   return blocks.map((block) => (block.kind === 'quote' ? { ...block, kind: 'paragraph' } : block));
 }
-
-const withoutNoteMark = (block: ReadBlock): ReadBlock => (block.kind === 'footnote' ? withoutStart(block, noteMark(block)) : block);
 
 function toPassage(block: ReadPassage, path: string[], naming: Naming): Passage {
   const locator: Locator = { path };

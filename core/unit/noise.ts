@@ -1,7 +1,9 @@
 import type { Knowledge, Sentence } from '../knowledge';
+import { isOverlong } from '../knowledge/sentences';
 import { boilerplateKind, isUnfinished } from '../language/boilerplate';
 import { speaksOfEmergency } from '../language/emergency';
 import { noiseIn, type Noise } from '../language/noise';
+import { isCaptionLabel } from '../source/captions';
 import { folded } from '../source/inline';
 import { allSections, type Passage, type Section } from '../source/source';
 import { instructs } from './facets';
@@ -27,8 +29,6 @@ const LICENCE = /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribu
 const LICENCE_SHARE = 0.25;
 /** With fewer sentences than this a share says nothing. */
 const ENOUGH = 20;
-/** "Figure 3.": so many words are no sentence. */
-const LABEL = 3;
 /** A reply to the hall has so many words at most. */
 const REPLY = 5;
 /** A text with more than this share of sentences in the first person is told by somebody. */
@@ -91,7 +91,8 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
     const own = sentences.get(passage.id) ?? [];
     const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
     for (const sentence of own) {
-      const noise = contents.has(passage.id) ? 'contents' : captions.has(passage.id) && own.every((each) => each.words <= LABEL || isBare(each, passage)) && !own.some((each) => carries(each, passage, knowledge)) ? 'pointer' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
+      if (isOverlong(sentence.text)) continue;
+      const noise = contents.has(passage.id) ? 'contents' : captions.has(passage.id) && own.every((each) => isCaptionLabel(each.text) || isBare(each, passage)) && !own.some((each) => carries(each, passage, knowledge)) ? 'pointer' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   }

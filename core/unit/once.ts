@@ -29,9 +29,11 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
   const taught = (key: string) => !matter.noise.has(key) && home.has(sentences.get(key)!.passage.id);
   const facts = factsOf(knowledge, taught);
   const sentencesOf = ({ passages }: Unit) => passages.flatMap((id) => knowledge.find((each) => each.passages.has(id))!.sentences.get(id) ?? []);
-  const same = sameFacts(facts, (passage) => home.get(passage));
-  const said = new Map<string, string>();
   const listed = sameLists(sources, facts, home);
+  const inListed = new Set([...listed.keys()].flatMap(({ passages }) => passages));
+  // What goes with its list says nothing for others.
+  const same = new Map([...sameFacts(facts, (passage) => home.get(passage))].filter(([, fuller]) => !inListed.has(sentences.get(fuller)!.passage.id)));
+  const said = new Map<string, string>();
   for (const unit of sources.flatMap(({ units }) => units)) {
     const own = sentencesOf(unit);
     const list = listed.get(unit);
@@ -50,6 +52,7 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
     // Nothing is left to introduce.
     if (rest.length === 0) for (const sentence of own) if (!said.has(sentenceKey(sentence))) said.set(sentenceKey(sentence), same.get(sentenceKey(gone[0]))!);
   }
+  settle(said);
   for (const [key] of said) {
     const { passage, index } = sentences.get(key)!;
     const next = sentences.get(`${passage.id}/${index + 1}`);
@@ -61,6 +64,22 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
     also.set(primary, [...(also.get(primary) ?? []), { id: passage.id, from, to }]);
   }
   return { said, also };
+}
+
+/** What says it for others is shown itself: of those that stand for each other in turn the last stays, and all others lead to what is shown. */
+function settle(said: Map<string, string>): void {
+  for (const key of [...said.keys()]) {
+    const met = new Set([key]);
+    let last = said.get(key);
+    for (; last !== undefined && said.has(last) && !met.has(last); last = said.get(last)) met.add(last);
+    // Led round in a circle: this one is shown.
+    if (last !== undefined && met.has(last)) said.delete(key);
+  }
+  for (const [key, first] of said) {
+    let last = first;
+    while (said.has(last)) last = said.get(last)!;
+    said.set(key, last);
+  }
 }
 
 /** Lists that another source's list in the same lesson says point by point: for each of their passages the key of what says it. */

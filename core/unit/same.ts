@@ -1,5 +1,5 @@
-import { overlap, weighed } from '../language/similarity';
-import { denies, NEGATIVE, type Fact } from './fact';
+import { weighed } from '../language/similarity';
+import { denies, type Fact } from './fact';
 
 /** Stems in more sentences than this find no partner. */
 const COMMON = 60;
@@ -17,8 +17,8 @@ const COMPARED = 0.25;
 const NUMBER_WEIGHT = 0.9;
 /** Of a sentence of few words those that both have must be this telling, against the rarest, on the mean. */
 const FEW = 0.8;
-/** Within one source only what says it with nearly the same words is a repeat. */
-const WITHIN = { share: 0.85, least: 5 };
+/** Of fewer stems nothing is a repeat within one source. */
+const LEAST_WITHIN = 5;
 
 /**
  * Facts that are said twice: each sentence that says less with the fuller one that says the same, by their keys. Of two as full as each
@@ -77,11 +77,15 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
 /** Whether what is said has no verb; the rows of a table stand under their heads and are more. */
 const isNote = ({ sentence: { passage, tags } }: Fact): boolean => passage.kind !== 'row' && tags.length > 0 && !tags.some(({ tag }) => tag === 'VERB' || tag === 'AUX');
 
-/** Whether a sentence of the same source says the same with nearly the same words. */
+/**
+ * Whether a sentence of the same source says the same: letter by letter, and of itself. A manual says nearly the same of two things
+ * ("update-rc.d", "invoke-rc.d"), the same words of what stands before ("This plugin ..."), and the same points under two lead-ins.
+ */
 function repeats(less: Fact, fuller: Fact): number {
-  if (less.stems.size < WITHIN.least || less.sentence.passage.kind === 'row' || less.sentence.passage === fuller.sentence.passage) return 0;
-  const same = less.numbers.size === fuller.numbers.size && [...less.numbers].every((number) => fuller.numbers.has(number));
-  if (!same || less.stems.size < fuller.stems.size * WITHIN.share) return 0;
-  const share = overlap(less.stems, fuller.stems);
-  return share >= WITHIN.share && NEGATIVE.test(less.sentence.text) === NEGATIVE.test(fuller.sentence.text) ? share : 0;
+  const { passage, text, facts } = less.sentence;
+  if (less.stems.size < LEAST_WITHIN || passage === fuller.sentence.passage || [passage, fuller.sentence.passage].some(({ kind }) => kind === 'row' || kind === 'item' || kind === 'definition')) return 0;
+  if (facts?.leaning || /^(?:this|that|these|those|it|they|such)\b/i.test(text)) return 0;
+  return lettersOf(text) === lettersOf(fuller.sentence.text) ? 1 : 0;
 }
+
+const lettersOf = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim();

@@ -68,13 +68,19 @@ function open(): Given | Extract<ReadResult, { ok: false }> {
   }
 }
 
-/** HTML pages of a folder and its subfolders and the pictures beside them, links to elsewhere not followed. */
-function pagesIn(folder: string, below: string): { name: string; bytes: Uint8Array }[] {
+/** HTML pages of a folder and its subfolders and the pictures beside them, as far as there is room for pictures; links to elsewhere not followed. */
+function pagesIn(folder: string, below: string, room = { pictures: LIMITS.fileBytes }): { name: string; bytes: Uint8Array }[] {
   return readdirSync(folder, { withFileTypes: true })
     .sort((a, b) => (a.name < b.name ? -1 : 1))
     .flatMap((entry) => {
       const name = below ? `${below}/${entry.name}` : entry.name;
-      if (entry.isDirectory() && below.split('/').length < 6) return pagesIn(join(folder, entry.name), name);
-      return entry.isFile() && OF_A_SITE.test(entry.name) && statSync(join(folder, entry.name)).size <= LIMITS.fileBytes / 8 ? [{ name, bytes: new Uint8Array(readFileSync(join(folder, entry.name))) }] : [];
+      if (entry.isDirectory() && below.split('/').length < 6) return pagesIn(join(folder, entry.name), name, room);
+      if (!entry.isFile() || !OF_A_SITE.test(entry.name)) return [];
+      const { size } = statSync(join(folder, entry.name));
+      const isPage = /\.x?html?$/i.test(entry.name);
+      if (size > LIMITS.fileBytes / 8 || (!isPage && size > room.pictures)) return [];
+      // A folder of photographs does not keep its pages from being read.
+      if (!isPage) room.pictures -= size;
+      return [{ name, bytes: new Uint8Array(readFileSync(join(folder, entry.name))) }];
     });
 }

@@ -173,8 +173,8 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
 }
 
 const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
-/** What may be raised to a power: a short unit or a single sign ("m", "cm", "km", "x", ")"). */
-const BASE = /(?:^|[\s\d(/·])(?:[kcmdµ]?m|[a-zA-Z]|s|h)$|[)\d]$/;
+/** What may be raised to a power: a single sign, a metre, any short unit behind a figure ("50 ft"), a number of a digit or two, what stands in brackets. */
+const BASE = /(?:^|[\s\d(/·])(?:[kcmdµ]?m|\p{L})$|\d\s?\p{L}{1,3}$|(?:^|[^\d.,])\d{1,2}$|\)$/u;
 
 /**
  * What a raised number or sign says: a power keeps its height ("m²"), the mark of a note is left out ("changed¹", "work*"). Undefined

@@ -23,9 +23,12 @@ function ofPages(pages: readonly string[]): string {
     return [...new Set([filled[0], filled.at(-1)])].filter((at) => at !== undefined);
   });
   const counts = counted(cut.flatMap((lines, page) => edges[page].map((at) => shapeOf(lines[at]))));
-  const runs = (line: string) => NUMBER.test(shapeOf(line)) || counts.get(shapeOf(line))! >= Math.max(RUNNING.least, pages.length * RUNNING.share);
+  // A number alone is the page's when it counts with the pages; any other ("112") is what the text says.
+  const ahead = (line: string, page: number) => Number(/\d+/.exec(line)?.[0] ?? NaN) - page;
+  const numbered = counted(cut.flatMap((lines, page) => edges[page].filter((at) => NUMBER.test(shapeOf(lines[at]))).map((at) => String(ahead(lines[at], page)))));
+  const runs = (line: string, page: number) => (NUMBER.test(shapeOf(line)) ? (numbered.get(String(ahead(line, page))) ?? 0) >= 2 : counts.get(shapeOf(line))! >= Math.max(RUNNING.least, pages.length * RUNNING.share));
   // A paragraph that the end of a page cut goes on behind it.
-  return cut.map((lines, page) => lines.filter((line, at) => !edges[page].includes(at) || !runs(line)).join('\n').replace(/\s+$/, '')).reduce((whole, page) => whole + (/[\p{Ll},;-]$/u.test(whole) && /^\s*\p{Ll}/u.test(page) ? `\n${page.replace(/^\s*\n/, '')}` : `\n\n${page}`));
+  return cut.map((lines, page) => lines.filter((line, at) => !edges[page].includes(at) || !runs(line, page)).join('\n').replace(/\s+$/, '')).reduce((whole, page) => whole + (/[\p{Ll},;-]$/u.test(whole) && /^\s*\p{Ll}/u.test(page) ? `\n${page.replace(/^\s*\n/, '')}` : `\n\n${page}`));
 }
 
 function ofLines(lines: readonly string[]): string {

@@ -32,6 +32,10 @@ describe('running heads and feet of a text', () => {
     const loose = texts(await read('c.txt', ['Packs come on Monday.', 'Store manual              Page 1', 'Damp packs are dried for a day.', 'Store manual              Page 2', 'Torn packs go back.', 'Store manual              Page 3', 'Step 1', 'Step 2', 'Step 3'].join('\n\n')));
     expect(loose.join(' ')).not.toContain('Store manual');
   });
+  it('are no figures of the text, though they end a page', async () => {
+    const source = await read('b2.txt', ['Packs come on Monday.\n\nIn an emergency dial\n\n112', 'Damp packs are dried for a day.', 'Torn packs go back.', 'Wet packs are burnt.'].join('\f'));
+    expect(JSON.stringify(source)).toContain('112');
+  });
   it('are none where steps are only counted', async () => {
     const source = await read('d.txt', ['Step 1', 'Open the box.', 'Step 2', 'Take the pump out.', 'Step 3', 'Close the box.'].join('\n\n'));
     expect(JSON.stringify(source)).toContain('Step 2');
@@ -43,6 +47,10 @@ describe('marks of notes', () => {
     const source = await read('e.html', '<h1>Saws</h1><h2>Blades</h2><p>The blade is changed<sup>1</sup> after ten hours of work<sup><a href="#n3">*</a></sup>. An area of 5 m<sup>2</sup> is kept free, on the 1<sup>st</sup> floor too.</p><p class="footnote">1 By the foreman only.</p><h2>Guards<sup>2</sup></h2><p>Guards stay on.</p>');
     expect(texts(source)).toEqual(['The blade is changed after ten hours of work. An area of 5 m² is kept free, on the 1st floor too.', 'By the foreman only.', 'Guards stay on.']);
     expect(source.root.sections[1].title).toBe('Guards');
+  });
+  it('are not the figures of a text: powers of any unit, and what a note begins with', async () => {
+    const source = await read('e2.html', '<h1>Saws</h1><p>Keep 50 ft<sup>2</sup> free, or 10<sup>3</sup> cm<sup>2</sup>.</p><p class="footnote">30 minutes at most.</p><p class="footnote">1 By the foreman only.</p><p class="footnote">2 Or a deputy.</p><p class="footnote">24 Hours of rest are the rule.</p>');
+    expect(texts(source)).toEqual(['Keep 50 ft² free, or 10³ cm².', '30 minutes at most.', 'By the foreman only.', 'Or a deputy.', '24 Hours of rest are the rule.']);
   });
 });
 
@@ -87,6 +95,10 @@ describe('captions and pictures', () => {
     expect(source.pictures.map(({ alt, near, caption }) => [alt, said(near), said(caption)])).toEqual([['A pump', 'The pump has a guard.', 'The guard, taken off'], ['A gauge', 'Figure 3. The gauge', 'Figure 3. The gauge']]);
     expect(kinds(source)).toEqual(['paragraph', 'caption', 'caption', 'row', 'caption']);
     expect([...media.keys()]).toEqual([source.pictures[0].hash]);
+  });
+  it('are no steps, which have a word and a number, too', async () => {
+    const source = await read('m2.html', `<h1>Pumps</h1><p>Step 3: Turn the tap off.</p><img src="${INLINE}" alt="The tap"><p>Abb. 4 – Der Hahn</p><img src="${INLINE}" alt="Hahn">`);
+    expect(kinds(source)).toEqual(['paragraph', 'caption']);
   });
   it('come with a folder of pages and with Markdown that holds them, and from nowhere else', async () => {
     const folder = await reading({ name: 'site', pages: [{ name: 'index.html', bytes: bytes('<h1>Pumps</h1><a href="deep/a.html">A</a>') }, { name: 'deep/a.html', bytes: bytes('<h1>Guards</h1><p>Guards stay on the pump.</p><img src="../pics/guard%201.png?x=1" alt="The guard"><img src="https://elsewhere.example/x.png">') }, { name: 'pics/guard 1.png', bytes: PNG }] });

@@ -137,6 +137,12 @@ describe('DOCX', () => {
     expect(outline(source)).toEqual(['# Fees', 'paragraph: Pay at once.', 'code: a\nb']);
   });
 
+  it('takes preformatted paragraphs for code, unless the whole document is set so', async () => {
+    const command = wordParagraph('desk --start', 'P') + wordParagraph('desk --stop', 'P');
+    expect(outline(await read('a.docx', aDocx(wordParagraph('The desk is started with a command and stopped with another:') + command)))).toEqual(['paragraph: The desk is started with a command and stopped with another:', 'code: desk --start\ndesk --stop']);
+    expect(outline(await read('b.docx', aDocx(wordParagraph('Desk') + wordParagraph('Every saw is wiped with oil before it is hung up.', 'P') + wordParagraph('Every drill is counted.', 'P'))))).toEqual(['paragraph: Desk', 'paragraph: Every saw is wiped with oil before it is hung up.', 'paragraph: Every drill is counted.']);
+  });
+
   it('takes inserted text and leaves deleted text of tracked changes', async () => {
     const source = await read('a.docx', aDocx('<w:p><w:r><w:t xml:space="preserve">Pay </w:t></w:r><w:del><w:r><w:delText>never</w:delText></w:r></w:del><w:ins><w:r><w:t>today.</w:t></w:r></w:ins></w:p>'));
     expect(source.passages[0].text).toBe('Pay today.');

@@ -11,6 +11,8 @@ describe('the end of a line', () => {
     ['Look at https://desk.example/guide/\nchapter-two.html today.', 'Look at https://desk.example/guide/chapter-two.html today.'],
     ['Look at https://desk.example/guide\nbefore you begin.', 'Look at https://desk.example/guide before you begin.'],
     ['Hand tools are\nfree of charge.', 'Hand tools are free of charge.'],
+    ['Sterile and non-\nsterile packs.', 'Sterile and non-sterile packs.'],
+    ['Send it by e-\nmail today.', 'Send it by e-mail today.'],
   ])('%j', (text, whole) => expect(joined(text)).toBe(whole));
 });
 

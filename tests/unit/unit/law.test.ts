@@ -72,6 +72,17 @@ describe('nothing that matters is lost', () => {
     }
   });
 
+  it('a listing of code is no background, which has no sentence to tell by', async () => {
+    const part = (noun: string) => `## The ${noun}\n\nEvery ${noun} must be started from the board.\n\n\`\`\`\nstart --${noun} --slow --wait\nlisten --${noun} --port=3\n\`\`\`\n\nThe ${noun} was bought from a mill in the hills, and six people carried it into the yard on a wet day in a cold spring long before the war.\n`;
+    const knowledge = await knowing(`# Yard\n\n${['pump', 'crane', 'boiler'].map(part).join('\n')}`, 'listed.md');
+    const full = courseMinutes(draftCourse(aBrief({ size: { questionsPerLesson: 0 } }), [knowledge], 'Yard').course);
+    const { course } = draftCourse(aBrief({ size: { minutes: full * 0.75, questionsPerLesson: 0 } }), [knowledge], 'Yard');
+    expect(course.leftOut!.some((left) => left.reason === 'light')).toBe(true);
+    const codes = new Set(knowledge.source.passages.filter(({ kind }) => kind === 'code').map(({ id }) => id));
+    expect(codes.size).toBe(3);
+    expect(course.leftOut!.filter((left) => left.reason === 'light').flatMap((left) => left.passages).some(({ id }) => codes.has(id))).toBe(false);
+  });
+
   it('what is left out is listed at the grain of what it says, and goes from the list when a page has it', () => {
     const draft = draftCourse(aBrief({ size: { minutes: 2, questionsPerLesson: 0 } }), [policy], 'Yard');
     const { leftOut, minutes } = accountOf(draft.course, [policy]);

@@ -32,6 +32,17 @@ describe('the same fact', () => {
     if (what === 'more than the other') expect(found.every((each) => each.startsWith('Guests sign the yellow book. ='))).toBe(true);
     else expect(found).toEqual([]);
   });
+  it('within one source is only what it says letter by letter, of itself', async () => {
+    const within = async (...said: string[]) => {
+      const knowledge = [await knowing(`# One\n\n## A\n\n${said.join(`\n\n${FILLER}\n\n`)}\n`)];
+      return sameFacts(factsOf(knowledge, () => true), () => 'lesson').size;
+    };
+    const RULE = 'The pump room is locked by the last keeper each evening.';
+    expect(await within(RULE, RULE.replace('.', '!'))).toBe(1);
+    expect(await within(RULE, RULE.replace('pump', 'boiler'))).toBe(0);
+    expect(await within('This filter keeps sand out of the wide pump room.', 'This filter keeps sand out of the wide pump room.')).toBe(0);
+    expect(await within('Before a dive:\n\n- the wide pump room is locked each evening', 'After a dive:\n\n- the wide pump room is locked each evening')).toBe(0);
+  });
   it('is looked for in time that grows with the text', async () => {
     const many = await knowing(`# A\n\n## B\n\n${Array.from({ length: 400 }, (_, at) => `Shelf ${at} holds item${at} and part${at * 7} of the stock.`).join('\n\n')}\n`);
     expect(sameFacts(factsOf([many], () => true), () => undefined).size).toBe(0);
@@ -47,16 +58,27 @@ describe('lists that say the same point by point', () => {
     return [...said].map(([less, fuller]) => [text(less), text(fuller)]);
   };
   const FIVE = ['Clean the blades:', '', '- before you cut a rose;', '- before a clean cut, such as a graft;', '- after any contact with sap or blight;', '- after you cut a diseased branch;', '- after the last row, every time.'].join('\n');
-  it('are taught once and whole, also where one point has other words and stands between its neighbours', async () => {
-    const found = await lesson(FIVE, ['Five moments:', '', '- before the rose', '- before grafting', '- after sap', '- after the diseased branch', '- after the last row'].join('\n'));
-    expect(found).toContainEqual(['before grafting', 'before a clean cut, such as a graft;']);
+  it('are taught once and whole, the points of one word too', async () => {
+    const found = await lesson(FIVE, ['Five moments:', '', '- before the rose', '- clean cut', '- sap', '- after the diseased branch', '- after the last row'].join('\n'));
+    expect(found).toContainEqual(['sap', 'after any contact with sap or blight;']);
     expect(found).toHaveLength(6);
   });
-  it('stay both where the order, the figures or most of the words are others', async () => {
+  it('stay both where the order or the words of a single point are others', async () => {
     for (const other of [
-      ['Five moments:', '', '- after the last row', '- after the diseased branch', '- after sap', '- before grafting', '- before the rose'],
+      ['Five moments:', '', '- after the last row', '- after the diseased branch', '- after sap', '- clean cut', '- before the rose'],
+      ['Five moments:', '', '- before the rose', '- before the tea break', '- after sap', '- after the diseased branch', '- after the last row'],
+      ['Five moments:', '', '- before the rose', '- clean cut', '- never after sap', '- after the diseased branch', '- after the last row'],
+      ['Five moments:', '', '- before the rose', '- clean cut', '- after 3 contacts with sap', '- after the diseased branch', '- after the last row'],
       ['Evening:', '', '- oil the rose shears', '- sharpen clean knives', '- empty the sap bucket', '- burn the diseased heap', '- lock the last gate'],
     ]) expect((await lesson(FIVE, other.join('\n'))).filter(([less]) => other.some((line) => line.endsWith(less)))).toEqual([]);
+  });
+  it('never stand for each other in turn: something that says it is always shown', async () => {
+    // The handout's list says nothing but the policy's, while a point of the policy is said more fully by one of the handout's.
+    const policy = '- You must ring the harbour office.\n- Close the red valve beside the pump with the brass key.\n- Write the log of the day in ink.';
+    const handout = '- You must ring the harbour office quickly\n- Close the valve\n- Write the log';
+    const found = new Map((await lesson(policy, handout)).map(([less, fuller]) => [less, fuller]));
+    expect(found.size).toBe(3);
+    for (const fuller of found.values()) expect(found.has(fuller)).toBe(false);
   });
   it('of entries with two halves one goes alone, of a list of names none', async () => {
     const rules = 'Dirty blades are scrubbed with soap and water for 40 seconds.';
