@@ -49,7 +49,7 @@ function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }
   const tags = pack.tags && passage.kind !== 'row' && readable ? pack.tags(text) : [];
   const facts = pack.facts && readable ? pack.facts(text, tags) : undefined;
   if (facts && !facts.leaning && pack.sendsTo?.(text, titles)) facts.leaning = 'points-elsewhere';
-  return { passage, from, to, index, text, words: roughWords(text), stems: readable ? pack.stems(text) : [], tags, ...(facts && { facts }), technical: isTechnical(text) };
+  return { passage, from, to, index, text, words: roughWords(text), stems: readable ? pack.stems(text) : [], tags, ...(facts && { facts }), technical: readable && isTechnical(text) };
 }
 
 /** More symbols than prose has. */

@@ -65,6 +65,7 @@ describe('assembling a source', () => {
 
   it('counts words of scripts with and without spaces', () => {
     expect(roughWords("It's 3 o'clock – now.")).toBe(4);
+    expect(roughWords("It's 3 o'clock -- now,\tat (once).")).toBe(6);
     expect(roughWords('状態レポート')).toBe(3);
   });
 });
