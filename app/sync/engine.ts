@@ -1,4 +1,4 @@
-import { keepRefused, refitted } from '~~/core/course/conflicts';
+import { keepRefused, metAnother, refitted, without } from '~~/core/course/conflicts';
 import type { Course } from '~~/core/course/course';
 import { applyAll, gesturesOf, replayAll, type Operation } from '~~/core/course/operations';
 import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
@@ -9,7 +9,8 @@ export interface Answer {
   revision: number;
   accepted?: string[];
   refused?: { id: string; problem: { code: string; place?: string }; now?: unknown }[];
-  missed: Operation[];
+  /** What others did since; left out where that is more than is worth making again: the course is opened anew then. */
+  missed?: Operation[];
   operations?: Operation[];
   what?: string;
   undo?: string;
@@ -230,10 +231,19 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
 
   /** The server will never take these: they are kept here for their author, and the course is shown as it stands there. */
   async function setAside(batch: readonly Pending[]) {
-    const aside = batch.map((change) => ({ ...change, stuck: true }));
-    pending = pending.filter((change) => !batch.includes(change));
-    stuck.push(...aside);
-    await put(aside);
+    const aside = [...batch];
+    const rest: Pending[] = [];
+    // What was made on top of them is made without them, or lies aside with them: it did not meet anybody else.
+    for (const change of pending.filter((each) => !batch.includes(each))) {
+      const operation = without(change.operation, aside.map((each) => each.operation));
+      if (operation) rest.push(operation === change.operation ? change : { ...change, operation });
+      else aside.push(change);
+    }
+    const rebased = rest.filter((change) => !pending.includes(change));
+    pending = rest;
+    const kept = aside.map((change) => ({ ...change, stuck: true }));
+    stuck.push(...kept);
+    await put([...kept, ...rebased]);
     settleState();
     const opened = await server.open().catch(() => undefined);
     if (opened) {
@@ -248,10 +258,19 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     const refused = new Set((answer.refused ?? []).map((each) => each.id));
     const taken = batch.filter((each) => !refused.has(each.id));
     const left = batch.filter((each) => refused.has(each.id));
+    const forGood = (answer.refused ?? []).some(({ problem }) => problem.code !== 'with-gesture' && !metAnother(problem.code));
+    const before = pending;
     pending = pending.filter((each) => !batch.includes(each));
-    await advance(answer, taken.map((each) => each.operation));
-    if (left.length > 0) again(left);
-    void box.drop(batch.filter((each) => !pending.includes(each)).map((each) => each.id));
+    try {
+      await advance(answer, taken.map((each) => each.operation));
+    } catch (error) {
+      // The course could not be read anew: they are sent once more, and made once all the same.
+      pending = before;
+      throw error;
+    }
+    if (left.length > 0) await (forGood ? setAside(left) : again(left));
+    const stay = new Set([...pending, ...stuck].map((each) => each.id));
+    void box.drop(batch.map((each) => each.id).filter((id) => !stay.has(id)));
     reached();
     settleState();
   }
@@ -289,7 +308,8 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
   /** Brings the confirmed course forward by what others did and by one's own; reads it anew when that does not fit. */
   async function advance(answer: Answer, own: readonly Operation[]) {
     tell.undoable(answer.undo, answer.redo);
-    const applied = confirmed && replayAll(confirmed, [...answer.missed, ...own]);
+    const { missed } = answer;
+    const applied = confirmed && missed && replayAll(confirmed, [...missed, ...own]);
     if (applied?.ok) {
       confirmed = applied.course;
       revision = answer.revision;
@@ -299,7 +319,7 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
       revision = fresh.revision;
     }
     // Own changes that were confirmed, and nothing else: what is shown is right already.
-    if (pending.length === 0 && answer.missed.length === 0 && applied?.ok && own.length > 0 && !answer.operations && (answer.refused ?? []).length === 0) return;
+    if (pending.length === 0 && applied?.ok && missed?.length === 0 && own.length > 0 && !answer.operations && (answer.refused ?? []).length === 0) return;
     show();
     tell.outside();
   }

@@ -79,6 +79,23 @@ export function refitted(course: Course, operation: Operation): Operation | unde
   return merged && { ...operation, value: merged.value, was: now };
 }
 
+/** Why an operation was refused, where others changed the course meanwhile; for any other reason it is refused for good. */
+const MET: ReadonlySet<string> = new Set(['changed-meanwhile', 'gone', 'place-gone', 'id-taken', 'no-such-check', 'no-such-objective']);
+export const metAnother = (code: string): boolean => MET.has(code);
+
+/**
+ * An operation as it is when others made before it (`gone`, in order) are not made after all: a field is set from what stood
+ * there before them. Undefined for what is done to something that they put in.
+ */
+export function without(operation: Operation, gone: readonly Operation[]): Operation | undefined {
+  const never = new Set(gone.flatMap((each) => (each.type === 'insert' ? idsWithin(each.kind, each.node) : [])));
+  const touched = operation.type === 'insert' ? [operation.parent, operation.after] : operation.type === 'move' ? [operation.id, operation.parent, operation.after] : [operation.id];
+  if (touched.some((id) => id !== null && never.has(id))) return undefined;
+  if (operation.type !== 'set') return operation;
+  const first = gone.find((each) => each.type === 'set' && each.id === operation.id && each.field === operation.field);
+  return first?.type === 'set' ? { ...operation, was: first.was } : operation;
+}
+
 /** Texts that met another's and wait for their author to choose, oldest first. */
 export function conflictsOf(course: Pick<Course, 'takes'>): Take[] {
   return course.takes.filter((take) => take.made.why === 'conflict');

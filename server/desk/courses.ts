@@ -13,6 +13,8 @@ import { peopleIn } from '../database/people';
 /** Successive sets of one field in one gesture within this time are one change in the log. */
 const MERGE_WITHIN = 3000;
 const SNAPSHOT_EVERY = 200;
+/** A window that missed more changes than this opens the course anew. */
+const MOST_MISSED = 500;
 /** Courses kept in memory. */
 const KEPT = 50;
 export const OPERATION_VERSION = DOCUMENT_VERSION;
@@ -33,8 +35,8 @@ export interface Posted {
   accepted: string[];
   /** Gestures that did not fit, change by change: `with-gesture` for those that only stand beside the one that did not. */
   refused: { id: string; problem: Problem; now?: unknown }[];
-  /** Changes of others since `since`, oldest first, to be made before one's own. */
-  missed: Operation[];
+  /** Changes of others since `since`, oldest first, to be made before one's own; undefined where they are too many: then the course is to be opened anew. */
+  missed?: Operation[];
 }
 
 /** Undo and redo: the operations they made, or why they could not. */
@@ -42,7 +44,7 @@ export interface TakenBack {
   revision: number;
   what: string;
   operations: Operation[];
-  missed: Operation[];
+  missed?: Operation[];
 }
 
 /** A random id for something a person makes. */
@@ -182,8 +184,9 @@ export function courseDesk(db: Db, now: () => number, onChange: (id: string, rev
     return { revision: state.revision, what: group.what, operations, missed };
   }
 
-  function missedSince(id: string, since: number, revision: number): Operation[] {
-    return since >= revision ? [] : courses.changesAfter(id, since).map((change) => change.operation);
+  function missedSince(id: string, since: number, revision: number): Operation[] | undefined {
+    if (since >= revision) return [];
+    return revision - since > MOST_MISSED ? undefined : courses.changesAfter(id, since).map((change) => change.operation);
   }
 
   /** The course as it was at a revision that was pinned or named. */

@@ -146,6 +146,31 @@ describe('a change on the screen', () => {
     expect([reloaded.saving, kept.size]).toEqual(['saved', 0]);
   });
 
+  it('that was typed on top of what the server will never take meets nobody: it is made without that, or lies with it', async () => {
+    const lesson = aLesson('Never', []);
+    server.mood = 'strict-once';
+    const gesture: Operation[] = [title('Refused', 'First one'), { type: 'insert', kind: 'lesson', parent: server.course.modules[0].id, after: null, node: lesson }];
+    desk.change('two at once', gesture);
+    const sent = desk.settleAll();
+    desk.type('title', [title('Refused and more', 'Refused')], 'gathirdgest');
+    desk.type('title', [title('Within', 'Never', lesson.id)], 'gafourthgest');
+    desk.change('place', [{ type: 'move', id: anId('First two'), parent: server.course.modules[0].id, after: lesson.id }], 'gafifthgest');
+    await sent;
+    await desk.settleAll();
+    expect(desk.stuck().map((change) => change.what)).toEqual(['two at once', 'two at once', 'title', 'place']);
+    expect(titles(server.course)[0]).toBe('Refused and more');
+    expect(server.course.takes).toEqual([]);
+    expect(desk.trouble?.code).not.toBe('did-not-fit');
+    server.refuses = 'bad-input';
+    desk.change('title', [title('Once more', 'Refused and more')]);
+    await desk.settleAll();
+    server.refuses = undefined;
+    expect(desk.saving).toBe('stuck');
+    expect(server.course.takes).toEqual([]);
+    expect(desk.stuck().map((change) => change.operation)).toContainEqual(title('Once more', 'Refused and more'));
+    expect(kept.size).toBe(desk.stuck().length);
+  });
+
   it('left behind without a connection goes out from the first page, when there is one', async () => {
     server.mood = 'gone';
     desk.type('title', [title('Left behind', 'First one')]);
@@ -189,6 +214,23 @@ describe('what others change', () => {
     await desk.hear(server.revision);
     expect(titles(desk.course).slice(0, 2)).toEqual(['Mine', 'Theirs again']);
     expect(titles(server.course).slice(0, 2)).toEqual(['Mine', 'Theirs again']);
+  });
+
+  it('is read anew when it was too much, with one\'s own on top, also where that does not succeed at once', async () => {
+    vi.useFakeTimers();
+    server.mostMissed = 2;
+    for (const value of ['a', 'b', 'c']) server.other(title(value, titles(server.course)[1], anId('First two')));
+    await desk.refresh();
+    expect(titles(desk.course)[1]).toBe('c');
+    for (const value of ['d', 'e', 'f']) server.other(title(value, titles(server.course)[1], anId('First two')));
+    server.openFails = 1;
+    desk.change('title', [title('Mine', 'First one')]);
+    await desk.settleAll();
+    expect([desk.saving, titles(desk.course)[0]]).toEqual(['waiting', 'Mine']);
+    await vi.advanceTimersByTimeAsync(5000);
+    expect([desk.saving, ...titles(desk.course).slice(0, 2)]).toEqual(['saved', 'Mine', 'f']);
+    expect(server.revision).toBe(7);
+    vi.useRealTimers();
   });
 
   it('is asked for when it is heard of, and not for one\'s own', async () => {

@@ -8,7 +8,7 @@ interface Sent { since: number; what?: string; changes: { id: string; group: str
 /** A server as the desk sees it: one course, changes of others, and moods. */
 export function aServer() {
   const server = {
-    course: aCourse() as Course, revision: 0, log: [] as Operation[], seen: new Set<string>(), sent: [] as Sent[], mood: 'well' as 'well' | 'gone' | 'strict' | 'signed-out', groups: [] as Operation[][],
+    course: aCourse() as Course, revision: 0, log: [] as Operation[], seen: new Set<string>(), sent: [] as Sent[], mood: 'well' as 'well' | 'gone' | 'strict' | 'strict-once' | 'signed-out', mostMissed: Infinity, openFails: 0, refuses: undefined as string | undefined, groups: [] as Operation[][],
     /** Somebody else changes the course. */
     other(operation: Operation) {
       const applied = apply(server.course, operation);
@@ -18,19 +18,23 @@ export function aServer() {
       server.log.push(operation);
     },
   };
+  /** What others did since; nothing where it is too much. */
+  const missedSince = (since: number) => (server.log.length - since > server.mostMissed ? undefined : server.log.slice(since));
   const answer = async (path: string, { body, query }: { body?: Sent; query?: { since: number } } = {}) => {
     await Promise.resolve();
     if (server.mood === 'gone') throw new Error('fetch failed');
     if (server.mood === 'signed-out') throw Object.assign(new Error('401'), { statusCode: 401, data: { data: { code: 'not-signed-in', message: 'Sign in first.' } } });
     if (path.endsWith('/operations')) {
-      if (server.mood === 'strict') throw Object.assign(new Error('422'), { statusCode: 422, data: { data: { code: 'bad-input', message: 'What was sent cannot be used.' } } });
+      const strict = server.mood.startsWith('strict');
+      if (server.mood === 'strict-once') server.mood = 'well';
+      if (strict) throw Object.assign(new Error('422'), { statusCode: 422, data: { data: { code: 'bad-input', message: 'What was sent cannot be used.' } } });
       server.sent.push(body!);
-      const missed = server.log.slice(body!.since);
+      const missed = missedSince(body!.since);
       const accepted: string[] = [];
       const refused: unknown[] = [];
       const fresh = body!.changes.filter(({ id }) => !server.seen.has(id));
       accepted.push(...body!.changes.filter(({ id }) => server.seen.has(id)).map(({ id }) => id));
-      const applied = applyAll(server.course, fresh.map(({ operation }) => operation));
+      const applied = server.refuses ? { ok: false as const, problem: { code: server.refuses }, at: 0 } : applyAll(server.course, fresh.map(({ operation }) => operation));
       if (!applied.ok) refused.push(...fresh.map(({ id }, at) => ({ id, problem: at === applied.at ? applied.problem : { code: 'with-gesture' } })));
       else {
         server.course = applied.course;
@@ -43,13 +47,14 @@ export function aServer() {
       return { revision: server.revision, accepted, refused, missed, undo: 'it' };
     }
     if (path.endsWith('/undo')) {
-      const missed = server.log.slice(body!.since);
+      const missed = missedSince(body!.since);
       const operations = server.groups.pop()!;
       for (const operation of operations) server.other(operation);
       return { revision: server.revision, missed, operations, what: 'it' };
     }
-    if (path.endsWith('/changes')) return { revision: server.revision, missed: server.log.slice(query!.since) };
+    if (path.endsWith('/changes')) return { revision: server.revision, missed: missedSince(query!.since) };
     if (path.endsWith('/figures')) return {};
+    if (server.openFails-- > 0) throw new Error('fetch failed');
     return { course: server.course, revision: server.revision, role: 'author' };
   };
   vi.stubGlobal('$fetch', vi.fn(answer));

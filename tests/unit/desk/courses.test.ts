@@ -39,6 +39,16 @@ describe('changes of a course', () => {
     expect(posted.missed).toEqual([title('Toms title', 'First one')]);
   });
 
+  it('that a window missed come along, unless they are so many that it opens the course anew', () => {
+    const { desk, id } = aDesk();
+    const posts = Array.from({ length: 502 }, (_, at) => aChange(title(`Title ${at + 1}`, at ? `Title ${at}` : 'First one')));
+    desk.post(id, posts, 0);
+    expect(desk.changesSince(id, 2).missed).toHaveLength(500);
+    expect(desk.changesSince(id, 1)).toEqual({ revision: 502, missed: undefined });
+    expect(desk.takeBack(id, INES, 0, 'undo')).toMatchObject({ missed: undefined });
+    expect(desk.post(id, [aChange(title('Late', 'Title 501'))], 0)).toMatchObject({ accepted: [expect.any(String)], missed: undefined });
+  });
+
   it('of one burst of typing are one in the log, and go back as one', () => {
     const { desk, id, clock, db } = aDesk();
     const group = freshId('g');
