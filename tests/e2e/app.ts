@@ -31,6 +31,7 @@ async function start(port: number, folder: string, env: Record<string, string> =
     if (await fetch(`http://127.0.0.1:${port}/api/health`).then(() => true, () => false)) return child;
     await new Promise((go) => setTimeout(go, 50));
   }
+  child.kill('SIGKILL');
   throw new Error('The server did not start.');
 }
 
