@@ -26,6 +26,14 @@ const LEAST_WITHIN = 5;
  * stands in. Candidates are found by their rarest stems, so the time grows with the text, not with its square.
  */
 export function sameFacts(facts: readonly Fact[], lessonOf: (passageId: string) => string | undefined): Map<string, string> {
+  const repeated = repeats(facts);
+  const found = acrossSources(facts.filter((fact) => !repeated.has(fact.key)), lessonOf);
+  for (const [again, first] of repeated) found.set(again, found.get(first) ?? first);
+  return found;
+}
+
+function acrossSources(facts: readonly Fact[], lessonOf: (passageId: string) => string | undefined): Map<string, string> {
+  if (new Set(facts.map(({ source }) => source)).size < 2) return new Map();
   const spread = new Map<string, number>();
   for (const { stems } of facts) for (const stem of stems) spread.set(stem, (spread.get(stem) ?? 0) + 1);
   const weights = new Map([...spread].map(([stem, count]) => [stem, Math.log(1 + facts.length / count)]));
@@ -49,8 +57,8 @@ export function sameFacts(facts: readonly Fact[], lessonOf: (passageId: string) 
     const home = lessonOf(less.sentence.passage.id);
     let best: { fact: Fact; score: number } | undefined;
     for (const fuller of new Set(telling.flatMap((stem) => byStem.get(stem) ?? []))) {
-      if (place.get(fuller)! <= place.get(less)! || found.has(fuller.key)) continue;
-      const score = less.source === fuller.source ? repeats(less, fuller) : says(less, fuller, weights, rare, home !== undefined && lessonOf(fuller.sentence.passage.id) === home);
+      if (fuller.source === less.source || place.get(fuller)! <= place.get(less)! || found.has(fuller.key)) continue;
+      const score = says(less, fuller, weights, rare, home !== undefined && lessonOf(fuller.sentence.passage.id) === home);
       if (score > 0 && (!best || score > best.score || (score === best.score && fuller.source < best.fact.source))) best = { fact: fuller, score };
     }
     if (best) found.set(less.key, best.fact.key);
@@ -78,14 +86,20 @@ function says(less: Fact, fuller: Fact, weights: ReadonlyMap<string, number>, ra
 const isNote = ({ sentence: { passage, tags } }: Fact): boolean => passage.kind !== 'row' && tags.length > 0 && !tags.some(({ tag }) => tag === 'VERB' || tag === 'AUX');
 
 /**
- * Whether a sentence of the same source says the same: letter by letter, and of itself. A manual says nearly the same of two things
- * ("update-rc.d", "invoke-rc.d"), the same words of what stands before ("This plugin ..."), and the same points under two lead-ins.
+ * Sentences that a source says again, by their keys, each with the first: letter by letter, and of themselves. A manual says nearly
+ * the same of two things ("update-rc.d", "invoke-rc.d"), the same words of what stands before ("This plugin ..."), and the same
+ * points under two lead-ins.
  */
-function repeats(less: Fact, fuller: Fact): number {
-  const { passage, text, facts } = less.sentence;
-  if (less.stems.size < LEAST_WITHIN || passage === fuller.sentence.passage || [passage, fuller.sentence.passage].some(({ kind }) => kind === 'row' || kind === 'item' || kind === 'definition')) return 0;
-  if (facts?.leaning || /^(?:this|that|these|those|it|they|such)\b/i.test(text)) return 0;
-  return lettersOf(text) === lettersOf(fuller.sentence.text) ? 1 : 0;
+function repeats(facts: readonly Fact[]): Map<string, string> {
+  const first = new Map<string, Fact>();
+  const found = new Map<string, string>();
+  for (const fact of facts) {
+    const { passage, text, facts: told } = fact.sentence;
+    if (fact.stems.size < LEAST_WITHIN || passage.kind === 'row' || passage.kind === 'item' || passage.kind === 'definition' || told?.leaning || /^(?:this|that|these|those|it|they|such)\b/i.test(text)) continue;
+    const words = `${fact.source} ${text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim()}`;
+    const before = first.get(words);
+    if (!before) first.set(words, fact);
+    else if (before.sentence.passage !== passage) found.set(fact.key, before.key);
+  }
+  return found;
 }
-
-const lettersOf = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
