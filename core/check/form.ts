@@ -26,8 +26,13 @@ export interface QuestionMatter {
   course: QuestionPool;
 }
 
-/** One way to ask. It gives at most one question per claim. */
-export type QuestionForm = (matter: QuestionMatter) => Candidate[];
+/** One way to ask. */
+export interface QuestionForm {
+  /** Whether a claim is of the kind it asks about. */
+  asks(claim: Claim): boolean;
+  /** The question on such a claim; undefined where none would be good. */
+  ask(claim: Claim, matter: QuestionMatter): Candidate | undefined;
+}
 
 /** The words a claim stands on, as a quote. */
 export function quoteOf(claim: Claim): Quote {

@@ -15,12 +15,15 @@ const FORMS: Record<Candidate['form'], QuestionForm> = { condition: conditionQue
 /** Questions from here on were good in nine of ten cases when read; those below are kept as offers only when asked for. */
 export const SHOWN_FROM = 0.72;
 
+/** Of one form so many claims of a lesson are asked about at most: nobody looks through more offers. */
+const MOST_OF_A_FORM = 16;
+
 /**
  * Questions on a lesson's claims, best first: each with its options, feedback, evidence and the score it was given,
  * none twice on one sentence. The order of options is settled by their letters, so it tells nothing of the key.
  */
 export function draftQuestions(lessonId: string, matter: QuestionMatter): ChoiceCheck[] {
-  const candidates = Object.values(FORMS).flatMap((form) => form(matter)).filter((candidate) => candidate.score >= SHOWN_FROM && isFair(candidate));
+  const candidates = Object.values(FORMS).flatMap((form) => spreadOver(matter.lesson.filter(form.asks), MOST_OF_A_FORM).flatMap((claim) => form.ask(claim, matter) ?? [])).filter((candidate) => candidate.score >= SHOWN_FROM && isFair(candidate));
   const asked = new Set<string>();
   const stems: string[][] = [];
   return candidates
@@ -34,6 +37,11 @@ export function draftQuestions(lessonId: string, matter: QuestionMatter): Choice
       return true;
     })
     .map((candidate) => toCheck(lessonId, candidate));
+}
+
+/** So many of a list at most, taken evenly from its beginning to its end. */
+function spreadOver<Item>(list: readonly Item[], most: number): Item[] {
+  return list.length <= most ? [...list] : Array.from({ length: most }, (_, at) => list[Math.floor((at * list.length) / most)]);
 }
 
 /** No option stands out by its length alone, none twice, none a part of another. */

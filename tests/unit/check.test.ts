@@ -19,6 +19,10 @@ If two members want one saw, look into the reservation book.
 If the scanner fails on a Saturday, write a slip by hand.
 `;
 
+const [TOOLS, STATES] = ['saw drill plane ladder sander jack winch torch', 'damaged overdue wet borrowed stolen painted'].map((words) => words.split(' '));
+const DOINGS = ['put the tag on', 'carry the bucket to', 'look into', 'write a slip for', 'ring the keeper of', 'close the valve behind', 'sweep the floor around', 'lock away'];
+const THINGS = ['the cupboard', 'the yard gate', 'the river bench', 'the cellar stair', 'the oil press', 'the notice board'];
+
 describe('questions on conditions', () => {
   it('ask what to do, with other conditions\' rules as wrong answers that say whose they are', async () => {
     const made = await questions(RULES);
@@ -31,6 +35,16 @@ describe('questions on conditions', () => {
       expect(quote.text.toLowerCase()).toContain(option.text.toLowerCase());
       expect(option.feedback.code).toBe(option.id === damaged.key ? 'right' : 'other-case');
     }
+  });
+
+  it('are spread over a long lesson, and of one form no more than anybody looks through', async () => {
+    const { claims } = await knowing(Array.from({ length: 48 }, (_, at) => `If the ${TOOLS[at % 8]} of crew ${at} is ${STATES[Math.floor(at / 8)]}, ${DOINGS[at % 8]} ${THINGS[Math.floor(at / 8)]} number ${at}.`).join('\n\n'));
+    const made = draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(claims, english()) });
+    const asked = made.filter((check) => check.drafted!.form === 'condition').map((check) => Number(/crew (\d+)/.exec(check.stem)![1])).sort((a, b) => a - b);
+    expect(asked.length).toBeGreaterThan(4);
+    expect(asked.length).toBeLessThanOrEqual(16);
+    expect(asked[0]).toBeLessThan(12);
+    expect(asked.at(-1)).toBeGreaterThan(36);
   });
 
   it('are the same in whatever order claims come', async () => {

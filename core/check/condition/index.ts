@@ -3,23 +3,24 @@ import { contained, overlap } from '../../language/similarity';
 import type { Told } from '../pool';
 import { asOption, pointsOut, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 
-const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as soon as', 'in case', 'only if']);
+/** So many of the fittest are tried as wrong answers. */
+const TRIED = 40;
+
+const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as soon as', 'in case']);
 
 /**
  * "If this happens, what must you do?": rules with a condition for somebody who acts. Wrong answers are what other
  * rules ask for under other conditions, alike in polarity, strength and length.
  */
-export const conditionQuestions: QuestionForm = (matter) =>
-  matter.lesson.flatMap((claim) => {
-    const candidate = ask(claim, matter);
-    return candidate ? [candidate] : [];
-  });
+export const conditionQuestions: QuestionForm = {
+  asks: ({ kind, rule }) => kind === 'rule' && rule?.condition !== undefined && rule.person && CONDITION_WORDS.has(rule.condition.word),
+  ask,
+};
 
 function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const { pack } = matter;
-  const rule = claim.rule;
-  const condition = rule?.condition;
-  if (claim.kind !== 'rule' || !rule || !condition || !rule.person || !CONDITION_WORDS.has(condition.word) || condition.word === 'only if') return undefined;
+  const rule = claim.rule!;
+  const condition = rule.condition!;
   const words = (text: string) => text.split(/\s+/).length;
   const bareCondition = situation(claim);
   if (words(condition.text) < 4 || words(condition.text) > 22 || pointsOut(bareCondition) || !askable(claim) || !isSpecific(bareCondition, pack)) return undefined;
@@ -134,30 +135,26 @@ function wrongAnswers(claim: Claim, { course, pack }: QuestionMatter): Claim[] {
   const rule = claim.rule!;
   const own = course.told(claim);
   const length = rule.action.length;
-  const taken: Pick<Told, 'words' | 'action'>[] = [own];
-  return course.rulesNear(claim)
+  const near = course.rulesNear(claim)
     .filter((other) => other !== claim && other.rule!.negative === rule.negative)
     .filter((other) => other.ranges[0].id !== claim.ranges[0].id && (rule.strength === 'may') === (other.rule!.strength === 'may'))
     .filter((other) => other.rule!.action.length < length * 2.2 + 12 && other.rule!.action.length > length * 0.4 - 8 && seenOnce(other, pack).canBeWrong)
     // Two conditions about somebody may be one: who becomes loud may also be shouting.
     .filter((other) => !(seenOnce(claim, pack).aboutPerson && seenOnce(other, pack).aboutPerson))
-    .filter((other) => {
-      const { action, condition } = course.told(other);
-      return overlap(condition, own.condition) < 0.34 && contained(own.condition, condition) < 0.6 && contained(action, own.condition) < 0.75;
-    })
     .map((other) => {
       const topic = overlap(own.both, course.told(other).both);
       const gap = Math.abs(Math.log(other.rule!.action.length / length));
       return { other, fit: 0.2 * chance(claim.id, other.id) + (isReader(other) === isReader(claim) ? 0.3 : 0) + Math.min(topic, 0.25) * 2 - gap * 0.3 + (other.sourceId === claim.sourceId ? 0.1 : 0) };
     })
-    .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1))
-    .filter(({ other }) => {
-      // Half of the words in common ("call the desk lead", "fetch the desk lead"), and both could be right.
-      const told = course.told(other);
-      if (taken.some((each) => tooAlike(each, told))) return false;
-      taken.push(told);
-      return true;
-    })
-    .slice(0, 3)
-    .map(({ other }) => other);
+    .sort((a, b) => b.fit - a.fit || (a.other.id < b.other.id ? -1 : 1));
+  const taken: Claim[] = [];
+  // What is dear to find out is asked of the fittest alone, until there are enough.
+  for (const { other } of near.slice(0, TRIED)) {
+    if (taken.length === 3) break;
+    const { action, condition, words } = course.told(other);
+    if (overlap(condition, own.condition) >= 0.34 || contained(own.condition, condition) >= 0.6 || contained(action, own.condition) >= 0.75) continue;
+    // Half of the words in common ("call the desk lead", "fetch the desk lead"), and both could be right.
+    if (![own, ...taken.map(course.told)].some((each) => tooAlike(each, { action, words }))) taken.push(other);
+  }
+  return taken;
 }

@@ -7,15 +7,12 @@ const NOT_A_LIMIT = /\b(?:about|around|roughly|approximately|nearly|almost|last 
 const LIMITING = /\b(?:at least|at most|up to|no more than|not more than|no less than|no later than|within|less than|more than|fewer than|longer than|later than|maximum|minimum|limit|must|should|may|exceed|only|every|for|after|above|below|under|over|until)\b/i;
 
 /** "Which figure belongs in the gap?": limits, deadlines and amounts. Wrong figures are others of the same unit in the sources, then multiples. */
-export const numberQuestions: QuestionForm = (matter) =>
-  matter.lesson.flatMap((claim) => {
-    const candidate = ask(claim, matter);
-    return candidate ? [candidate] : [];
-  });
+export const numberQuestions: QuestionForm = { asks: ({ kind, quantity, leaning }) => kind === 'figure' && quantity !== undefined && !leaning, ask };
 
 function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
-  const { quantity, text } = claim;
-  if (claim.kind !== 'figure' || !quantity || claim.leaning || !pack.questions) return undefined;
+  const { text } = claim;
+  const quantity = claim.quantity!;
+  if (!pack.questions) return undefined;
   const words = text.split(/\s+/).length;
   const rest = text.slice(0, quantity.from) + text.slice(quantity.to);
   if (words < 7 || words > 34 || NOT_A_LIMIT.test(text) || !LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from)) || /[`{}<>|]|https?:/.test(text) || /^(?:other|another|some other|the other|in that|only then)\b/i.test(text)) return undefined;

@@ -5,11 +5,7 @@ import { asOption, quoteOf, type Candidate, type QuestionForm, type QuestionMatt
 const EVERYDAY = 4.7;
 
 /** "Which term stands for this?": definitions, with other defined terms as wrong answers. The term's own words are masked in its meaning. */
-export const termQuestions: QuestionForm = (matter) =>
-  matter.lesson.flatMap((claim) => {
-    const candidate = ask(claim, matter);
-    return candidate ? [candidate] : [];
-  });
+export const termQuestions: QuestionForm = { asks: ({ kind }) => kind === 'definition', ask };
 
 function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
   if (!isGood(claim, pack) || !pack.questions) return undefined;
