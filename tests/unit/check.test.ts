@@ -38,9 +38,9 @@ describe('questions on conditions', () => {
   });
 
   it('are spread over a long lesson, and of one form no more than anybody looks through', async () => {
-    const { claims } = await knowing(Array.from({ length: 48 }, (_, at) => `If the ${TOOLS[at % 8]} of crew ${at} is ${STATES[Math.floor(at / 8)]}, ${DOINGS[at % 8]} ${THINGS[Math.floor(at / 8)]} number ${at}.`).join('\n\n'));
+    const { claims } = await knowing(Array.from({ length: 48 }, (_, at) => `If a ${TOOLS[at % 8]} of berth ${at} is ${STATES[Math.floor(at / 8)]}, ${DOINGS[at % 8]} ${THINGS[Math.floor(at / 8)]} number ${at}.`).join('\n\n'));
     const made = draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(claims, english()) });
-    const asked = made.filter((check) => check.drafted!.form === 'condition').map((check) => Number(/crew (\d+)/.exec(check.stem)![1])).sort((a, b) => a - b);
+    const asked = made.filter((check) => check.drafted!.form === 'condition').map((check) => Number(/berth (\d+)/.exec(check.stem)![1])).sort((a, b) => a - b);
     expect(asked.length).toBeGreaterThan(4);
     expect(asked.length).toBeLessThanOrEqual(16);
     expect(asked[0]).toBeLessThan(12);
