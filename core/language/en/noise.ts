@@ -43,6 +43,10 @@ const HOUSEKEEPING = /\b(?:coffee|tea and|sandwiches|biscuits|lunch|cake|(?:phon
 /** Says that something will be said, rather than saying it. */
 const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b|\bhow long (?:was|is) (?:that|this)\b/i;
 const CLOSES = /^(?:(?:so|and|okay|well|right),? )*(?:that['’]?s (?:it|all)(?: from me| for (?:today|now|this))?(?:,? (?:I think|really|then|everybody|everyone))?[.!]?$|that['’]s it\b|i['’]?ll stop there\b|i['’]m (?:nearly )?done\b)|\bthat['’]s (?:it|all) (?:from me|for (?:today|now|this))[.!]?$/i;
+/** Takes leave of those present. */
+const LEAVES = /^(?:(?:so|and|well|okay),? )*(?:see you\b(?! (?:how|what|why|that|whether|if))|goodbye|bye\b|take care\b)[^.]{0,40}[.!]$/i;
+/** Only says that another matter comes. */
+const ANOTHER = /^(?:(?:and|so|okay|right|now|well|then|um|uh)[,.]? )*(?:what else|(?:the )?(?:first|next|last) one|one more(?: thing)?|next|moving on)[.?!:]$/i;
 /** Says that something will be shown to those present. */
 const SHOWS = /^we(?:['’]ll| will) show you\b/i;
 /** What those present cannot see of the speaker; of a camera that is watched the same words tell a guard something. */
@@ -54,7 +58,7 @@ const DISMISSES = /^(?:(?:but|well|anyway|oh),? )?(?:it (?:doesn['’]t|does not
 
 /** Whether a sentence says that what was told before it does not matter. */
 export const dismisses = (sentence: string): boolean => DISMISSES.test(sentence);
-const POLITE = /^(?:sorry|pardon|excuse me|please|never mind|you['’]re welcome|no problem|of course|sure)[.,!?]*$|^(?:so\s+)?thank(?:s| you)(?: (?:so|very) much)?(?: (?:for|to) [^.]{0,60})?[.!]?$/i;
+const POLITE = /^(?:sorry|pardon|excuse me|please|never mind|you['’]re welcome|no problem|of course|sure)[.,!?]*$|^(?:so\s+)?thank(?:s| you)(?: (?:so|very) much)?,?(?: (?:all|everybody|everyone|both))?(?: (?:for|to) [^.]{0,60})?[.!]?$/i;
 
 /** The kinds of noise an English sentence can be, the surest first. */
 export const ENGLISH_NOISE: readonly NoiseDetector[] = [
@@ -68,7 +72,8 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   { noise: 'legal', always: false, is: (text) => LEGAL.test(text) },
   { noise: 'marketing', always: false, is: (text) => PRAISE.test(text) },
   { noise: 'greeting', always: true, is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)) },
-  { noise: 'stage', always: false, is: (text, { spoken, voice, edge }) => wordsIn(text) <= 28 && ((spoken && HALL.test(text)) || (voice && (OF_THE_TALK.test(text) || OF_THE_COURSE.test(text))) || (spoken && wordsIn(text) <= 8 && CLOSES.test(text)) || (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))) },
+  { noise: 'stage', always: false, is: (text, { spoken, voice, edge }) => wordsIn(text) <= 28 && ((spoken && HALL.test(text)) || (voice && OF_THE_TALK.test(text)) || (spoken && wordsIn(text) <= 8 && (CLOSES.test(text) || ANOTHER.test(text))) || (spoken && edge && LEAVES.test(text)) || (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))) },
+  { noise: 'stage', always: false, is: (text, { voice }) => voice && wordsIn(text) <= 45 && OF_THE_COURSE.test(text) },
   { noise: 'stage', always: false, is: (text) => wordsIn(text) <= 10 && SHOWS.test(text) },
   { noise: 'stage', always: true, is: (text, { spoken }) => spoken && wordsIn(text) <= 14 && UNSEEN.test(text) && /\b(?:I|my|me)\b/.test(text) },
   { noise: 'politeness', always: false, is: (text, { voice }) => voice && (POLITE.test(text) || AGREES.test(text) || DISMISSES.test(text)) },
