@@ -15,6 +15,8 @@ const TITLED: [Moment, RegExp][] = [
 ];
 /** A moment with fewer words is no module of its own. */
 const SMALLEST = 180;
+/** From this share of questions among its titles on a text is a page of them. */
+const QUESTIONS = 0.6;
 /** A module has at most so many lessons; more are several modules. */
 const MOST = 18;
 
@@ -25,6 +27,8 @@ const MOST = 18;
  */
 export function byMoment(scopes: readonly Scope[], courseTitle: string, knowledge: Knowledge, unitOf: (passageId: string) => Unit): ScopeGroup[] {
   const { labels } = knowledge.pack;
+  // A page of questions has no moments: "Why do I get an error?" is nothing to know before.
+  if (scopes.filter(({ title }) => /[?？]$/.test(title)).length >= scopes.length * QUESTIONS) return [{ title: courseTitle, scopes: [...scopes] }];
   const moments = scopes.map((scope, at) => momentOf(scope, at / Math.max(1, scopes.length - 1), unitOf));
   const groups = MOMENTS.map((moment) => ({ moment, scopes: scopes.filter((_, at) => moments[at] === moment) })).filter((group) => group.scopes.length > 0);
   const words = (group: { scopes: readonly Scope[] }) => group.scopes.reduce((sum, scope) => sum + scope.words, 0);

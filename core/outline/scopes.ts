@@ -17,6 +17,9 @@ export interface ScopeSize {
 /** So many times the most a lesson holds is too long for one: where its heading names it whole it may be longer than where its parts are named by what they say. */
 const LONG = { headed: 2, unheaded: 1.5 };
 
+/** From this share of terms on a part is one to look things up in, called by the first and the last. */
+const LOOKED_UP = 0.6;
+
 /** A top part of a source with the scopes in it: what becomes a module. */
 export interface ScopeGroup {
   title: string;
@@ -86,6 +89,8 @@ export function scopesOf(knowledge: Knowledge, { units, noise }: SourceUnits, si
     const passages = part.passages.map((id) => knowledge.passages.get(id)!);
     const topic = announcedTopic(passages[0], knowledge) ?? (passages.filter(readsQuestion).length >= 2 && passages.findIndex(readsQuestion) <= 1 ? knowledge.pack.labels.asked : undefined);
     const headed = scope.sections[0].path.length > 0;
+    const terms = passages.flatMap(({ term }) => term ?? []);
+    if (headed && terms.length >= passages.length * LOOKED_UP) return `${scope.title}: ${terms[0]} – ${terms.at(-1)}`;
     // A talk begins by saying what it is about.
     const own = topic ?? (headed ? undefined : saidTitle(part, knowledge, noise) ?? (index === 0 && voice ? knowledge.pack.labels.opening : undefined)) ?? label[0];
     if (!own) return index === 0 || !headed ? scope.title : `${scope.title} (${index + 1})`;

@@ -31,8 +31,10 @@ export function glossaryFirst(groups: readonly ScopeGroup[]): ScopeGroup[] {
  * other, parts too small to be a module stand with a neighbour, under the name of the larger.
  */
 export function groupSmall(groups: readonly ScopeGroup[], courseTitle: string, knowledge: Knowledge, unitOf: (passageId: string) => Unit): ScopeGroup[] {
-  const small = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE).length;
-  if (groups.length > 3 && small >= groups.length * FLAT) return byMoment(withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge).scopes, courseTitle, knowledge, unitOf);
+  const small = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE);
+  // A few long parts among many short ones are parts of their own all the same.
+  const isFlat = small.length >= groups.length * FLAT && small.reduce((sum, group) => sum + words(group), 0) >= groups.reduce((sum, group) => sum + words(group), 0) * FLAT;
+  if (groups.length > 3 && isFlat) return byMoment(withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge).scopes, courseTitle, knowledge, unitOf);
   const joined = [...groups];
   for (;;) {
     const at = joined.reduce((least, group, index) => (words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least), -1);

@@ -6,6 +6,10 @@ import type { Unit } from '../unit/unit';
 import type { ScopeSection } from './scope';
 
 const WINDOW = 4;
+/** Units that a line above them may head. */
+const HEADED: ReadonlySet<Unit['kind']> = new Set(['list', 'terms', 'table', 'procedure']);
+/** What is cut off has at least this share of the whole. */
+const EDGE = 0.2;
 /** A speaker's topic is named within so many sentences. */
 const FIRST_SPOKEN = 4;
 /** "So, the first one.": so many words only hold the floor for what comes. */
@@ -20,7 +24,9 @@ export function splitSection(section: ScopeSection, parts: number, knowledge: Kn
   const total = section.passages.reduce((sum, id) => sum + (words.get(id) ?? 0), 0);
   const stems = section.passages.map((id) => (knowledge.sentences.get(id) ?? []).flatMap((sentence) => sentence.stems));
   const within = (at: number) => unitOf.get(passages[at].id)! === unitOf.get(passages[at - 1].id);
-  const tied = (at: number) => within(at) || unitOf.get(passages[at].id)!.relations.some(leans);
+  // A line of its own over a run of terms or a list heads it, also without a colon ("Other groups have no user.").
+  const heads = (at: number) => passages[at]?.kind === 'paragraph' && (knowledge.sentences.get(passages[at].id)?.length ?? 0) === 1 && at + 1 < passages.length && HEADED.has(unitOf.get(passages[at + 1].id)!.kind);
+  const tied = (at: number) => within(at) || heads(at - 1) || (!heads(at) && unitOf.get(passages[at].id)!.relations.some(leans));
   const gaps: { at: number; before: number; cohesion: number }[] = [];
   let before = 0;
   for (let at = 1; at < passages.length; at++) {
@@ -46,6 +52,9 @@ export function splitSection(section: ScopeSection, parts: number, knowledge: Kn
       taken.add(best.at);
     }
   }
+  // Of a text with few gaps, such as two long lists, none may lie near an even share.
+  const [only] = cuts.length > 0 ? [] : gaps.filter((gap) => gap.before >= total * EDGE && gap.before <= total * (1 - EDGE)).sort((a, b) => a.cohesion - b.cohesion || a.at - b.at);
+  if (only) cuts.push(only.at);
   const edges = [0, ...cuts.sort((a, b) => a - b), section.passages.length];
   return edges.slice(1).map((to, index) => ({ ...section, passages: section.passages.slice(edges[index], to) }));
 }

@@ -63,12 +63,12 @@ function shortened(title: string, most: number): string {
   if (title.length <= most) return title;
   const bracket = title.replace(/\s*\([^()]*\)\s*$/, '');
   if (bracket !== title && bracket.length >= 12) return shortened(bracket, most);
-  for (const joint of [/\s[–—-]\s/, /:\s/, /;\s/, /[?!]\s/, /,\s/]) {
+  // A question stays whole: "Is there some simpler?" asks for something else than "… simpler, easier to read version?".
+  for (const joint of /[?？]$/.test(title) ? [/[?!]\s/] : [/\s[–—-]\s/, /:\s/, /;\s/, /[?!]\s/, /,\s/]) {
     const found = joint.exec(title);
     const open = found ? title.slice(0, found.index).lastIndexOf('(') : -1;
     if (open >= 12 && !title.slice(open, found!.index).includes(')')) return title.slice(0, open).trim();
-    // A question cut short is one still.
-    if (found && found.index >= 12 && found.index <= most) return `${title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim()}${/[?？]$/.test(title) && !/[?!]/.test(found[0]) ? '?' : ''}`;
+    if (found && found.index >= 12 && found.index <= most) return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
   }
   return title;
 }

@@ -16,7 +16,7 @@ import { roughWords } from './words';
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
 export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = settleCallouts(settleClauses(settleListMarks(settleCaptions(settleNoteMarks(withoutWholeQuotes(settlePieces(document.blocks)))))));
+  const blocks = withoutAnchorSigns(settleCallouts(settleClauses(settleListMarks(settleCaptions(settleNoteMarks(withoutWholeQuotes(settlePieces(document.blocks))))))));
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));
@@ -107,6 +107,16 @@ function titleHeading(blocks: readonly ReadBlock[], headings: readonly ReadHeadi
   if (first?.kind !== 'heading' || headings.length < 2 || headingNumber(first.text)) return undefined;
   const said = title !== '' && first.text.toLowerCase() === title.toLowerCase();
   return said || headings.slice(1).every((heading) => heading.level > first.level) ? first : undefined;
+}
+
+/** A sign behind a heading that pages offer to link to it by ("Copyright¶"). */
+function withoutAnchorSigns(blocks: readonly ReadBlock[]): ReadBlock[] {
+  return blocks.map((block) => {
+    const length = 'text' in block ? /\s?¶$/.exec(block.text)?.index : undefined;
+    if (!('text' in block) || !length) return block;
+    const marks = 'marks' in block ? block.marks?.filter(({ from }) => from < length).map((mark) => ({ ...mark, to: Math.min(mark.to, length) })) : undefined;
+    return { ...block, text: block.text.slice(0, length), ...(marks && { marks }) };
+  });
 }
 
 /** Some documents set all their prose as quotations; then being a quotation says nothing. */

@@ -41,7 +41,7 @@ export function noiseOfSource(knowledge: Knowledge): SourceNoise {
   const claims = new Map(knowledge.claims.map((claim) => [claim.id, claim]));
   const focused = (id: string) => knowledge.focus?.has(id) ?? false;
   const visit = (section: Section, above: Noise | undefined, isRoot: boolean): void => {
-    const titled = isRoot ? undefined : boilerplateKind(section.title);
+    const titled = isRoot ? undefined : boilerplateKind(section.title) ?? (opensWithOwner(section, knowledge) ? 'legal' : undefined);
     // A heading speaks for its own text only: what stands below it is judged by its own title and words.
     const kind = titled ?? (above === 'legal' && isLicence(section, knowledge) ? 'legal' : above === 'history' && /^(?:version\s|v)?\d+(?:[.\d-]*)\b/i.test(section.title) ? 'history' : undefined);
     const own = kind === 'legal' && !isLicence({ ...section, sections: [] }, knowledge) ? undefined : kind;
@@ -65,9 +65,14 @@ export function noiseOfSource(knowledge: Knowledge): SourceNoise {
   return { sections, sentences: noisySentences(knowledge) };
 }
 
+/** Whose a document is stands first in what licences it, whatever the heading. */
+const opensWithOwner = ({ passages: [first] }: Section, { passages }: Knowledge): boolean => /^copyright\b.{0,12}\d{4}|^©|^\(c\)\s*\d{4}/i.test(passages.get(first)?.text ?? '');
+
 function isLicence(section: Section, { sentences }: Knowledge): boolean {
   const all = allSections(section).flatMap((each) => each.passages.flatMap((id) => sentences.get(id) ?? []));
-  return all.length > 0 && all.filter(({ text }) => LICENCE.test(text)).length >= all.length * LICENCE_SHARE;
+  // Names of those whose it is say nothing for or against.
+  const said = all.filter(({ facts }) => facts?.leaning !== 'not-a-sentence' && facts?.leaning !== 'too-short');
+  return all.length > 0 && all.filter(({ text }) => LICENCE.test(text)).length >= said.length * LICENCE_SHARE;
 }
 
 /** Sentences that are nothing but noise, each by its kind. */

@@ -70,6 +70,26 @@ describe('outlines', () => {
     expect(new Set(lessons).size).toBe(lessons.length);
   });
 
+  it('keep the long parts of a document as modules among many short ones', async () => {
+    const part = (name: string, ...parts: string[]) => `## ${name}\n\n${parts.map((each) => `### ${each}\n\n${words(260, each.toLowerCase())}`).join('\n\n')}`;
+    const drafted = outline(aBrief(), [await knowing(`# Guide\n\n${part('Lending', 'Saw', 'Drill', 'Plane', 'Jack')}\n\n${part('Returns', 'Rack', 'Gate', 'Shelf', 'Bench')}\n\n${['Tea', 'Mugs', 'Keys', 'Bins', 'Mats'].map((name) => `## ${name}\n\n${words(60, name)}`).join('\n\n')}\n`)]);
+    expect(drafted.modules.map((module) => module.title).slice(0, 2)).toEqual(['Lending', 'Returns']);
+  });
+
+  it('leave a page of questions as it is, whole questions, without moments of a work', async () => {
+    const asked = ['Why does the gate squeak when it is opened in the early morning, before the dew is gone?', 'Who has the key?', 'What went wrong with the lamp?', 'Where is the saw kept?', 'May I keep a drill?'];
+    const drafted = outline(aBrief(), [await knowing(`# Asked\n\n${asked.map((each, at) => `## ${each}\n\n${words(120, `thing${at}`)}`).join('\n\n')}\n`)]);
+    expect(titles(drafted)).toEqual([['Course', ...asked]]);
+  });
+
+  it('cut two long runs of terms between them, the line over the second with it, and call them by their first and last', async () => {
+    const run = (letter: string) => Array.from({ length: 12 }, (_, at) => `${letter}${'abcdefghijkl'[at]}mos\n: ${words(60, `${letter}${at}`)}`).join('\n\n');
+    const drafted = outline(aBrief(), [await knowing(`# Guide\n\n## Names\n\nMost names stand for tools.\n\n${run('b')}\n\nOther names stand for people.\n\n${run('d')}\n\n## Rest\n\n${words(400)}\n`)]);
+    const [first, second] = drafted.modules.flatMap((module) => module.lessons);
+    expect([first.title, second.title]).toEqual(['Names: bamos – blmos', 'Names: damos – dlmos']);
+    expect(second.scope.sections[0].passages).toHaveLength(13);
+  });
+
   it('drop lists that only repeat the headings', async () => {
     const knowledge = await knowing(`# Guide\n\nYou can read about:\n\n- Saws\n- Drills\n\n## Saws\n\n${words(300)}\n\n## Drills\n\n${words(300, 'drill')}\n`);
     const drafted = outline(aBrief(), [knowledge]);

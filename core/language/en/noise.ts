@@ -30,6 +30,8 @@ const DOCUMENT_DATA = /^(?:(?:this |the )?(?:document|doc\.?|slides?|pages?|hand
 const REPLACES = /^(?:this (?:version|edition|document) )?(?:replaces|supersedes) (?:the )?(?:version|edition|previous|earlier|\d)/i;
 const ADOPTED = /,\s(?:adopted|approved|issued|published|agreed) (?:by|on|in|at)\b/i;
 const CHANGED = /^(?:(?:new|changed|added|removed|corrected)\s+(?:in|since)\s+(?:this |the )?(?:version|edition|issue|revision)\b|changes (?:since|in|from|to)\b|in (?:this|the last|version) (?:edition|version|[\d.]+)\b[^.]{0,60}\b(?:added|changed|removed|corrected|renumbered)\b)/i;
+/** Whose it is, in a line. */
+const OWNED = /^(?:copyright\s*)?(?:©|\(c\))\s*(?:\d{4}|\p{Lu})[^.]{0,90}\.?$/iu;
 const LEGAL = /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|\bISBN\b/i;
 
 const PRAISE = /\b(?:award[- ]winning|world[- ]class|market[- ]leading|industry[- ]leading|cutting[- ]edge|state[- ]of[- ]the[- ]art|best[- ]in[- ]class|second to none|unparalleled|unrivalled|revolutionary|trusted by|loved by|(?:has|have) delighted|delights?|proud to|of choice for|(?:most|best|fastest|smartest) [\w-]+ (?:\w+ )?(?:in (?:its|their|the) (?:class|field|market|world|industry)|on the market|in the world)|like never before|next level|game[- ]chang\w+)\b/i;
@@ -69,6 +71,7 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   { noise: 'history', always: false, is: (text) => CHANGED.test(text) },
   { noise: 'about', always: true, is: (text, { edge, opening }) => KEEPS_IT.test(text) || ((edge || opening || !/^it\b/i.test(text)) && OF_ITSELF.test(text)) || ((edge || opening) && ORIGIN.test(text)) },
   { noise: 'about', always: false, is: (text, { opening, bare }) => opening && bare && wordsIn(text) <= 20 },
+  { noise: 'legal', always: true, is: (text) => OWNED.test(text) },
   { noise: 'legal', always: false, is: (text) => LEGAL.test(text) },
   { noise: 'marketing', always: false, is: (text) => PRAISE.test(text) },
   { noise: 'greeting', always: true, is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)) },

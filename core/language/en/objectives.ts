@@ -25,6 +25,9 @@ const QUESTION = /^(?:how|what|why|who|whom|whose|where|which|when|can|could|may
 /** Titles that name no matter: of every document, or about the document itself. */
 const SAYS_NOTHING = /\bask(?:s|ed)?$|^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of|to) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
 
+/** Ends the name of a thing, not an order: "Upgrade procedure", "Build dependencies". */
+const NAMED = /\b(?:procedures?|process(?:es)?|routines?|polic(?:y|ies)|rules?|plans?|schedules?|lists?|forms?|times?|hours?|requirements?|instructions?|options?|dependencies|settings?)$/i;
+
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
   const bare = action.replace(/[.,;:\s]+$/, '');
@@ -47,10 +50,11 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
   if (kind !== 'steps' && QUESTION.test(title)) return { verb: 'explain', level: 'recall', object: title, text: `Answer “${title.trim()}”` };
   const question = /\?$/.test(title);
   // "Set a root password" is an objective as it stands.
-  const done = kind === 'definitions' ? undefined : asOrder(bare, words);
-  if (done && !/[?:]/.test(title)) return { verb: 'carry-out', level: 'apply', object: lower(done), text: done };
   const [first, next = ''] = bare.toLowerCase().split(' ');
-  if (words.isVerb(first) && next !== 'of' && !/^\p{Lu}{2}/u.test(bare) && (!words.isAdjective(first) || DETERMINER.test(next)) && (words.isMostlyVerb(first) || !words.isNoun(first) || DETERMINER.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
+  const isName = words.isNoun(first) && !DETERMINER.test(next) && NAMED.test(bare);
+  const done = kind === 'definitions' || isName ? undefined : asOrder(bare, words);
+  if (done && !/[?:]/.test(title)) return { verb: 'carry-out', level: 'apply', object: lower(done), text: done };
+  if (!isName && words.isVerb(first) && next !== 'of' && !/^\p{Lu}{2}/u.test(bare) && (!words.isAdjective(first) || DETERMINER.test(next)) && (words.isMostlyVerb(first) || !words.isNoun(first) || DETERMINER.test(next)) && !/(?:ing|ed)$/.test(first) && !/[?:]/.test(title) && bare.includes(' ') && kind !== 'definitions') {
     // "File system structure": an order to do something to one thing would say which; the word may as well be a noun.
     if (words.isNoun(first) && !DETERMINER.test(next) && !/(?:s|ing|ly|in|out|up|off|away|back)$/i.test(bare) && words.isNoun(bare.toLowerCase().split(' ').at(-1)!) && bare.split(' ').length > 2) return undefined;
     return { verb: 'carry-out', level: 'apply', object: lower(bare), text: bare };
@@ -70,6 +74,7 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
   if (!isNounPhrase(bare) || SAYS_NOTHING.test(bare)) return undefined;
   switch (kind) {
     case 'steps':
+      if (isName && /(?:procedure|process|routine)$/i.test(bare)) return { verb: 'carry-out', level: 'apply', object: `the ${lower(bare)}`, text: `Carry out the ${lower(bare)}` };
       return { verb: 'carry-out', level: 'apply', object: lower(bare), text: /^[a-z]+ing\s/i.test(bare) ? `Carry out the steps of ${lower(bare)}` : `Carry out the steps for ${lower(bare)}` };
     case 'rules':
       return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules for ${lower(bare)}` };

@@ -7,6 +7,10 @@ function isLong({ lines }: Chunk): boolean {
   return lines.slice(0, 3).some((line) => line.length > 400);
 }
 
+/** A longer line with a verb is a sentence and no title. */
+const LONGEST_TITLE = 60;
+const IS_SAID = /\s(?:is|are|was|were|can|may|must|will|has|have|ist|sind|wird|werden|kann|est|sont|peut|es|son|puede)\s/i;
+
 /**
  * The lines a document opens with before its first numbered heading: who issued it, its title, a subtitle. In a
  * document without numbers only the first, since a title and a heading look alike there.
@@ -17,7 +21,7 @@ export function openingLines(chunks: readonly Chunk[]): string[] {
     if (isLong(chunk)) break;
     const [line, under] = chunk.lines.map((each) => folded(each));
     const alone = chunk.lines.length === 1 || (chunk.lines.length === 2 && RULE.test(under));
-    if (!alone || line.length > 90 || headingNumber(line) || /[.;,:]$/.test(line) || !/\p{L}/u.test(line)) break;
+    if (!alone || (line.length > LONGEST_TITLE && IS_SAID.test(line)) || line.length > 90 || headingNumber(line) || /[.;,:]$/.test(line) || !/\p{L}/u.test(line)) break;
     lines.push(line);
   }
   const numbered = chunks.some((chunk) => chunk.lines.length === 1 && !isLong(chunk) && headingNumber(folded(chunk.lines[0])));

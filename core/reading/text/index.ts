@@ -5,6 +5,7 @@ import { withoutContents } from './contents';
 import { decodeText } from './decode';
 import { withoutFurniture } from './furniture';
 import { clauseDepth, headingOf, openingLines, topNumber } from './headings';
+import { definitionsIn, entriesIn, keepsItsLines, widthOf } from './layout';
 import { indentOf, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk, type Words } from './lines';
 
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
@@ -18,6 +19,9 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
   const chunks = withoutContents(chunksOf(clean.split('\n')));
   const bodyIndent = commonIndent(chunks);
   const clauses = clauseDepth(chunks);
+  const width = widthOf(chunks);
+  const definitions = definitionsIn(chunks, width);
+  const entries = entriesIn(chunks);
   const blocks: ReadBlock[] = [];
   let list = 0;
   // The last number of a list without headings between, and of a top heading: where both could go on, it is a heading.
@@ -31,7 +35,12 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       if (opening[index] !== title) blocks.push({ kind: 'paragraph', text: opening[index] });
       return;
     }
-    const heading = headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
+    const meant = definitions.get(chunk);
+    if (meant) {
+      blocks.push({ kind: 'definition', term: meant.term, text: folded(unwrapped(meant.lines, known)) });
+      return;
+    }
+    const heading = entries.has(chunk) ? { level: 1, text: folded(unwrapped(chunk.lines, known)), rest: [] } : headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
     // "3." behind an item "2." goes on counting, though no number follows it.
     if (heading) headed = topNumber(heading.text) ?? headed;
     counted = heading ? undefined : Number(/^\s*(\d{1,3})[.)]\s/.exec(chunk.lines[0])?.[1]) || undefined;
@@ -40,7 +49,10 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       if (heading.rest.length > 0) paragraph(heading.rest);
       return;
     }
-    paragraph(chunk.lines);
+    if (chunk.indent >= bodyIndent + 2 && !looksLikeCode(chunk.lines) && keepsItsLines(chunk, width)) {
+      list++;
+      blocks.push(...chunk.lines.map((line): ReadBlock => ({ kind: 'item', text: folded(line), list: { key: `k${list}`, ordered: false, depth: 0 } })));
+    } else paragraph(chunk.lines);
   });
   return { ...(title && { title }), blocks, media: new Map(), notices };
 

@@ -80,6 +80,33 @@ describe('definitions of a plain text format', () => {
   });
 });
 
+describe('what a plain text says by its indents', () => {
+  const WIDE = 'The store is open on every day of the week except the first Monday of a month,\nwhen the shelves are counted and nobody is let in before the count is over.';
+  const shown = async (text: string) => (await read('in.txt', text)).passages.map(({ kind, term, text: said }) => [kind, term, said]);
+  it('terms over their meaning are definitions, two and more of them', async () => {
+    expect(await shown(`${WIDE}\n\n  open-shelf\n      A shelf that everybody may take from, day or night,\n      without asking anybody in the store.\n\n  locked-shelf\n      A shelf of the keeper.\n\n${WIDE}`)).toEqual([
+      ['paragraph', undefined, expect.stringContaining('The store')], ['definition', 'open-shelf', 'A shelf that everybody may take from, day or night, without asking anybody in the store.'], ['definition', 'locked-shelf', 'A shelf of the keeper.'], ['paragraph', undefined, expect.stringContaining('The store')],
+    ]);
+    expect((await shown(`${WIDE}\n\n  open-shelf\n      A shelf that everybody may take from, day or night.\n\n${WIDE}`))[1][0]).toBe('paragraph');
+  });
+  it('lines that their author ended stay lines, a wrapped quotation does not', async () => {
+    expect((await shown(`${WIDE} So:\n\n    shelf open all\n    shelf count\n    shelf close\n\n${WIDE}`)).slice(1, 4)).toEqual([['item', undefined, 'shelf open all'], ['item', undefined, 'shelf count'], ['item', undefined, 'shelf close']]);
+    expect((await shown(`${WIDE}\n\n    Whoever counts the shelves counts them twice, from the door to the window and\n    back again.\n\n${WIDE}`))[1]).toEqual(['paragraph', undefined, 'Whoever counts the shelves counts them twice, from the door to the window and back again.']);
+  });
+  it('every entry of a page of questions is one, though it does not ask', async () => {
+    const entry = (at: number, question: string) => ` ${at}. ${question}\n\n    ${WIDE.replaceAll('\n', '\n    ')}`;
+    const source = await read('faq.txt', ['        Questions about the store', entry(1, 'When is the store open?'), entry(2, 'Who counts the shelves, and who looks at what they\n    have counted?'), entry(3, 'The door returns a key.'), entry(4, 'Where does the key lie?'), entry(5, 'May I come in?')].join('\n\n\n'));
+    expect(source.root.sections.map(({ title }) => title)).toEqual(['When is the store open?', 'Who counts the shelves, and who looks at what they have counted?', 'The door returns a key.', 'Where does the key lie?', 'May I come in?']);
+    const steps = await read('steps.txt', [1, 2, 3, 4].map((at) => entry(at, 'Open the door.')).join('\n\n'));
+    expect(steps.root.sections).toEqual([]);
+  });
+  it('a sentence before all headings is no title, and a sign to link by belongs to none', async () => {
+    const source = await read('the-store-policy.txt', `The printed version of the policy of the store can be found in the hall behind the gate\n\n1. Copying¶\n\n${WIDE}\n\n2. Counting¶\n\n${WIDE}`);
+    expect(source.title).not.toMatch(/can be found/);
+    expect(source.root.sections.map(({ title }) => title)).toEqual(['Copying', 'Counting']);
+  });
+});
+
 describe('lists in lists', () => {
   it('keep what introduces them and their depth', async () => {
     const { passages } = await read('l.md', '# A\n\nOpen the cover:\n\n1. Loosen screw A:\n   - a quarter turn\n     - never more\n   - to the left\n2. Lift the cover\n');

@@ -46,6 +46,13 @@ describe('noise by name', () => {
     expect(kept).toEqual(['The last one must lock both doors.', 'If you smell gas, you must call 2222 at once.']);
   });
 
+  it('is what says whose a document is and how it may be copied, whatever its heading', async () => {
+    const knowledge = await knowing('# A\n\n## Ida Marlow\n\nCopyright © 2001, 2002 Ida Marlow\n\nThis guide is free; you can redistribute it under the terms of the GNU General Public License.\n\nYou should have received a copy of that licence along with it; if not, write to the hall.\n\n## Gates\n\nEvery gate must be locked.\n');
+    expect(unitsOf(knowledge).units.map((unit) => unit.noise)).toEqual(['legal', 'legal', 'legal', undefined]);
+    const people = await knowing('# A\n\n## Copyright\n\n- Ida Marlow <ida@hall.example>\n- Tom Ashby <tom@hall.example>\n- Jo Lund <jo@hall.example>\n- Mia Berg <mia@hall.example>\n\nThis guide may be copied under the terms of its licence.\n\n## Gates\n\nEvery gate must be locked.\n');
+    expect(unitsOf(people).units.map((unit) => unit.noise)).toEqual(['legal', 'legal', undefined]);
+  });
+
   it('is not what a source is about: a talk on cameras, release notes alone', async () => {
     const talk = understand(await fromText(`WEBVTT\n\n${Array.from({ length: 24 }, (_, at) => `00:00:${String(at * 2).padStart(2, '0')}.000 --> 00:00:${String(at * 2 + 1).padStart(2, '0')}.900\nThe camera has a button number ${at} on its side.\n`).join('\n')}`), packFor('en'));
     expect(unitsOf(talk).noise.size).toBe(0);

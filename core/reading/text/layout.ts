@@ -1,0 +1,54 @@
+import { headingNumber } from '../../source/headings';
+import { folded } from '../../source/inline';
+import { indentOf, RULE, type Chunk } from './lines';
+
+/** Lines this much shorter than the text is wide were ended by their author, not by the margin. */
+const SHORT = 0.75;
+/** A term over its meaning has so many characters at most. */
+const LONGEST_TERM = 60;
+const ENDS_A_SENTENCE = /[.!?:;,]["”’)]?$/;
+/** An item of a list, however it is marked. */
+const MARKED = /^\s*(?:[*•·▪‣◦–—o+-]|\(?(?:\d{1,3}|[a-z])[.)])\s/;
+
+/** How wide a text is set: what nine in ten of the lines that go on stay below. 0 when no line goes on. */
+export function widthOf(chunks: readonly Chunk[]): number {
+  const lengths = chunks.flatMap(({ lines }) => lines.slice(0, -1).map((line) => line.length)).sort((a, b) => a - b);
+  return lengths[Math.floor(lengths.length * 0.9)] ?? 0;
+}
+
+/** Whether an indented stretch is a list without marks, or commands: each line ended early, and none is a sentence. */
+export function keepsItsLines({ lines }: Chunk, width: number): boolean {
+  return lines.length > 1 && lines.every((line) => line.length < width * SHORT && !RULE.test(line) && !MARKED.test(line)) && lines.every((line) => !ENDS_A_SENTENCE.test(line.trim()));
+}
+
+/** Terms with what they mean indented below them, by their stretch: two and more that stand together. */
+export function definitionsIn(chunks: readonly Chunk[], width: number): Map<Chunk, { term: string; lines: string[] }> {
+  const shaped = chunks.map((chunk) => {
+    const [term, ...lines] = chunk.lines;
+    const fits = lines.length > 0 && term.trim().length <= Math.min(LONGEST_TERM, width * SHORT) && !ENDS_A_SENTENCE.test(term.trim()) && !MARKED.test(term) && !MARKED.test(lines[0]) && !RULE.test(lines[0]) && lines.every((line) => indentOf(line) >= chunk.indent + 2);
+    return fits ? { term: folded(term), lines } : undefined;
+  });
+  return new Map(chunks.flatMap((chunk, at) => {
+    const beside = [at - 1, at + 1].some((other) => shaped[other] && chunks[other].indent === chunk.indent);
+    return shaped[at] && beside ? [[chunk, shaped[at]] as const] : [];
+  }));
+}
+
+/** With fewer entries a count of questions is a list. */
+const LEAST_ENTRIES = 4;
+
+/**
+ * Entries of a page of questions: one count from 1 on, each with its answer indented below. What is no question among them ("4. compress()
+ * returns an error.") is an entry like the others.
+ */
+export function entriesIn(chunks: readonly Chunk[]): Set<Chunk> {
+  const found: { chunk: Chunk; asks: boolean }[] = [];
+  chunks.forEach((chunk, at) => {
+    if (chunk.lines.length > 5 || chunk.lines[0].length > 400) return;
+    const text = folded(chunk.lines.join(' '));
+    const number = headingNumber(text);
+    const next = chunks[at + 1];
+    if (number?.depth === 1 && Number(number.number) === found.length + 1 && next && next.indent > chunk.indent) found.push({ chunk, asks: /[?？]$/.test(text) });
+  });
+  return new Set(found.length >= LEAST_ENTRIES && found.filter(({ asks }) => asks).length >= found.length / 2 ? found.map(({ chunk }) => chunk) : []);
+}
