@@ -58,6 +58,9 @@ function withoutSubject(title: string, courseTitle: string): string {
   return rest.length > 3 && rest !== title.slice(courseTitle.length) ? rest : title;
 }
 
+/** Begins a clause or a phrase that says nothing alone ("While formatting a page"). */
+const OPENS_CLAUSE = /^(?:while|when|whenever|if|with|without|after|before|in|on|at|for|to|as|since|although|because|during|unless|once|until|from|wenn|falls|während|nach|vor|bei|mit|quand|si|lorsque|pendant|après|avant|avec|cuando|mientras|tras|antes|después|con)\b/i;
+
 /** Cuts a long title at a joint of its own; never in the middle of a phrase. */
 function shortened(title: string, most: number): string {
   if (title.length <= most) return title;
@@ -68,6 +71,7 @@ function shortened(title: string, most: number): string {
     const found = joint.exec(title);
     const open = found ? title.slice(0, found.index).lastIndexOf('(') : -1;
     if (open >= 12 && !title.slice(open, found!.index).includes(')')) return title.slice(0, open).trim();
+    if (found?.[0].startsWith(',') && OPENS_CLAUSE.test(title)) continue;
     if (found && found.index >= 12 && found.index <= most) return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
   }
   return title;

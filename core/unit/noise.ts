@@ -66,7 +66,8 @@ export function noiseOfSource(knowledge: Knowledge): SourceNoise {
 }
 
 /** Whose a document is stands first in what licences it, whatever the heading. */
-const opensWithOwner = ({ passages: [first] }: Section, { passages }: Knowledge): boolean => /^copyright\b.{0,12}\d{4}|^©|^\(c\)\s*\d{4}/i.test(passages.get(first)?.text ?? '');
+const OWNER = /^copyright\b.{0,12}\d{4}|^©|^\(c\)\s*\d{4}/i;
+const opensWithOwner = ({ passages: [first] }: Section, { passages }: Knowledge): boolean => OWNER.test(passages.get(first)?.text ?? '');
 
 function isLicence(section: Section, { sentences }: Knowledge): boolean {
   const all = allSections(section).flatMap((each) => each.passages.flatMap((id) => sentences.get(id) ?? []));
@@ -89,7 +90,10 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   const body = source.passages.filter((passage) => !contents.has(passage.id));
   const first = Math.min(EDGE.most, Math.max(EDGE.least, Math.ceil(body.length * EDGE.share)));
   const places = new Map(body.map((passage, at) => [passage.id, at]));
+  let owned = false;
   for (const passage of source.passages) {
+    // What follows the line that says whose it is says how it may be copied, as long as it does.
+    owned = OWNER.test(passage.text) || (owned && LICENCE.test(passage.text));
     if (knowledge.focus?.has(passage.id)) continue;
     const at = places.get(passage.id) ?? 0;
     const edge = at < first || at >= body.length - first / 2;
@@ -97,7 +101,7 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
     const dismissed = voice || isSpoken(passage) ? own.findLastIndex((sentence) => pack.dismisses?.(sentence.text)) : -1;
     for (const sentence of own) {
       if (isOverlong(sentence.text)) continue;
-      const noise = contents.has(passage.id) ? 'contents' : captions.has(passage.id) && own.every((each) => isCaptionLabel(each.text) || isBare(each, passage)) && !own.some((each) => carries(each, passage, knowledge)) ? 'pointer' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
+      const noise = contents.has(passage.id) ? 'contents' : owned ? 'legal' : captions.has(passage.id) && own.every((each) => isCaptionLabel(each.text) || isBare(each, passage)) && !own.some((each) => carries(each, passage, knowledge)) ? 'pointer' : isUnfinished(sentence.text) ? 'unfinished' : sentence.index < dismissed && !carries(sentence, passage, knowledge) ? 'stage' : pack.noise && noiseIn(pack.noise, sentence.text, carries(sentence, passage, knowledge), { spoken: isSpoken(passage), voice: voice || isSpoken(passage), edge, opening: opening.has(passage.id), bare: isBare(sentence, passage) });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }
   }

@@ -105,6 +105,10 @@ describe('titles', () => {
     ['A very long title that goes on and on - and has a joint in the middle where it can be cut', [], 'A very long title that goes on and on'], ['“Quoted”', [], 'Quoted'], ['the desk', [], 'The desk'],
   ])('%s', (heading, path, title) => expect(cleanTitle(heading, path, 'Guide')).toBe(title));
 
+  it('are cut at a joint of theirs, never down to a clause or half a question', () => {
+    expect(cleanTitle('The gate of the yard behind the mill, the lamp over it and the bell that stands beside both of them', [], 'Course')).toBe('The gate of the yard behind the mill');
+    for (const whole of ['While the gate of the yard stands open, the lamp over it stays dark whatever is done to its switch', 'Is there some simpler, easier to read version of the list of gates that I can look at at home?']) expect(cleanTitle(whole, [], 'Course')).toBe(whole);
+  });
   it('lose their capital inside another only when it is no name\'s', () => {
     expect(['Late returns', 'Bram Oduya', 'USB sticks', 'iPad'].map(lowerFirst)).toEqual(['late returns', 'Bram Oduya', 'USB sticks', 'iPad']);
   });

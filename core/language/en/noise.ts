@@ -31,7 +31,7 @@ const REPLACES = /^(?:this (?:version|edition|document) )?(?:replaces|supersedes
 const ADOPTED = /,\s(?:adopted|approved|issued|published|agreed) (?:by|on|in|at)\b/i;
 const CHANGED = /^(?:(?:new|changed|added|removed|corrected)\s+(?:in|since)\s+(?:this |the )?(?:version|edition|issue|revision)\b|changes (?:since|in|from|to)\b|in (?:this|the last|version) (?:edition|version|[\d.]+)\b[^.]{0,60}\b(?:added|changed|removed|corrected|renumbered)\b)/i;
 /** Whose it is, in a line. */
-const OWNED = /^(?:copyright\s*)?(?:©|\(c\))\s*(?:\d{4}|\p{Lu})[^.]{0,90}\.?$/iu;
+const OWNED = /^(?:copyright\s*)?(?:©|\(c\))\s*(?:\d{4}|\p{Lu})[^.]{0,90}\.?$|^copyright\s+\d{4}\b.{0,90}$/iu;
 const LEGAL = /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|\bISBN\b/i;
 
 const PRAISE = /\b(?:award[- ]winning|world[- ]class|market[- ]leading|industry[- ]leading|cutting[- ]edge|state[- ]of[- ]the[- ]art|best[- ]in[- ]class|second to none|unparalleled|unrivalled|revolutionary|trusted by|loved by|(?:has|have) delighted|delights?|proud to|of choice for|(?:most|best|fastest|smartest) [\w-]+ (?:\w+ )?(?:in (?:its|their|the) (?:class|field|market|world|industry)|on the market|in the world)|like never before|next level|game[- ]chang\w+)\b/i;

@@ -5,8 +5,8 @@ import { withoutContents } from './contents';
 import { decodeText } from './decode';
 import { withoutFurniture } from './furniture';
 import { clauseDepth, headingOf, openingLines, topNumber } from './headings';
-import { definitionsIn, entriesIn, keepsItsLines, widthOf } from './layout';
-import { indentOf, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk, type Words } from './lines';
+import { definitionsIn, entriesIn, keepsItsLines, markedHeads, widthOf } from './layout';
+import { indentOf, isSurelyCode, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk, type Words } from './lines';
 
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
 const NUMBER = /^(\s*)(?:\(?(\d{1,3}|[a-z])[.)])\s+(?=\S)/;
@@ -22,6 +22,7 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
   const width = widthOf(chunks);
   const definitions = definitionsIn(chunks, width);
   const entries = entriesIn(chunks);
+  const marked = markedHeads(chunks);
   const blocks: ReadBlock[] = [];
   let list = 0;
   // The last number of a list without headings between, and of a top heading: where both could go on, it is a heading.
@@ -40,7 +41,8 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       blocks.push({ kind: 'definition', term: meant.term, text: folded(unwrapped(meant.lines, known)) });
       return;
     }
-    const heading = entries.has(chunk) ? { level: 1, text: folded(unwrapped(chunk.lines, known)), rest: [] } : headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
+    const said = marked.get(chunk);
+    const heading = entries.has(chunk) ? { level: 1, text: folded(unwrapped(chunk.lines, known)), rest: [] } : said ? { level: 4, text: folded(unwrapped(said, known)).replace(/[.:]$/, ''), rest: [] } : headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
     // "3." behind an item "2." goes on counting, though no number follows it.
     if (heading) headed = topNumber(heading.text) ?? headed;
     counted = heading ? undefined : Number(/^\s*(\d{1,3})[.)]\s/.exec(chunk.lines[0])?.[1]) || undefined;
@@ -71,7 +73,7 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       paragraph(lines.slice(1));
       return;
     }
-    if (indent >= bodyIndent + 2 && !BULLET.test(lines[0]) && !NUMBER.test(lines[0]) && looksLikeCode(lines)) {
+    if (!BULLET.test(lines[0]) && !NUMBER.test(lines[0]) && (indent >= bodyIndent + 2 ? looksLikeCode(lines) : isSurelyCode(lines))) {
       const cut = Math.min(...lines.filter((line) => line.trim()).map(indentOf));
       blocks.push({ kind: 'code', text: lines.map((line) => line.slice(cut).trimEnd()).join('\n') });
       return;

@@ -34,6 +34,25 @@ export function definitionsIn(chunks: readonly Chunk[], width: number): Map<Chun
   }));
 }
 
+/** A mark at the margin. */
+const BULLET = /^([*•·▪‣◦–—-])\s+(?=\S)/;
+/** So many of all marked stretches head what follows them. */
+const HEADING_SHARE = 0.8;
+
+/**
+ * Stretches behind a mark at the margin that head the text below them, as in a page of problems ("* The lamp stays dark."): each stands
+ * alone, with paragraphs below it that are no more indented. With what stands behind the mark.
+ */
+export function markedHeads(chunks: readonly Chunk[]): Map<Chunk, string[]> {
+  const marked = chunks.filter((chunk) => BULLET.test(chunk.lines[0]));
+  const heads = marked.filter((chunk) => {
+    const next = chunks[chunks.indexOf(chunk) + 1];
+    return chunk.lines.length <= 4 && chunk.lines.every((line, at) => line.length < 200 && (at === 0 || !MARKED.test(line))) && next?.indent === 0 && !MARKED.test(next.lines[0]) && !RULE.test(next.lines[0]);
+  });
+  if (heads.length < LEAST_ENTRIES || heads.length < marked.length * HEADING_SHARE) return new Map();
+  return new Map(heads.map((chunk) => [chunk, [chunk.lines[0].replace(BULLET, ''), ...chunk.lines.slice(1)]]));
+}
+
 /** With fewer entries a count of questions is a list. */
 const LEAST_ENTRIES = 4;
 

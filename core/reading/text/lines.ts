@@ -49,6 +49,14 @@ export function looksLikeCode(lines: readonly string[]): boolean {
   return symbols > 0.12 * Math.max(letters, 1) && !/[.!?]\s*$/.test(text.trim());
 }
 
+/** Program text that stands at the margin, as prose does: of more signs than prose could have, and no line of words alone. */
+export function isSurelyCode(lines: readonly string[]): boolean {
+  const text = lines.join('\n');
+  const letters = text.match(/\p{L}/gu)?.length ?? 0;
+  const signs = text.match(/[{}[\]$#<>=|\\;&*_/@~^`%+]/g)?.length ?? 0;
+  return lines.length > 1 && signs > 0.2 * letters && lines.filter((line) => /[{}[\]$#<>=|\\;&*_/@~^`%+]/.test(line)).length >= lines.length * 0.7;
+}
+
 /** Lines of a table drawn with "|": three or more with as many cells each; a line of dashes is none. */
 export function tableRows(lines: readonly string[]): string[][] | undefined {
   const rows = lines.filter((line) => !/^[\s|+:=-]+$/.test(line)).map((line) => line.trim().replace(/^\||\|$/g, '').split('|').map((cell) => folded(cell)));

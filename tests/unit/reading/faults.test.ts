@@ -100,6 +100,18 @@ describe('what a plain text says by its indents', () => {
     const steps = await read('steps.txt', [1, 2, 3, 4].map((at) => entry(at, 'Open the door.')).join('\n\n'));
     expect(steps.root.sections).toEqual([]);
   });
+  it('marked lines at the margin head the text below them, where each stands alone', async () => {
+    const entry = (problem: string) => `* ${problem}\n\n${WIDE}\n\n----------------------`;
+    const source = await read('problems.txt', ['Trouble at the store', '=====================', '', entry('The door squeaks.'), entry('The lamp over the shelves stays dark when the gate is\n  opened. Why?'), entry('The key breaks.'), entry('The gate sticks.')].join('\n\n'));
+    expect(JSON.stringify(source.root)).toContain('The lamp over the shelves stays dark when the gate is opened. Why?');
+    expect(source.passages.every(({ kind }) => kind === 'paragraph')).toBe(true);
+    const list = await read('list.txt', `${WIDE}\n\n${['* Open the door.', '* Count the shelves.', '* Close the door.', '* Hang the key up.'].join('\n\n')}\n\n${WIDE}`);
+    expect(list.passages.filter(({ kind }) => kind === 'item')).toHaveLength(4);
+  });
+  it('program text at the margin is none of the prose around it', async () => {
+    const source = await read('code.txt', `${WIDE} Put this into the file:\n\nif [ $door = open ]; then\n  count >> /var/log/$day\nfi; [ -x /bin/close ]\n\n${WIDE}`);
+    expect(kinds(source)).toEqual(['paragraph', 'code', 'paragraph']);
+  });
   it('a sentence before all headings is no title, and a sign to link by belongs to none', async () => {
     const source = await read('the-store-policy.txt', `The printed version of the policy of the store can be found in the hall behind the gate\n\n1. Copying¶\n\n${WIDE}\n\n2. Counting¶\n\n${WIDE}`);
     expect(source.title).not.toMatch(/can be found/);
