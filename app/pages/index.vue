@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { useActions } from '~/actions/registry';
-import { troubleOf } from '~/composables/useApi';
+import { freshId, troubleOf } from '~/composables/useApi';
 import { sendLeftBehind, useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
-import { counted, STATES } from '~/words/states';
+import { dayOf } from '~/words/dates';
+import { counted } from '~/words/states';
+import type { Answer } from '~/sync/engine';
 import type { CourseRow as Row } from '~~/core/course/row';
 
 const session = useSession();
 const rows = ref<Row[] | null>(null);
 const { trouble, trying } = useTrying();
 const search = ref('');
-const order = ref<'changed' | 'title'>('changed');
 const naming = ref(false);
 const title = ref('');
 const archive = ref<HTMLInputElement | null>(null);
@@ -19,6 +20,7 @@ let then = 'sources';
 const invitations = ref<{ course_id: string; title: string; role: string; by: string | null }[]>([]);
 const removed = ref<{ id: string; title: string; removed_at: number; learners: number }[]>([]);
 const inBin = ref(false);
+const renaming = ref<{ row: Row; title: string } | null>(null);
 /** The course that is about to be deleted. */
 const deleting = ref<Row | null>(null);
 
@@ -36,6 +38,18 @@ const remove = () => trying(async () => {
   await $fetch(`/api/courses/${row.id}`, { method: 'DELETE' });
   await load();
 });
+const rename = () => trying(async () => {
+  const { row, title } = renaming.value!;
+  renaming.value = null;
+  const changes = [{ id: freshId('x'), group: freshId('g'), operation: { type: 'set', id: row.id, field: 'title', value: title.trim(), was: row.title } }];
+  const { refused } = await $fetch<Answer>(`/api/courses/${row.id}/operations`, { method: 'POST', body: { since: row.revision, what: 'title', changes } });
+  await load();
+  if (refused?.length) trouble.value = { code: 'changed-meanwhile', message: 'Somebody gave it another title meanwhile. It stands as they wrote it.' };
+});
+const duplicate = (row: Row) => trying(async () => {
+  await $fetch(`/api/courses/${row.id}/copy`, { method: 'POST', body: { title: `${row.title.slice(0, 390)} (copy)` } });
+  await load();
+});
 const bringBack = (id: string) => trying(async () => {
   await $fetch(`/api/bin/${id}`, { method: 'POST' });
   await load();
@@ -47,22 +61,7 @@ onMounted(async () => {
 });
 useCourse().course = null;
 
-const shown = computed(() => (rows.value ?? [])
-  .filter((row) => `${row.title} ${row.audience}`.toLowerCase().includes(search.value.toLowerCase().trim()))
-  .toSorted((a, b) => (order.value === 'title' ? a.title.localeCompare(b.title) : b.changedAt - a.changedAt)));
-const work = (row: Row) => {
-  const lessons = Object.values(row.states).reduce((sum, count) => sum + count, 0);
-  if (lessons === 0) return 'No outline yet';
-  if ((row.states.blank ?? 0) === lessons) return 'Outline, nothing drafted';
-  const furthest = STATES.toReversed().find(({ state }) => row.states[state])!;
-  return `${row.states[furthest.state]} of ${lessons} ${furthest.label.toLowerCase()}`;
-};
-const when = (at: number) => {
-  const date = new Date(at);
-  const today = new Date().toDateString() === date.toDateString();
-  return today ? `today ${date.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })}` : date.toLocaleDateString([], { day: 'numeric', month: 'short', ...(date.getFullYear() !== new Date().getFullYear() && { year: 'numeric' }) });
-};
-const states = (row: Row) => new Map(row.path.flatMap((module) => module.lessons.map((lesson) => [lesson.id, lesson.state] as const)));
+const shown = computed(() => (rows.value ?? []).filter((row) => `${row.title} ${row.audience}`.toLowerCase().includes(search.value.toLowerCase().trim())));
 
 function begin(step: string) {
   then = step;
@@ -110,7 +109,7 @@ useHead({ title: 'Courses – Uplift Path' });
         <UButton color="neutral" variant="outline" @click="archive?.click()">Open an archive</UButton>
         <UButton color="neutral" variant="ghost" to="/shelf">Source shelf</UButton>
         <input ref="archive" type="file" accept=".zip" class="sr-only" aria-label="Course archive" tabindex="-1" @change="bring">
-        <span v-if="rows && rows.length > 3" class="end"><UInput v-model="search" size="sm" placeholder="Find a course" aria-label="Find a course" /><button type="button" class="link small" @click="order = order === 'title' ? 'changed' : 'title'">{{ order === 'title' ? 'last changed first' : 'by title' }}</button></span>
+        <span v-if="rows && rows.length > 3" class="end"><UInput v-model="search" size="sm" placeholder="Find a course" aria-label="Find a course" /></span>
         <span v-else-if="rows" class="end small quiet">{{ counted(rows.length, ['course', 'courses']) }}</span>
         <button v-if="removed.length" type="button" class="link small" :aria-pressed="inBin" @click="inBin = !inBin">{{ inBin ? 'Back to the courses' : `${removed.length} deleted` }}</button>
       </div>
@@ -118,25 +117,9 @@ useHead({ title: 'Courses – Uplift Path' });
       <table v-if="inBin" class="lines">
         <caption>Deleted courses; each comes back as it was, its learners' results with it</caption>
         <thead><tr><th>Course</th><th class="number">Learners</th><th>Deleted</th><th><span class="sr-only">Back</span></th></tr></thead>
-        <tbody><tr v-for="row in removed" :key="row.id"><td>{{ row.title }}</td><td class="number">{{ row.learners || '' }}</td><td class="small quiet">{{ when(row.removed_at) }}</td><td class="number"><button type="button" class="link small" @click="bringBack(row.id)">bring it back</button></td></tr></tbody>
+        <tbody><tr v-for="row in removed" :key="row.id"><td>{{ row.title }}</td><td class="number">{{ row.learners || '' }}</td><td class="small quiet">{{ dayOf(row.removed_at) }}</td><td class="number"><button type="button" class="link small" @click="bringBack(row.id)">bring it back</button></td></tr></tbody>
       </table>
-      <table v-else-if="shown.length" class="lines">
-        <thead><tr><th>Course</th><th>Path</th><th class="number">Min</th><th class="number">Checks</th><th>Work</th><th>Changed</th><th><span class="sr-only">Delete</span></th></tr></thead>
-        <tbody>
-          <tr v-for="row in shown" :key="row.id">
-            <td v-if="row.broken" colspan="5"><strong>{{ row.title }}</strong><span class="small decide block">{{ row.broken }}</span></td>
-            <template v-else>
-            <td class="name"><NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink><span class="small quiet">{{ row.audience || 'For whom is not said yet' }}</span></td>
-            <td class="path"><PathDrawing :modules="row.path" :states="states(row)" :width="300" :height="34" /></td>
-            <td class="number">{{ row.minutes || '' }}</td>
-            <td class="number">{{ row.checks || '' }}</td>
-            <td>{{ work(row) }}<span v-if="row.role !== 'author'" class="small quiet block">you review</span></td>
-            </template>
-            <td class="small quiet">{{ when(row.changedAt) }}</td>
-            <td class="number"><button v-if="row.role === 'author'" type="button" class="link small" :aria-label="`Delete ${row.title}`" @click="deleting = row">delete</button></td>
-          </tr>
-        </tbody>
-      </table>
+      <HomeCourses v-else-if="shown.length" :rows="shown" @rename="(row) => (renaming = { row, title: row.title })" @duplicate="duplicate" @remove="(row) => (deleting = row)" />
       <div v-else-if="rows && rows.length === 0" class="empty">
         <h2>Your courses stand here</h2>
         <p>A course begins with what you have: policies, manuals, slides, recorded talks, notes. Put them in, and an outline is drafted from them that shows where each part comes from.</p>
@@ -146,6 +129,14 @@ useHead({ title: 'Courses – Uplift Path' });
     </main>
     <UModal :open="deleting !== null" :title="`Delete “${deleting?.title ?? ''}”`" description="It lies under “deleted” on this page, with its releases and its learners' results, until it is brought back. Learners cannot open it meanwhile." @update:open="deleting = null">
       <template #body><div class="flex gap-3"><UButton @click="remove">Delete it</UButton><UButton color="neutral" variant="outline" @click="deleting = null">Leave it</UButton></div></template>
+    </UModal>
+    <UModal :open="renaming !== null" title="Rename the course" @update:open="renaming = null">
+      <template #body>
+        <form v-if="renaming" class="fields" @submit.prevent="rename">
+          <label>Title<UInput v-model="renaming.title" required autofocus class="w-full" maxlength="200" /></label>
+          <div class="flex gap-3"><UButton type="submit" :disabled="!renaming.title.trim() || renaming.title.trim() === renaming.row.title">Rename it</UButton><UButton color="neutral" variant="outline" @click="renaming = null">Leave it</UButton></div>
+        </form>
+      </template>
     </UModal>
     <UModal v-model:open="naming" title="New course" description="Its title can be changed at any time.">
       <template #body>
@@ -167,7 +158,4 @@ caption { text-align: left; padding: 4px 8px; font-size: 13.5px; color: var(--in
 .start { display: flex; gap: 10px; align-items: center; margin-bottom: 20px; flex-wrap: wrap; }
 .start .end { margin-left: auto; display: flex; gap: 12px; align-items: center; }
 .lines td { padding: 12px 8px; }
-.name a { display: block; font-weight: 700; }
-.name a:hover { text-decoration: underline; }
-.path { width: 316px; }
 </style>

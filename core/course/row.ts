@@ -7,8 +7,16 @@ export interface CourseRow {
   audience: string;
   /** What the asker is in it. */
   role: string;
+  /** The state it is in, to post a change on. */
+  revision: number;
   /** Milliseconds, UTC. */
   changedAt: number;
+  /** The newest release: who may take it, and whether the course was changed since. Absent while there is none. */
+  release?: { number: number; at: number; withdrawn: boolean; changed: boolean };
+  /** How many people learn by it. */
+  learners: number;
+  /** Texts that met another's change and wait for their author to choose. */
+  toChoose: number;
   /** Why it cannot be opened, in words; absent when it can. */
   broken?: string;
   minutes: number;

@@ -55,6 +55,8 @@ export function releasesIn(db: Db) {
   const get = db.prepare<[string], Stored>(`select ${columns} from release where id = ?`);
   const document = db.prepare<[string], { document: string; version: number }>('select document, version from release where id = ?');
   const ofCourse = db.prepare<[string], Stored>(`select ${columns} from release where course_id = ? order by number desc`);
+  const newest = db.prepare<[string], Pick<ReleaseRow, 'number' | 'made_at' | 'withdrawn_at'>>('select number, made_at, withdrawn_at from release where course_id = ? order by number desc limit 1');
+  const learning = db.prepare<[string], { count: number }>('select count(*) as count from learner where course_id = ?');
   const setAccess = db.prepare('update release set access = ?, withdrawn_at = ? where id = ?');
   const link = db.prepare<[string], { link: string }>('select link from course_link where course_id = ?');
   const addLink = db.prepare('insert into course_link (course_id, link) values (?, ?)');
@@ -85,6 +87,8 @@ export function releasesIn(db: Db) {
     },
     /** Newest first. */
     ofCourse: (courseId: string) => ofCourse.all(courseId).map(opened),
+    /** The newest release, and how many learn by any. */
+    standing: (courseId: string) => ({ newest: newest.get(courseId), learners: learning.get(courseId)!.count }),
     setAccess: (id: string, access: Access, withdrawnAt: number | null) => void setAccess.run(access, withdrawnAt, id),
     link: (courseId: string) => link.get(courseId)?.link,
     addLink: (courseId: string, value: string) => void addLink.run(courseId, value),

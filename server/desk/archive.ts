@@ -17,14 +17,25 @@ interface Desks {
   sources: SourceDesk;
 }
 
-/** A course with its sources and their pictures as an archive. */
-export function exportArchive({ folder, courses, sources }: Omit<Desks, 'db'>, id: string): { name: string; bytes: Uint8Array } {
+/** A course with its sources and their pictures, as archives hold them. */
+function wholeOf({ folder, courses, sources }: Omit<Desks, 'db'>, id: string): { document: CourseDocument; media: Map<string, Uint8Array> } {
   const { course } = courses.load(id);
   const held = sources.keys(id).flatMap((key) => sources.read(key.id, key.version) ?? []);
   const document = courseDocument(course, held.map((each) => each.source), held.flatMap((each) => each.claims), course.language.startsWith('en') ? { grade: fleschKincaid } : {});
   const pictures = new Set(held.flatMap((each) => each.source.pictures.map((picture) => picture.hash)));
-  const media = new Map([...pictures].flatMap((hash) => pictureAt(join(folder, 'files', hash), hash)));
-  return { name: packageName(course.title, 'archive'), bytes: writeArchive(document, media) };
+  return { document, media: new Map([...pictures].flatMap((hash) => pictureAt(join(folder, 'files', hash), hash))) };
+}
+
+/** A course with its sources and their pictures as an archive. */
+export function exportArchive(desks: Omit<Desks, 'db'>, id: string): { name: string; bytes: Uint8Array } {
+  const { document, media } = wholeOf(desks, id);
+  return { name: packageName(document.course.title, 'archive'), bytes: writeArchive(document, media) };
+}
+
+/** Makes a course once more for `person`, under a title of its own: without releases and learners, on the sources they may use and on copies of the others. */
+export function duplicate(desks: Desks, id: string, title: string, person: string): { id: string } {
+  const { document, media } = wholeOf(desks, id);
+  return importArchive(desks, { document: { ...document, course: { ...document.course, title } }, media }, person);
 }
 
 /** A picture that was lost does not keep a course from being saved. */

@@ -98,6 +98,7 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
       const { same, changed, added, gone } = difference(frozen(newest.id).view, freeze(courseId).view);
       return { since: newest.number, lessons: { same, changed, added, gone }, underWay: releases.learners(courseId).length };
     },
+    standing: (courseId: string) => releases.standing(courseId),
     /** Who may take a release, and whether it is withdrawn; what learners did is kept in any case. */
     setAccess(courseId: string, id: string, access: Access, withdrawn: boolean): ReleaseRow {
       const row = get(courseId, id);

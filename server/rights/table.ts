@@ -32,6 +32,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['POST', '/api/archives', 'signed-in', 'file'],
   ['GET', '/api/courses/:course', 'reader'],
   ['DELETE', '/api/courses/:course', 'author'],
+  ['POST', '/api/courses/:course/copy', 'author'],
   ['POST', '/api/courses/:course/operations', 'author', 'operations'],
   ['POST', '/api/courses/:course/undo', 'author'],
   ['POST', '/api/courses/:course/redo', 'author'],

@@ -1,4 +1,4 @@
-import { enter, expect, newCourse, openDemo, saved, served, test } from './app';
+import { enter, expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
 
 const brief = async (page: Parameters<typeof served>[0]) => ((await served(page)).course as unknown as { brief: { promise: string; audience: { who: string; knows: string[] }; size: Record<string, number>; language: string; sourcesOnly: boolean; outcomes: string[] }; language: string; direction: string }).brief;
 
@@ -46,12 +46,50 @@ test('home finds, sorts and says what there is', async ({ page, app }) => {
   await page.reload();
   const names = page.locator('.lines .name a');
   await expect(names.filter({ hasText: 'Axes' }).first()).toBeVisible();
-  await page.getByRole('button', { name: 'by title' }).click();
-  const titles = await names.allTextContents();
+  const order = async (column: string) => {
+    await page.getByRole('columnheader', { name: column }).getByRole('button').click();
+    return names.allTextContents();
+  };
+  const titles = await order('Course');
   expect(titles).toEqual(titles.toSorted((a, b) => a.localeCompare(b)));
+  expect(await order('Course')).toEqual(titles.toReversed());
+  await expect(page.getByRole('columnheader', { name: 'Course' })).toHaveAttribute('aria-sort', 'descending');
+  expect((await order('Learners'))[0]).toMatch(/^Lending/);
+  await expect(page.getByRole('row', { name: /^Lending/ }).first()).toContainText('Release 1');
+  await expect(page.getByRole('row', { name: /Axes/ })).toContainText('not yet');
   await page.getByLabel('Find a course').fill('zinc');
   await expect(names).toHaveText(['Zinc buckets']);
   await expect(page.getByRole('row', { name: /Zinc buckets/ })).toContainText('No outline yet');
   await page.getByLabel('Find a course').fill('nothing of the kind');
   await expect(page.getByText('No course fits')).toBeVisible();
+});
+
+test('a course is renamed, made once more, saved and deleted from home, by key as well', async ({ page, app }) => {
+  await enter(page, app);
+  await page.evaluate(async () => fetch('/api/courses', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ title: 'Winches' }) }));
+  await page.reload();
+  const more = (title: string) => page.getByRole('button', { name: `More for ${title}`, exact: true });
+  await more('Winches').focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('menuitem', { name: 'Rename' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Title')).toHaveValue('Winches');
+  await page.getByLabel('Title').pressSequentially(' and ropes', { delay: 70 });
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
+  await more('Winches and ropes').click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('link', { name: 'Winches and ropes (copy)' })).toBeVisible();
+  await looksRight(page);
+  const saving = page.waitForEvent('download');
+  await more('Winches and ropes (copy)').click();
+  await page.getByRole('menuitem', { name: 'Save as an archive' }).click();
+  expect((await saving).suggestedFilename()).toMatch(/\.zip$/);
+  await more('Winches and ropes (copy)').click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await page.getByRole('button', { name: 'Delete it' }).click();
+  await expect(page.getByRole('link', { name: 'Winches and ropes (copy)' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
 });

@@ -233,7 +233,8 @@ test.describe('people of an installation', () => {
       await openDemo(page, app, 'Ines Marlow');
       const id = /course\/([a-z0-9]+)/.exec(page.url())![1];
       await page.goto(app.url);
-      await page.getByRole('button', { name: 'Delete Lending tools safely' }).click();
+      await page.getByRole('button', { name: 'More for Lending tools safely' }).click();
+      await page.getByRole('menuitem', { name: 'Delete' }).click();
       await page.getByRole('button', { name: 'Delete it' }).click();
       await page.getByRole('button', { name: '1 deleted' }).click();
       await expect(page.getByRole('row', { name: /Lending tools safely/ })).toContainText('5');

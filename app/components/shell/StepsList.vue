@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useActions } from '~/actions/registry';
-import { placedChecks } from '~~/core/course/course';
+import { mayOpen, STEPS, type Step, type StepPart } from '~/steps';
 import { useCourse } from '~/stores/course';
 
 /** The steps of the work, with what is in each. */
@@ -8,38 +8,21 @@ const go = useGo();
 const props = defineProps<{ sources: number }>();
 const desk = useCourse();
 const root = computed(() => `/course/${desk.course?.id}`);
-const steps = computed(() => [
-  { path: 'brief', label: 'Brief', key: 'Alt+1', count: '' },
-  { path: 'sources', label: 'Sources', key: 'Alt+2', count: props.sources || '' },
-  { path: 'outline', label: 'Outline', key: 'Alt+3', count: desk.lessons.length || '' },
-  { path: 'lessons', label: 'Lessons', key: 'Alt+4', count: desk.lessons.filter((lesson) => lesson.blocks.length > 0).length || '' },
-  { path: 'checks', label: 'Checks', key: 'Alt+5', count: desk.course ? placedChecks(desk.course).length || '' : '' },
-  { path: 'release', label: 'Release', key: 'Alt+6', count: '' },
-  ...(desk.mayEdit ? [{ path: 'results', label: 'Results', key: 'Alt+7', count: '' }] : []),
-  { path: 'bin', label: 'Bin', key: 'Alt+8', count: desk.course?.bin.length || '' },
-  ...(desk.mayEdit ? [{ path: 'people', label: 'People', key: 'Alt+9', count: '' }] : []),
-]);
+const steps = computed(() => STEPS.filter((step) => mayOpen(step, desk.role)));
+const count = (place: StepPart) => (desk.course && place.count?.({ course: desk.course, sources: props.sources })) || '';
 const route = useRoute();
 const at = (path: string) => route.path.startsWith(`${root.value}/${path}`);
-/** What lies within the sources; shown while one is there. */
-const within = computed(() => (at('sources') ? [
-  { path: 'sources/interview', label: 'What I know', count: openSlots.value || '' },
-  { path: 'sources/topics', label: 'Topics', count: '' },
-  { path: 'sources/compare', label: 'Side by side', count: '' },
-] : []));
-/** What lies within the outline; shown while one is there. */
-const underOutline = computed(() => (at('outline') || at('holds') ? [{ path: 'holds', label: 'What it holds', count: '' }] : []));
-const openSlots = computed(() => desk.course?.answers?.filter((answer) => answer.text.trim() === '').length ?? 0);
-useActions([{ id: 'step-holds', label: 'To what the course holds', key: 'Alt+H', area: 'Steps', run: () => go(`${root.value}/holds`) }]);
-useActions(['brief', 'sources', 'outline', 'lessons', 'checks', 'release', 'results', 'bin', 'people'].map((path, index) => ({
-  id: `step-${path}`, label: `To ${path}`, key: `Alt+${index + 1}`, area: 'Steps', run: () => go(`${root.value}/${path}`),
-})));
+const open = (step: Step) => [step, ...(step.parts ?? [])].some(({ path }) => at(path));
+const to = (place: { path: string; label: string; key: string }, step: Step) => ({
+  id: `step-${place.path}`, label: `To ${place.label.toLowerCase()}`, key: place.key, area: 'Steps', when: () => mayOpen(step, desk.role), run: () => go(`${root.value}/${place.path}`),
+});
+useActions(STEPS.flatMap((step) => [to(step, step), ...(step.parts ?? []).flatMap((part) => (part.key ? [to({ ...part, key: part.key }, step)] : []))]));
 </script>
 
 <template>
   <nav class="steps" aria-label="Steps of the work">
-    <template v-for="step in steps" :key="step.path"><NuxtLink :to="`${root}/${step.path}`" :class="{ here: at(step.path), apart: step.path === 'bin' }" :aria-current="at(step.path) ? 'page' : undefined"><span>{{ step.label }}</span><span class="count">{{ step.count }}</span></NuxtLink>
-      <template v-if="step.path === 'sources' || step.path === 'outline'"><NuxtLink v-for="part in step.path === 'sources' ? within : underOutline" :key="part.path" :to="`${root}/${part.path}`" class="part" :class="{ within: at(part.path) }" :aria-current="at(part.path) ? 'page' : undefined"><span>{{ part.label }}</span><span class="count">{{ part.count }}</span></NuxtLink></template>
+    <template v-for="step in steps" :key="step.path"><NuxtLink :to="`${root}/${step.path}`" :class="{ here: at(step.path), apart: step.apart }" :aria-current="at(step.path) ? 'page' : undefined"><span>{{ step.label }}</span><span class="count">{{ count(step) }}</span></NuxtLink>
+      <template v-if="step.parts && open(step)"><NuxtLink v-for="part in step.parts" :key="part.path" :to="`${root}/${part.path}`" class="part" :class="{ within: at(part.path) }" :aria-current="at(part.path) ? 'page' : undefined"><span>{{ part.label }}</span><span class="count">{{ count(part) }}</span></NuxtLink></template>
     </template>
   </nav>
 </template>

@@ -1,6 +1,6 @@
 import { headingNumber } from '../../source/headings';
 import { folded } from '../../source/inline';
-import { RULE, unwrapped, type Chunk, type Words } from './lines';
+import { looksLikeCode, RULE, unwrapped, type Chunk, type Words } from './lines';
 
 /** Longer than any heading: not looked at, since one line may be megabytes. */
 function isLong({ lines }: Chunk): boolean {
@@ -77,6 +77,7 @@ export function headingOf(chunk: Chunk, next: Chunk | undefined, known: Words, c
     return { level: 2, text, rest: [] };
   }
   const standsOut = lines.length === 1 && text.length <= 60 && /^\p{Lu}/u.test(text) && !/[.;,:!?)"]$/.test(text) && text.split(' ').length <= 8;
-  if (standsOut && next && next.indent > chunk.indent && chunk.indent === 0) return { level: 4, text, rest: [] };
+  // "Use" over commands only leads to them.
+  if (standsOut && next && next.indent > chunk.indent && chunk.indent === 0 && !looksLikeCode(next.lines)) return { level: 4, text, rest: [] };
   return undefined;
 }

@@ -44,13 +44,11 @@ const HEADING_SHARE = 0.8;
  * alone, with paragraphs below it that are no more indented. With what stands behind the mark.
  */
 export function markedHeads(chunks: readonly Chunk[]): Map<Chunk, string[]> {
-  const marked = chunks.filter((chunk) => BULLET.test(chunk.lines[0]));
-  const heads = marked.filter((chunk) => {
-    const next = chunks[chunks.indexOf(chunk) + 1];
-    return chunk.lines.length <= 4 && chunk.lines.every((line, at) => line.length < 200 && (at === 0 || !MARKED.test(line))) && next?.indent === 0 && !MARKED.test(next.lines[0]) && !RULE.test(next.lines[0]);
-  });
+  const marked = chunks.flatMap((chunk, at) => (BULLET.test(chunk.lines[0]) ? [{ chunk, next: chunks[at + 1] as Chunk | undefined }] : []));
+  const alone = marked.filter(({ chunk: { lines } }) => lines.length <= 4 && lines.every((line, at) => line.length < 200 && (at === 0 || !MARKED.test(line))));
+  const heads = alone.filter(({ next }) => next?.indent === 0 && !MARKED.test(next.lines[0]) && !RULE.test(next.lines[0]));
   if (heads.length < LEAST_ENTRIES || heads.length < marked.length * HEADING_SHARE) return new Map();
-  return new Map(heads.map((chunk) => [chunk, [chunk.lines[0].replace(BULLET, ''), ...chunk.lines.slice(1)]]));
+  return new Map(alone.map(({ chunk }) => chunk).map((chunk) => [chunk, [chunk.lines[0].replace(BULLET, ''), ...chunk.lines.slice(1)]]));
 }
 
 /** With fewer entries a count of questions is a list. */

@@ -15,7 +15,7 @@ import { contentHash } from '../../../core/course/id';
 import { readArchive } from '../../../core/exchange/archive';
 import { contentVersion } from '../../../core/source/assemble';
 import { validateSource } from '../../../core/source/validate';
-import { exportArchive, importArchive } from '../../../server/desk/archive';
+import { duplicate, exportArchive, importArchive } from '../../../server/desk/archive';
 import { courseRows } from '../../../server/desk/rows';
 import { openInstallation } from '../../../server/utils/installation';
 import { inWords } from '../../../server/words/jobs';
@@ -278,6 +278,25 @@ describe('archives', () => {
     const [held] = out.document.sources;
     expect(held.pictures).toEqual([{ hash, type: 'image/png', alt: 'A pack', near: held.passages[0].id }]);
     expect(validateSource(held)).toEqual([]);
+  });
+
+  it('of a course that is here make it once more: on the same sources, without its releases, and the first untouched', () => {
+    const { id } = importArchive(desk, shipped, INES);
+    const before = JSON.stringify(desk.courses.load(id).course);
+    const shelf = desk.sources.shelf(INES).length;
+    const copy = duplicate(desk, id, 'Lending once more', INES);
+    expect(copy.id).not.toBe(id);
+    const { course } = desk.courses.load(copy.id);
+    expect(validateCourse(course)).toEqual([]);
+    expect([course.title, allLessons(course).length, course.checks.length]).toEqual(['Lending once more', allLessons(shipped.document.course).length, shipped.document.course.checks.length]);
+    expect(desk.sources.keys(copy.id)).toEqual(desk.sources.keys(id));
+    expect(desk.sources.shelf(INES)).toHaveLength(shelf);
+    expect(courseRows(desk, INES).find((row) => row.id === copy.id)).toMatchObject({ learners: 0, toChoose: 0, revision: 0 });
+    expect(courseRows(desk, INES).find((row) => row.id === copy.id)!.release).toBeUndefined();
+    // Somebody who may only read the sources gets copies of their own.
+    const toms = duplicate(desk, id, 'For Tom', TOM);
+    expect(desk.sources.keys(toms.id).some(({ id: source }) => desk.sources.keys(id).some((key) => key.id === source))).toBe(false);
+    expect(JSON.stringify(desk.courses.load(id).course)).toBe(before);
   });
 
   it('that fail on the way leave nothing behind', () => {

@@ -35,6 +35,7 @@ describe('a release', () => {
     expect(second.number).toBe(2);
     expect(lessonsOf(releases.frozen(second.id).view)[0].title).toBe('Changed since');
     expect(releases.current(id)?.number).toBe(2);
+    expect(releases.standing(id)).toEqual({ newest: { number: 2, made_at: second.made_at, withdrawn_at: null }, learners: 0 });
     expect(releases.list(id).map((row) => row.number)).toEqual([2, 1]);
     expect(second.figures).toMatchObject({ lessons: 4, checks: 1 });
   });
