@@ -28,6 +28,9 @@ const SAYS_NOTHING = /\bask(?:s|ed)?$|^(?:(?:common|frequent(?:ly asked)?|other|
 /** Ends the name of a thing, not an order: "Upgrade procedure", "Build dependencies". */
 const NAMED = /\b(?:procedures?|process(?:es)?|routines?|polic(?:y|ies)|rules?|plans?|schedules?|lists?|forms?|times?|hours?|requirements?|instructions?|options?|dependencies|settings?)$/i;
 
+/** One thing, of which one says "the". */
+const ONE = /(?:procedure|process|routine|policy|plan|schedule|list|form)$/i;
+
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
   const bare = action.replace(/[.,;:\s]+$/, '');
@@ -74,10 +77,10 @@ function fromTitle(words: WordList, isClause: (title: string) => boolean, title:
   if (!isNounPhrase(bare) || SAYS_NOTHING.test(bare)) return undefined;
   switch (kind) {
     case 'steps':
-      if (isName && /(?:procedure|process|routine)$/i.test(bare)) return { verb: 'carry-out', level: 'apply', object: `the ${lower(bare)}`, text: `Carry out the ${lower(bare)}` };
+      if (isName && ONE.test(bare)) return { verb: 'carry-out', level: 'apply', object: `the ${lower(bare)}`, text: `Carry out the ${lower(bare)}` };
       return { verb: 'carry-out', level: 'apply', object: lower(bare), text: /^[a-z]+ing\s/i.test(bare) ? `Carry out the steps of ${lower(bare)}` : `Carry out the steps for ${lower(bare)}` };
     case 'rules':
-      return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules for ${lower(bare)}` };
+      return { verb: 'apply', level: 'apply', object: lower(bare), text: `Apply the rules for ${isName && ONE.test(bare) ? 'the ' : ''}${lower(bare)}` };
     case 'figures':
       return { verb: 'state', level: 'recall', object: lower(bare), text: `State the limits and figures for ${lower(bare)}` };
     default:
