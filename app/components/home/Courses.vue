@@ -37,16 +37,27 @@ const work = (row: Row) => {
 };
 const states = (row: Row) => new Map(row.path.flatMap((module) => module.lessons.map((lesson) => [lesson.id, lesson.state] as const)));
 
+/** What was chosen from a menu and opens a dialog: once the menu has given the focus back, or it would take it from the dialog in the middle of a word. */
+let chosen: (() => void) | undefined;
+const menu = {
+  align: 'end' as const,
+  onCloseAutoFocus() {
+    const run = chosen;
+    chosen = undefined;
+    if (run) setTimeout(run);
+  },
+};
+
 function actions(row: Row): DropdownMenuItem[][] {
   const can = row.broken === undefined;
   const own = row.role === 'author';
   return [
     [
       { label: 'Open', onSelect: () => void navigateTo(`/course/${row.id}/outline`), disabled: !can },
-      ...(own ? [{ label: 'Rename', onSelect: () => emit('rename', row), disabled: !can }, { label: 'Duplicate', onSelect: () => emit('duplicate', row), disabled: !can }] : []),
+      ...(own ? [{ label: 'Rename', onSelect: () => void (chosen = () => emit('rename', row)), disabled: !can }, { label: 'Duplicate', onSelect: () => emit('duplicate', row), disabled: !can }] : []),
       { label: 'Save as an archive', onSelect: () => void window.location.assign(`/api/courses/${row.id}/archive`), disabled: !can },
     ],
-    ...(own ? [[{ label: 'Delete', onSelect: () => emit('remove', row) }]] : []),
+    ...(own ? [[{ label: 'Delete', onSelect: () => void (chosen = () => emit('remove', row)) }]] : []),
   ];
 }
 </script>
@@ -55,7 +66,7 @@ function actions(row: Row): DropdownMenuItem[][] {
   <table class="lines">
     <thead>
       <tr>
-        <th v-for="column in COLUMNS" :key="column.key" :class="{ number: 'number' in column }" :aria-sort="'of' in column && order.key === column.key ? (order.down ? 'descending' : 'ascending') : undefined">
+        <th v-for="column in COLUMNS" :key="column.key" :class="[column.key, { number: 'number' in column }]" :aria-sort="'of' in column && order.key === column.key ? (order.down ? 'descending' : 'ascending') : undefined">
           <button v-if="'of' in column" type="button" class="sort" @click="sort(column)">{{ column.label }}<span v-if="order.key === column.key" aria-hidden="true">{{ order.down ? ' ↓' : ' ↑' }}</span></button>
           <template v-else>{{ column.label }}</template>
         </th>
@@ -68,13 +79,13 @@ function actions(row: Row): DropdownMenuItem[][] {
         <template v-else>
           <td class="name"><NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink><span class="small quiet">{{ row.audience || 'For whom is not said yet' }}</span></td>
           <td class="path"><PathDrawing :modules="row.path" :states="states(row)" :width="220" :height="34" /></td>
-          <td class="number">{{ row.minutes || '' }}</td>
+          <td class="number minutes">{{ row.minutes || '' }}</td>
           <td>{{ work(row) }}<span v-if="row.toChoose" class="small decide block">{{ row.toChoose === 1 ? 'one text to choose' : `${row.toChoose} texts to choose` }}</span><span v-if="row.role !== 'author'" class="small quiet block">you review</span></td>
           <td><template v-if="row.release">Release {{ row.release.number }}<span class="small quiet block">{{ row.release.withdrawn ? 'withdrawn' : row.release.changed ? `${dayOf(row.release.at)}, changed since` : dayOf(row.release.at) }}</span></template><span v-else class="quiet">not yet</span></td>
-          <td class="number">{{ row.learners || '' }}</td>
+          <td class="number learners">{{ row.learners || '' }}</td>
         </template>
-        <td class="small quiet">{{ dayOf(row.changedAt) }}</td>
-        <td class="number"><UDropdownMenu :items="actions(row)" :content="{ align: 'end' }"><button type="button" class="link small" :aria-label="`More for ${row.title}`">more</button></UDropdownMenu></td>
+        <td class="small quiet changed">{{ dayOf(row.changedAt) }}</td>
+        <td class="number"><UDropdownMenu :items="actions(row)" :content="menu"><button type="button" class="link small" :aria-label="`More for ${row.title}`">more</button></UDropdownMenu></td>
       </tr>
     </tbody>
   </table>
@@ -87,4 +98,6 @@ function actions(row: Row): DropdownMenuItem[][] {
 .path { width: 236px; }
 .sort { font: inherit; color: inherit; white-space: nowrap; }
 .sort:hover { text-decoration: underline; }
+/* On a phone: what course it is, how far, released or not. */
+@media (max-width: 760px) { .path, .minutes, .learners, .changed { display: none; } }
 </style>
