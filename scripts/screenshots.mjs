@@ -27,14 +27,14 @@ try {
   };
   await page.goto(`${url}/sign-in`);
   await page.getByRole('button', { name: 'Ines Marlow' }).click();
-  await page.getByRole('link', { name: 'Lending tools safely' }).waitFor();
+  await page.getByRole('row').getByRole('link', { name: 'Lending tools safely' }).waitFor();
   await shot('home');
   await page.getByRole('link', { name: 'Source shelf' }).click();
   await page.getByLabel('Search all sources').fill('late fee');
   await page.locator('.found li').first().waitFor();
   await shot('shelf');
   await page.goto(url);
-  await page.getByRole('link', { name: 'Lending tools safely' }).click();
+  await page.getByRole('row').getByRole('link', { name: 'Lending tools safely' }).click();
   await page.locator('.unused').waitFor();
   await shot('outline');
   await page.keyboard.press('Alt+h');

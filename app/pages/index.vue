@@ -6,7 +6,7 @@ import { useSession } from '~/stores/session';
 import { dayOf } from '~/words/dates';
 import { counted } from '~/words/states';
 import type { Answer } from '~/sync/engine';
-import type { CourseRow as Row } from '~~/core/course/row';
+import type { CourseRow as Row, Lately } from '~~/core/course/row';
 
 const session = useSession();
 const rows = ref<Row[] | null>(null);
@@ -19,13 +19,14 @@ let then = 'sources';
 
 const invitations = ref<{ course_id: string; title: string; role: string; by: string | null }[]>([]);
 const removed = ref<{ id: string; title: string; removed_at: number; learners: number }[]>([]);
+const lately = ref<Lately[]>([]);
 const inBin = ref(false);
 const renaming = ref<{ row: Row; title: string } | null>(null);
 /** The course that is about to be deleted. */
 const deleting = ref<Row | null>(null);
 
 const load = () => trying(async () => {
-  [rows.value, invitations.value, removed.value] = await Promise.all([$fetch<Row[]>('/api/courses'), $fetch<typeof invitations.value>('/api/invitations'), $fetch<typeof removed.value>('/api/bin')]);
+  [rows.value, invitations.value, removed.value, lately.value] = await Promise.all([$fetch<Row[]>('/api/courses'), $fetch<typeof invitations.value>('/api/invitations'), $fetch<typeof removed.value>('/api/bin'), $fetch<Lately[]>('/api/lately')]);
   if (removed.value.length === 0) inBin.value = false;
 });
 const reply = (course: string, accept: boolean) => trying(async () => {
@@ -126,6 +127,7 @@ useHead({ title: 'Courses – Uplift Path' });
         <UButton @click="begin('sources')">Start from sources</UButton>
       </div>
       <p v-else-if="rows" class="quiet">No course fits “{{ search }}”.</p>
+      <HomeLately v-if="!inBin && lately.length > 0" :lines="lately" />
     </main>
     <UModal :open="deleting !== null" :title="`Delete “${deleting?.title ?? ''}”`" description="It lies under “deleted” on this page, with its releases and its learners' results, until it is brought back. Learners cannot open it meanwhile." @update:open="deleting = null">
       <template #body><div class="flex gap-3"><UButton @click="remove">Delete it</UButton><UButton color="neutral" variant="outline" @click="deleting = null">Leave it</UButton></div></template>

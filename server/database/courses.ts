@@ -58,6 +58,8 @@ export function coursesIn(db: Db) {
   const orphaned = db.prepare<[], CourseRecord>(`select ${row} from course where removed_at is null and not exists (select 1 from member where member.course_id = course.id and role = 'author' and accepted_at is not null) order by title, id`);
   const change = 'revision, id, group_id, person_id, made_at, version, operation, inverse';
   const after = db.prepare<[string, number], Stored>(`select ${change} from change where course_id = ? and revision > ? order by revision`);
+  const newest = db.prepare<[string, number], { made_at: number; who: string | null; what: string | null }>(`select made_at, person.name as who, what from change left join person on person.id = change.person_id
+    left join change_group on change_group.course_id = change.course_id and change_group.group_id = change.group_id where change.course_id = ? order by change.revision desc limit ?`);
   const last = db.prepare<[string], Stored>(`select ${change} from change where course_id = ? order by revision desc limit 1`);
   const ofGroup = db.prepare<[string, string], Stored>(`select ${change} from change where course_id = ? and group_id = ? order by revision desc`);
   const known = db.prepare<[string, string, string, string], { found: number }>('select 1 as found from change where course_id = ? and id = ? union select 1 from merged_change where course_id = ? and id = ?');
@@ -91,6 +93,8 @@ export function coursesIn(db: Db) {
     orphaned: () => orphaned.all(),
     ids: () => all.all().map((row) => row.id),
     changesAfter: (id: string, revision: number) => after.all(id, revision).map(parsed),
+    /** The newest changes, newest first: when, by whom, and what the gesture was called. */
+    newestChanges: (id: string, most: number) => newest.all(id, most),
     lastChange(id: string) {
       const found = last.get(id);
       return found && parsed(found);

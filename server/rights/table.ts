@@ -26,6 +26,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['GET', '/api/invitations', 'signed-in'],
   ['POST', '/api/invitations/:invitation', 'signed-in'],
   ['GET', '/api/bin', 'signed-in'],
+  ['GET', '/api/lately', 'signed-in'],
   ['POST', '/api/bin/:removed', 'signed-in'],
   ['GET', '/api/courses', 'signed-in'],
   ['POST', '/api/courses', 'signed-in'],

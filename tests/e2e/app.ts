@@ -125,7 +125,7 @@ export async function enter(page: Page, app: App, name = 'Ines Marlow'): Promise
 /** Opens the demo course: for its author a copy of the test's own, for others the one they were given. */
 export async function openDemo(page: Page, app: App, name?: string): Promise<void> {
   await enter(page, app, name);
-  if (name) await page.getByRole('link', { name: 'Lending tools safely' }).click();
+  if (name) await page.getByRole('row').getByRole('link', { name: 'Lending tools safely', exact: true }).click();
   else {
     const answer = await page.request.post(`${app.url}/api/archives`, { data: readFileSync('demo/course/lending-tools-safely.uplift.zip'), headers: { 'content-type': 'application/octet-stream' } });
     await page.goto(`${app.url}/course/${((await answer.json()) as { id: string }).id}/outline`);

@@ -78,10 +78,11 @@ test('a course is renamed, made once more, saved and deleted from home, by key a
   await page.keyboard.press('End');
   await page.keyboard.type(' and ropes', { delay: 70 });
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
+  await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Lately' }).getByRole('listitem').filter({ hasText: 'changed it: title' }).first()).toContainText('Winches and ropes');
   await more('Winches and ropes').click();
   await page.getByRole('menuitem', { name: 'Duplicate' }).click();
-  await expect(page.getByRole('link', { name: 'Winches and ropes (copy)' })).toBeVisible();
+  await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes (copy)' })).toBeVisible();
   await looksRight(page);
   const saving = page.waitForEvent('download');
   await more('Winches and ropes (copy)').click();
@@ -90,7 +91,7 @@ test('a course is renamed, made once more, saved and deleted from home, by key a
   await more('Winches and ropes (copy)').click();
   await page.getByRole('menuitem', { name: 'Delete' }).click();
   await page.getByRole('button', { name: 'Delete it' }).click();
-  await expect(page.getByRole('link', { name: 'Winches and ropes (copy)' })).toHaveCount(0);
+  await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes (copy)' })).toHaveCount(0);
   await page.reload();
-  await expect(page.getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
+  await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
 });
