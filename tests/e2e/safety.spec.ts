@@ -182,6 +182,8 @@ test.describe('people of an installation', () => {
       await expect(hers.getByText('Ines Marlow offers you a part in')).toBeVisible();
       await looksRight(hers);
       await hers.getByRole('button', { name: 'Accept' }).click();
+      // Going on at once would cut the answer off.
+      await expect(hers.getByRole('row', { name: /Lending tools safely/ })).toBeVisible();
       await hers.goto(address);
       await expect(hers.getByRole('heading', { name: 'Outline' })).toBeVisible();
       expect(await hers.evaluate(async () => (await fetch('/api/people')).status)).toBe(403);
