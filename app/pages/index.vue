@@ -5,7 +5,7 @@ import { sendLeftBehind, useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
 import { dayOf } from '~/words/dates';
 import { counted } from '~/words/states';
-import type { Answer } from '~/sync/engine';
+import type { Answer } from '~/sync/server';
 import type { CourseRow as Row, Lately } from '~~/core/course/row';
 
 const session = useSession();
@@ -135,7 +135,7 @@ useHead({ title: 'Courses – Uplift Path' });
     <UModal :open="renaming !== null" title="Rename the course" @update:open="renaming = null">
       <template #body>
         <form v-if="renaming" class="fields" @submit.prevent="rename">
-          <label>Title<UInput v-model="renaming.title" required autofocus class="w-full" maxlength="200" /></label>
+          <label>Title<UInput v-model="renaming.title" required autofocus class="w-full" maxlength="400" /></label>
           <div class="flex gap-3"><UButton type="submit" :disabled="!renaming.title.trim() || renaming.title.trim() === renaming.row.title">Rename it</UButton><UButton color="neutral" variant="outline" @click="renaming = null">Leave it</UButton></div>
         </form>
       </template>

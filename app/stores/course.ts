@@ -5,8 +5,9 @@ import { allLessons, type Course, type Take } from '~~/core/course/course';
 import type { Operation } from '~~/core/course/operations';
 import { freshId } from '~/composables/useApi';
 import { useTrying } from '~/composables/useTrying';
-import { courseEngine, type Answer, type CourseEngine, type CourseServer, type Opened, type Saving } from '~/sync/engine';
+import { courseEngine, type CourseEngine, type Saving } from '~/sync/engine';
 import { coursesWaiting, outboxOf } from '~/sync/outbox';
+import type { Answer, CourseServer, Opened } from '~/sync/server';
 import { useSession } from './session';
 
 /** Something that was done elsewhere than under the author's hands, to be shown where it is: undo, going back. */

@@ -3,36 +3,7 @@ import type { Course } from '~~/core/course/course';
 import { applyAll, gesturesOf, replayAll, type Operation } from '~~/core/course/operations';
 import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
 import type { Outbox, Pending } from './outbox';
-
-/** What the server answers to changes, undo, going back, or being asked for news. */
-export interface Answer {
-  revision: number;
-  accepted?: string[];
-  refused?: { id: string; problem: { code: string; place?: string }; now?: unknown }[];
-  /** What others did since; left out where that is more than is worth making again: the course is opened anew then. */
-  missed?: Operation[];
-  operations?: Operation[];
-  what?: string;
-  undo?: string;
-  redo?: string;
-}
-
-export interface Opened {
-  course: Course;
-  revision: number;
-  role: string;
-  undo?: string;
-  redo?: string;
-}
-
-/** The server's side of one course. Every call throws what went wrong as the server or the network gives it. */
-export interface CourseServer {
-  open(): Promise<Opened>;
-  post(body: { since: number; what: string; changes: { id: string; group: string; operation: Operation }[] }): Promise<Answer>;
-  changes(since: number): Promise<Answer>;
-  takeBack(which: 'undo' | 'redo', since: number): Promise<Answer>;
-  backTo(version: string, since: number): Promise<Answer>;
-}
+import type { Answer, CourseServer, Opened } from './server';
 
 /**
  * How a course stands in this window: `saved`, nothing waits; `saving`; `waiting`, what was changed lies here until the
@@ -234,10 +205,15 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     const aside = [...batch];
     const rest: Pending[] = [];
     // What was made on top of them is made without them, or lies aside with them: it did not meet anybody else.
-    for (const change of pending.filter((each) => !batch.includes(each))) {
-      const operation = without(change.operation, aside.map((each) => each.operation));
-      if (operation) rest.push(operation === change.operation ? change : { ...change, operation });
-      else aside.push(change);
+    for (const gesture of gesturesOf(pending.filter((each) => !batch.includes(each)))) {
+      const gone = aside.map((each) => each.operation);
+      const made = gesture.map((change) => ({ change, operation: without(change.operation, gone) }));
+      // A gesture is made whole or not at all, unless its parts stand each for itself.
+      const falls = made.some(({ change, operation }) => !operation && !change.loose);
+      for (const { change, operation } of made) {
+        if (falls || !operation) aside.push(change);
+        else rest.push(operation === change.operation ? change : { ...change, operation });
+      }
     }
     const rebased = rest.filter((change) => !pending.includes(change));
     pending = rest;

@@ -84,16 +84,17 @@ const MET: ReadonlySet<string> = new Set(['changed-meanwhile', 'gone', 'place-go
 export const metAnother = (code: string): boolean => MET.has(code);
 
 /**
- * An operation as it is when others made before it (`gone`, in order) are not made after all: a field is set from what stood
- * there before them. Undefined for what is done to something that they put in.
+ * An operation as it is when others made before it (`gone`, in order) are not made after all: a field that was set on top of
+ * theirs is set from what stood there before them. Undefined for what is done to something that they put in.
  */
 export function without(operation: Operation, gone: readonly Operation[]): Operation | undefined {
   const never = new Set(gone.flatMap((each) => (each.type === 'insert' ? idsWithin(each.kind, each.node) : [])));
   const touched = operation.type === 'insert' ? [operation.parent, operation.after] : operation.type === 'move' ? [operation.id, operation.parent, operation.after] : [operation.id];
   if (touched.some((id) => id !== null && never.has(id))) return undefined;
   if (operation.type !== 'set') return operation;
-  const first = gone.find((each) => each.type === 'set' && each.id === operation.id && each.field === operation.field);
-  return first?.type === 'set' ? { ...operation, was: first.was } : operation;
+  const sets = gone.filter((each) => each.type === 'set' && each.id === operation.id && each.field === operation.field) as Extract<Operation, { type: 'set' }>[];
+  // What was set on top of one that is made stands on that one.
+  return sets.length > 0 && sameData(operation.was, sets.at(-1)!.value) ? { ...operation, was: sets[0].was } : operation;
 }
 
 /** Texts that met another's and wait for their author to choose, oldest first. */

@@ -26,7 +26,7 @@ export function splitSection(section: ScopeSection, parts: number, knowledge: Kn
   const within = (at: number) => unitOf.get(passages[at].id)! === unitOf.get(passages[at - 1].id);
   // A line of its own over a run of terms or a list heads it, also without a colon ("Other groups have no user.").
   const heads = (at: number) => passages[at]?.kind === 'paragraph' && (knowledge.sentences.get(passages[at].id)?.length ?? 0) === 1 && at + 1 < passages.length && HEADED.has(unitOf.get(passages[at + 1].id)!.kind);
-  const tied = (at: number) => within(at) || heads(at - 1) || (!heads(at) && unitOf.get(passages[at].id)!.relations.some(leans));
+  const tied = (at: number) => within(at) || heads(at - 1) || unitOf.get(passages[at].id)!.relations.some(leans);
   const gaps: { at: number; before: number; cohesion: number }[] = [];
   let before = 0;
   for (let at = 1; at < passages.length; at++) {

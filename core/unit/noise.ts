@@ -41,7 +41,7 @@ export function noiseOfSource(knowledge: Knowledge): SourceNoise {
   const claims = new Map(knowledge.claims.map((claim) => [claim.id, claim]));
   const focused = (id: string) => knowledge.focus?.has(id) ?? false;
   const visit = (section: Section, above: Noise | undefined, isRoot: boolean): void => {
-    const titled = isRoot ? undefined : boilerplateKind(section.title) ?? (opensWithOwner(section, knowledge) ? 'legal' : undefined);
+    const titled = isRoot ? undefined : boilerplateKind(section.title);
     // A heading speaks for its own text only: what stands below it is judged by its own title and words.
     const kind = titled ?? (above === 'legal' && isLicence(section, knowledge) ? 'legal' : above === 'history' && /^(?:version\s|v)?\d+(?:[.\d-]*)\b/i.test(section.title) ? 'history' : undefined);
     const own = kind === 'legal' && !isLicence({ ...section, sections: [] }, knowledge) ? undefined : kind;
@@ -65,9 +65,11 @@ export function noiseOfSource(knowledge: Knowledge): SourceNoise {
   return { sections, sentences: noisySentences(knowledge) };
 }
 
-/** Whose a document is stands first in what licences it, whatever the heading. */
+/** Says whose a document is. */
 const OWNER = /^copyright\b.{0,12}\d{4}|^©|^\(c\)\s*\d{4}/i;
-const opensWithOwner = ({ passages: [first] }: Section, { passages }: Knowledge): boolean => OWNER.test(passages.get(first)?.text ?? '');
+/** Words of what says how a document may be copied; a single one of them says nothing ("the licence of the driver"). */
+const COPYING = /\b(?:licen[cs]e[sd]?|copyright\w*|cop(?:y|ies|ying)|royalt\w+|redistribut\w+|distribut\w+|permitted|permission|modif\w+|warrant\w+|liab\w+|gnu|foundation)\b|©/gi;
+const speaksOfCopying = (text: string): boolean => new Set(text.toLowerCase().match(COPYING)).size >= 2;
 
 function isLicence(section: Section, { sentences }: Knowledge): boolean {
   const all = allSections(section).flatMap((each) => each.passages.flatMap((id) => sentences.get(id) ?? []));
@@ -93,7 +95,7 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
   let owned = false;
   for (const passage of source.passages) {
     // What follows the line that says whose it is says how it may be copied, as long as it does.
-    owned = OWNER.test(passage.text) || (owned && LICENCE.test(passage.text));
+    owned = OWNER.test(passage.text) || (owned && speaksOfCopying(passage.text));
     if (knowledge.focus?.has(passage.id)) continue;
     const at = places.get(passage.id) ?? 0;
     const edge = at < first || at >= body.length - first / 2;

@@ -66,6 +66,7 @@ export function releasesIn(db: Db) {
   const byPerson = db.prepare<[string, string], LearnerRow>(`select ${learner} from learner where course_id = ? and person_id = ?`);
   const byKey = db.prepare<[string, string], LearnerRow>(`select ${learner} from learner where course_id = ? and key_hash = ?`);
   const learners = db.prepare<[string], LearnerRow>(`select ${learner} from learner where course_id = ? order by seen_at desc, id`);
+  const newestLearners = db.prepare<[string, number], LearnerRow>(`select ${learner} from learner where course_id = ? order by seen_at desc, id limit ?`);
   const seen = db.prepare('update learner set seen_at = ? where id = ?');
   const moveAll = db.prepare('update learner set release_id = ? where course_id = ?');
   const drop = db.prepare('delete from learner where course_id = ? and id = ?');
@@ -97,6 +98,8 @@ export function releasesIn(db: Db) {
     learnerByPerson: (courseId: string, person: string) => byPerson.get(courseId, person),
     learnerByKey: (courseId: string, keyHash: string) => byKey.get(courseId, keyHash),
     learners: (courseId: string) => learners.all(courseId),
+    /** Those seen last. */
+    newestLearners: (courseId: string, most: number) => newestLearners.all(courseId, most),
     seen: (id: string, at: number) => void seen.run(at, id),
     moveAll: (courseId: string, releaseId: string) => void moveAll.run(releaseId, courseId),
     /** Takes a learner out, or only their name (with the hash of a key nobody has); gives how many attempts they made, undefined for nobody. */

@@ -19,7 +19,7 @@ export function latelyOf(db: Db, person: string): Lately[] {
     return [
       ...together(courses.newestChanges(id, TOLD.changes)).map((line) => ({ kind: 'change' as const, course, ...line })),
       ...(newest ? [{ kind: 'release' as const, course, at: newest.made_at, number: newest.number }] : []),
-      ...(role === 'author' ? byDay(releases.learners(id).slice(0, TOLD.learners)).map((line) => ({ kind: 'learner' as const, course, ...line })) : []),
+      ...(role === 'author' ? byDay(releases.newestLearners(id, TOLD.learners)).map((line) => ({ kind: 'learner' as const, course, ...line })) : []),
     ];
   }).sort((a, b) => b.at - a.at || (a.course.id < b.course.id ? -1 : 1)).slice(0, TOLD.lines);
 }

@@ -31,7 +31,7 @@ const REPLACES = /^(?:this (?:version|edition|document) )?(?:replaces|supersedes
 const ADOPTED = /,\s(?:adopted|approved|issued|published|agreed) (?:by|on|in|at)\b/i;
 const CHANGED = /^(?:(?:new|changed|added|removed|corrected)\s+(?:in|since)\s+(?:this |the )?(?:version|edition|issue|revision)\b|changes (?:since|in|from|to)\b|in (?:this|the last|version) (?:edition|version|[\d.]+)\b[^.]{0,60}\b(?:added|changed|removed|corrected|renumbered)\b)/i;
 /** Whose it is, in a line. */
-const OWNED = /^(?:copyright\s*)?(?:©|\(c\))\s*(?:\d{4}|\p{Lu})[^.]{0,90}\.?$|^copyright\s+\d{4}\b.{0,90}$/iu;
+const OWNED = /^(?:copyright\s*)?(?:©\s*(?:\d{4}|\p{L})|\(c\)\s*\d{4})[^.]{0,90}\.?$|^copyright\s+\d{4}\b.{0,90}$/iu;
 const LEGAL = /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|\bISBN\b/i;
 
 const PRAISE = /\b(?:award[- ]winning|world[- ]class|market[- ]leading|industry[- ]leading|cutting[- ]edge|state[- ]of[- ]the[- ]art|best[- ]in[- ]class|second to none|unparalleled|unrivalled|revolutionary|trusted by|loved by|(?:has|have) delighted|delights?|proud to|of choice for|(?:most|best|fastest|smartest) [\w-]+ (?:\w+ )?(?:in (?:its|their|the) (?:class|field|market|world|industry)|on the market|in the world)|like never before|next level|game[- ]chang\w+)\b/i;
@@ -46,7 +46,7 @@ const HOUSEKEEPING = /\b(?:coffee|tea and|sandwiches|biscuits|lunch|cake|(?:phon
 const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b|\bhow long (?:was|is) (?:that|this)\b/i;
 const CLOSES = /^(?:(?:so|and|okay|well|right),? )*(?:that['’]?s (?:it|all)(?: from me| for (?:today|now|this))?(?:,? (?:I think|really|then|everybody|everyone))?[.!]?$|that['’]s it\b|i['’]?ll stop there\b|i['’]m (?:nearly )?done\b)|\bthat['’]s (?:it|all) (?:from me|for (?:today|now|this))[.!]?$/i;
 /** Takes leave of those present. */
-const LEAVES = /^(?:(?:so|and|well|okay),? )*(?:see you\b(?! (?:how|what|why|that|whether|if))|goodbye|bye\b|take care\b)[^.]{0,40}[.!]$/i;
+const LEAVES = /^(?:(?:so|and|well|okay),? )*(?:see you(?: (?:all|both|everybody))?(?: (?:soon|later|then|there|again|around|next|tomorrow|on|at|in)\b[^.]{0,40})?|(?:good)?bye\b[^.]{0,20}|take care(?:,? (?:all|everybody|everyone))?)[.!]$/i;
 /** Only says that another matter comes. */
 const ANOTHER = /^(?:(?:and|so|okay|right|now|well|then|um|uh)[,.]? )*(?:what else|(?:the )?(?:first|next|last) one|one more(?: thing)?|next|moving on)[.?!:]$/i;
 /** Says that something will be shown to those present. */
@@ -71,7 +71,7 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   { noise: 'history', always: false, is: (text) => CHANGED.test(text) },
   { noise: 'about', always: true, is: (text, { edge, opening }) => KEEPS_IT.test(text) || ((edge || opening || !/^it\b/i.test(text)) && OF_ITSELF.test(text)) || ((edge || opening) && ORIGIN.test(text)) },
   { noise: 'about', always: false, is: (text, { opening, bare }) => opening && bare && wordsIn(text) <= 20 },
-  { noise: 'legal', always: true, is: (text) => OWNED.test(text) },
+  { noise: 'legal', always: true, is: (text) => OWNED.test(text) && !saysDuty(text) },
   { noise: 'legal', always: false, is: (text) => LEGAL.test(text) },
   { noise: 'marketing', always: false, is: (text) => PRAISE.test(text) },
   { noise: 'greeting', always: true, is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)) },

@@ -2,8 +2,10 @@ import { headingNumber } from '../../source/headings';
 import { folded } from '../../source/inline';
 import { indentOf, RULE, type Chunk } from './lines';
 
-/** Lines this much shorter than the text is wide were ended by their author, not by the margin. */
-const SHORT = 0.75;
+/** Lines this much shorter than the text is wide were ended by their author, not by the margin of a quotation. */
+const SHORT = 0.6;
+/** With fewer entries a page is no page of questions or problems. */
+const LEAST_ENTRIES = 4;
 /** A term over its meaning has so many characters at most. */
 const LONGEST_TERM = 60;
 const ENDS_A_SENTENCE = /[.!?:;,]["”’)]?$/;
@@ -35,24 +37,23 @@ export function definitionsIn(chunks: readonly Chunk[], width: number): Map<Chun
 }
 
 /** A mark at the margin. */
-const BULLET = /^([*•·▪‣◦–—-])\s+(?=\S)/;
+const BULLET = /^[*•·▪‣◦–—-]\s+(?=\S)/;
 /** So many of all marked stretches head what follows them. */
 const HEADING_SHARE = 0.8;
 
 /**
  * Stretches behind a mark at the margin that head the text below them, as in a page of problems ("* The lamp stays dark."): each stands
- * alone, with paragraphs below it that are no more indented. With what stands behind the mark.
+ * alone behind a drawn line or asks, with paragraphs below it that are no more indented. Rules under marks, each with a paragraph that
+ * explains it, are a list: they say what is to be done, and would be lost as headings. With what stands behind the mark.
  */
 export function markedHeads(chunks: readonly Chunk[]): Map<Chunk, string[]> {
-  const marked = chunks.flatMap((chunk, at) => (BULLET.test(chunk.lines[0]) ? [{ chunk, next: chunks[at + 1] as Chunk | undefined }] : []));
+  const marked = chunks.flatMap((chunk, at) => (BULLET.test(chunk.lines[0]) ? [{ chunk, before: chunks[at - 1] as Chunk | undefined, next: chunks[at + 1] as Chunk | undefined }] : []));
   const alone = marked.filter(({ chunk: { lines } }) => lines.length <= 4 && lines.every((line, at) => line.length < 200 && (at === 0 || !MARKED.test(line))));
   const heads = alone.filter(({ next }) => next?.indent === 0 && !MARKED.test(next.lines[0]) && !RULE.test(next.lines[0]));
-  if (heads.length < LEAST_ENTRIES || heads.length < marked.length * HEADING_SHARE) return new Map();
-  return new Map(alone.map(({ chunk }) => chunk).map((chunk) => [chunk, [chunk.lines[0].replace(BULLET, ''), ...chunk.lines.slice(1)]]));
+  const parted = alone.filter(({ chunk, before }) => (before && RULE.test(before.lines.at(-1)!)) || /[?？]$/.test(chunk.lines.at(-1)!.trim()));
+  if (heads.length < LEAST_ENTRIES || [heads, parted].some(({ length }) => length < marked.length * HEADING_SHARE)) return new Map();
+  return new Map(alone.map(({ chunk }) => [chunk, [chunk.lines[0].replace(BULLET, ''), ...chunk.lines.slice(1)]]));
 }
-
-/** With fewer entries a count of questions is a list. */
-const LEAST_ENTRIES = 4;
 
 /**
  * Entries of a page of questions: one count from 1 on, each with its answer indented below. What is no question among them ("4. compress()

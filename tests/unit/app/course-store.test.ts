@@ -151,21 +151,23 @@ describe('a change on the screen', () => {
     desk.change('two at once', gesture);
     const sent = desk.settleAll();
     desk.type('title', [title('Refused and more', 'Refused')], 'gathirdgest');
+    desk.type('title', [title('And more still', 'Refused and more')], 'gsixthgest');
     desk.type('title', [title('Within', 'Never', lesson.id)], 'gafourthgest');
-    desk.change('place', [{ type: 'move', id: anId('First two'), parent: server.course.modules[0].id, after: lesson.id }], 'gafifthgest');
+    desk.change('place', [title('Never by halves', 'Second one', anId('Second one')), { type: 'move', id: anId('First two'), parent: server.course.modules[0].id, after: lesson.id }], 'gafifthgest');
     await sent;
     await desk.settleAll();
-    expect(desk.stuck().map((change) => change.what)).toEqual(['two at once', 'two at once', 'title', 'place']);
-    expect(titles(server.course)[0]).toBe('Refused and more');
+    expect(desk.stuck().map((change) => change.what)).toEqual(['two at once', 'two at once', 'title', 'place', 'place']);
+    expect(titles(server.course)).not.toContain('Never by halves');
+    expect(titles(server.course)[0]).toBe('And more still');
     expect(server.course.takes).toEqual([]);
     expect(desk.trouble?.code).not.toBe('did-not-fit');
     server.refuses = 'bad-input';
-    desk.change('title', [title('Once more', 'Refused and more')]);
+    desk.change('title', [title('Once more', 'And more still')]);
     await desk.settleAll();
     server.refuses = undefined;
     expect(desk.saving).toBe('stuck');
     expect(server.course.takes).toEqual([]);
-    expect(desk.stuck().map((change) => change.operation)).toContainEqual(title('Once more', 'Refused and more'));
+    expect(desk.stuck().map((change) => change.operation)).toContainEqual(title('Once more', 'And more still'));
     expect(kept.size).toBe(desk.stuck().length);
   });
 

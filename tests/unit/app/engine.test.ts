@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { courseEngine, type CourseServer, type Saving } from '../../../app/sync/engine';
+import { courseEngine, type Saving } from '../../../app/sync/engine';
 import type { Outbox, Pending } from '../../../app/sync/outbox';
+import type { CourseServer } from '../../../app/sync/server';
 import { aCourse, anId } from '../../builders';
 
 /** An engine of a course of its own, with a server that answers when told to. */

@@ -91,6 +91,7 @@ describe('what a plain text says by its indents', () => {
   });
   it('lines that their author ended stay lines, a wrapped quotation does not', async () => {
     expect((await shown(`${WIDE} So:\n\n    shelf open all\n    shelf count\n    shelf close\n\n${WIDE}`)).slice(1, 4)).toEqual([['item', undefined, 'shelf open all'], ['item', undefined, 'shelf count'], ['item', undefined, 'shelf close']]);
+    expect((await shown(`${WIDE}\n\n    The keys hang in the red box that stands beside\n    the gate and nowhere else\n\n${WIDE}`))[1]).toEqual(['paragraph', undefined, 'The keys hang in the red box that stands beside the gate and nowhere else']);
     expect((await shown(`${WIDE}\n\n    Whoever counts the shelves counts them twice, from the door to the window and\n    back again.\n\n${WIDE}`))[1]).toEqual(['paragraph', undefined, 'Whoever counts the shelves counts them twice, from the door to the window and back again.']);
   });
   it('every entry of a page of questions is one, though it does not ask', async () => {
@@ -105,6 +106,9 @@ describe('what a plain text says by its indents', () => {
     const source = await read('problems.txt', ['Trouble at the store', '=====================', '', entry('The door squeaks.'), entry('The lamp over the shelves stays dark when the gate is\n  opened. Why?'), entry('The key breaks.'), entry('The gate sticks.')].join('\n\n'));
     expect(JSON.stringify(source.root)).toContain('The lamp over the shelves stays dark when the gate is opened. Why?');
     expect(source.passages.every(({ kind }) => kind === 'paragraph')).toBe(true);
+    const rules = await read('rules.txt', ['Never climb the crane alone, and never at night.', 'Ring the office within 10 minutes.', 'Keep the gate shut.', 'Wear the red helmet.'].map((rule) => `* ${rule}\n\n${WIDE}`).join('\n\n'));
+    expect(texts(rules)).toContain('Never climb the crane alone, and never at night.');
+    expect(rules.root.sections).toEqual([]);
     const list = await read('list.txt', `${WIDE}\n\n${['* Open the door.', '* Count the shelves.', '* Close the door.', '* Hang the key up.'].join('\n\n')}\n\n${WIDE}`);
     expect(list.passages.filter(({ kind }) => kind === 'item')).toHaveLength(4);
   });

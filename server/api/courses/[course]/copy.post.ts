@@ -17,5 +17,7 @@ export default defineEventHandler((event) =>
     const person = personOf(event).id;
     const made = duplicate(desks, idOf(event, 'course'), title, person);
     desks.audit.note(desks.now(), person, 'course-made', made.id, 'a copy');
+    // What was copied is understood anew, as what comes with an archive is.
+    desks.sources.renewClaims().catch((error: unknown) => console.error(error));
     return made;
   }));
