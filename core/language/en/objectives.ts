@@ -148,6 +148,8 @@ const lowerAsking = (text: string): string => text.charAt(0).toLowerCase() + tex
 
 function lower(text: string): string {
   const first = /^\S+/.exec(text)?.[0] ?? '';
+  // "The Filesystem": an article is no name.
+  if (/^(?:The|An)$/.test(first)) return text.charAt(0).toLowerCase() + text.slice(1);
   // "Cyrus SASL": a name of several words.
   if (!/ing$/.test(first) && /^\S+\s+\p{Lu}{2}/u.test(text) && first !== 'A') return text;
   if (!/^(?:A|\p{Lu}[\p{Ll}-]+)[,']?$/u.test(first) || /^\S+\s+\p{Lu}\p{Ll}+/u.test(text)) return text;

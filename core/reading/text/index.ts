@@ -5,7 +5,7 @@ import { withoutContents } from './contents';
 import { decodeText } from './decode';
 import { withoutFurniture } from './furniture';
 import { clauseDepth, headingOf, openingLines, topNumber } from './headings';
-import { definitionsIn, entriesIn, keepsItsLines, markedHeads, widthOf } from './layout';
+import { columnsFrom, definitionsIn, entriesIn, keepsItsLines, markedHeads, widthOf } from './layout';
 import { indentOf, isSurelyCode, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk, type Words } from './lines';
 
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
@@ -68,14 +68,19 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       blocks.push(...body.map((cells) => readRow(key, header, cells)));
       return;
     }
+    const columns = columnsFrom(lines);
+    if (columns !== undefined) {
+      if (columns > 0) paragraph(lines.slice(0, columns));
+      blocks.push(asSet(lines.slice(columns)));
+      return;
+    }
     if (lines.length > 3 && tableRows(lines.slice(1))) {
       paragraph(lines.slice(0, 1));
       paragraph(lines.slice(1));
       return;
     }
     if (!BULLET.test(lines[0]) && !NUMBER.test(lines[0]) && (indent >= bodyIndent + 2 ? looksLikeCode(lines) : isSurelyCode(lines))) {
-      const cut = Math.min(...lines.filter((line) => line.trim()).map(indentOf));
-      blocks.push({ kind: 'code', text: lines.map((line) => line.slice(cut).trimEnd()).join('\n') });
+      blocks.push(asSet(lines));
       return;
     }
     for (const group of itemGroups(lines)) {
@@ -95,6 +100,12 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       blocks.push({ kind: 'item', text: piece, list: { key: `k${list}`, ordered: number !== null, depth, ...(number && /\d/.test(number[2]) && { number: Number(number[2]) }) } });
     }
   }
+}
+
+/** Lines as they were set, without the blanks that stand before all of them. */
+function asSet(lines: readonly string[]): ReadBlock {
+  const cut = Math.min(...lines.filter((line) => line.trim()).map(indentOf));
+  return { kind: 'code', text: lines.map((line) => line.slice(cut).trimEnd()).join('\n') };
 }
 
 function chunksOf(lines: readonly string[]): Chunk[] {

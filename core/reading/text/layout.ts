@@ -23,6 +23,18 @@ export function keepsItsLines({ lines }: Chunk, width: number): boolean {
   return lines.length > 1 && lines.every((line) => line.length < width * SHORT && !RULE.test(line) && !MARKED.test(line)) && lines.every((line) => !ENDS_A_SENTENCE.test(line.trim()));
 }
 
+/** Cells that stand below each other by blanks alone. */
+const ALIGNED = /\S\s{3,}\S/;
+/** So many lines, and so much of them, are set in columns before they are a table. */
+const COLUMNS = { lines: 3, share: 0.75 };
+
+/** From which line on a stretch is set in columns to its end; undefined where it is not. Run together, its cells would say nothing. */
+export function columnsFrom(lines: readonly string[]): number | undefined {
+  const at = lines.findIndex((line) => ALIGNED.test(line));
+  const rest = at < 0 ? [] : lines.slice(at);
+  return rest.length >= COLUMNS.lines && !rest.some((line) => MARKED.test(line)) && rest.filter((line) => ALIGNED.test(line)).length >= rest.length * COLUMNS.share ? at : undefined;
+}
+
 /** Terms with what they mean indented below them, by their stretch: two and more that stand together. */
 export function definitionsIn(chunks: readonly Chunk[], width: number): Map<Chunk, { term: string; lines: string[] }> {
   const shaped = chunks.map((chunk) => {

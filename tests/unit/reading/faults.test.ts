@@ -112,6 +112,11 @@ describe('what a plain text says by its indents', () => {
     const list = await read('list.txt', `${WIDE}\n\n${['* Open the door.', '* Count the shelves.', '* Close the door.', '* Hang the key up.'].join('\n\n')}\n\n${WIDE}`);
     expect(list.passages.filter(({ kind }) => kind === 'item')).toHaveLength(4);
   });
+  it('columns of blanks keep their lines, also behind a sentence', async () => {
+    const source = await read('columns.txt', `${WIDE} Here is when:\n         weekdays        weekend\nspring   eight           ten\nsummer   seven           nine\nand autumn nine          closed\n\n${WIDE}`);
+    expect(kinds(source)).toEqual(['paragraph', 'code', 'paragraph']);
+    expect(source.passages[1].text.split('\n')).toHaveLength(4);
+  });
   it('program text at the margin is none of the prose around it', async () => {
     const source = await read('code.txt', `${WIDE} Put this into the file:\n\nif [ $door = open ]; then\n  count >> /var/log/$day\nfi; [ -x /bin/close ]\n\n${WIDE}`);
     expect(kinds(source)).toEqual(['paragraph', 'code', 'paragraph']);
