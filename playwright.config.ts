@@ -12,6 +12,14 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'out/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking', '--disable-component-update'] },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-background-networking',
+        '--disable-component-update',
+      ],
+    },
   },
 });

@@ -37,7 +37,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', listen, { capture: t
 </template>
 
 <style scoped>
-.unwell { max-width: 52ch; margin: 12vh auto; padding: 0 16px; }
-.unwell h1 { font-size: 24px; margin-bottom: 12px; }
-.unwell p { margin-bottom: 12px; }
+.unwell {
+  max-width: 52ch;
+  margin: 12vh auto;
+  padding: 0 16px;
+}
+.unwell h1 {
+  font-size: 24px;
+  margin-bottom: 12px;
+}
+.unwell p {
+  margin-bottom: 12px;
+}
 </style>

@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
-import { checkBriefInput, type BriefInput } from '../core/brief/input';
-import type { PackageFormat } from '../core/exchange/package';
+import { checkBriefInput, type BriefInput } from '../server/inputs/brief';
+import { PACKAGE_FORMATS, type PackageFormat } from '../core/learning/packages';
 import type { Rules } from '../core/learning/rules';
 import { say } from '../server/words/problems';
 
@@ -37,7 +37,7 @@ vtt, srt), a zip of these, or a folder of HTML pages.
   --language L       language of the course, such as en or de; otherwise the sources'
   --sources-only     no connecting text by the engine
   --formats F,F      archive, html (both): the archive, and the page to read a draft by;
-                     for packages: archive, html, scorm12, scorm2004 (html, scorm12, scorm2004)
+                     for packages: archive, ${PACKAGE_FORMATS.join(', ')} (${PACKAGE_FORMATS.join(', ')})
   --done R           for packages, when a lesson is done: read, answered (answered), passed
   --pass N           for packages, percent of right answers that completes it (80); 0: none asked
   --order O          for packages: free (free), forced
@@ -52,28 +52,54 @@ Exit: 0 made, 1 our fault, 2 wrong use, 3 a source not read, 4 too little to mak
 export function readArguments(argv: readonly string[]): Arguments | 'help' {
   const [command, ...rest] = argv;
   if (command === undefined || ['help', '--help', '-h'].includes(command) || rest.includes('--help')) return 'help';
-  if (command !== 'draft' && command !== 'outline' && command !== 'read' && command !== 'packages') throw new UseError(`There is no command "${command}".`);
+  if (command !== 'draft' && command !== 'outline' && command !== 'read' && command !== 'packages')
+    throw new UseError(`There is no command "${command}".`);
   const { values, positionals } = parsed(rest);
-  if (positionals.length === 0) throw new UseError(command === 'packages' ? 'No archive was given.' : 'No source was given.');
-  if (command === 'packages' && positionals.length > 1) throw new UseError('Packages are made of one archive at a time.');
-  if ((command === 'draft' || command === 'packages') && !values.out) throw new UseError('Say where to write: --out DIR.');
+  if (positionals.length === 0)
+    throw new UseError(command === 'packages' ? 'No archive was given.' : 'No source was given.');
+  if (command === 'packages' && positionals.length > 1)
+    throw new UseError('Packages are made of one archive at a time.');
+  if ((command === 'draft' || command === 'packages') && !values.out)
+    throw new UseError('Say where to write: --out DIR.');
   const known = FORMATS[command === 'packages' ? 'packages' : 'draft'];
-  const formats = (values.formats ?? known.usual).split(',').map((format) => format.trim()).filter(Boolean);
+  const formats = (values.formats ?? known.usual)
+    .split(',')
+    .map((format) => format.trim())
+    .filter(Boolean);
   const unknown = formats.find((format) => !known.all.includes(format));
-  if (unknown) throw new UseError(`There is no format "${unknown}"; there are ${known.all.slice(0, -1).join(', ')} and ${known.all.at(-1)}.`);
+  if (unknown)
+    throw new UseError(
+      `There is no format "${unknown}"; there are ${known.all.slice(0, -1).join(', ')} and ${known.all.at(-1)}.`,
+    );
   const checked = checkBriefInput({
     ...(values.title !== undefined && { title: values.title }),
     ...(values.audience !== undefined && { audience: values.audience }),
-    ...(values.known !== undefined && { known: values.known.split(',').map((term) => term.trim()).filter(Boolean) }),
+    ...(values.known !== undefined && {
+      known: values.known
+        .split(',')
+        .map((term) => term.trim())
+        .filter(Boolean),
+    }),
     ...(values.language !== undefined && { language: values.language }),
     ...numbers(values, ['minutes', 'modules', 'lessons', 'questions']),
     sourcesOnly: values['sources-only'] ?? false,
   });
   if (!checked.ok) throw new UseError(say({ ...checked.problem, place: `--${checked.problem.place}` }));
-  return { command, sources: positionals, ...(values.out && { out: values.out }), brief: checked.input, formats: formats as Arguments['formats'], rules: rulesOf(values), keepGoing: values['keep-going'] ?? false };
+  return {
+    command,
+    sources: positionals,
+    ...(values.out && { out: values.out }),
+    brief: checked.input,
+    formats: formats as Arguments['formats'],
+    rules: rulesOf(values),
+    keepGoing: values['keep-going'] ?? false,
+  };
 }
 
-const FORMATS = { draft: { all: ['archive', 'html'], usual: 'archive,html' }, packages: { all: ['archive', 'html', 'scorm12', 'scorm2004'], usual: 'html,scorm12,scorm2004' } };
+const FORMATS = {
+  draft: { all: ['archive', 'html'], usual: 'archive,html' },
+  packages: { all: ['archive', ...PACKAGE_FORMATS], usual: PACKAGE_FORMATS.join() },
+};
 
 /** How packages count, as said on the line. */
 function rulesOf(values: Record<string, string | boolean | undefined>): Rules {
@@ -88,8 +114,10 @@ function rulesOf(values: Record<string, string | boolean | undefined>): Rules {
   const share = whole('pass', 100, 80) / 100;
   const done = one('done', ['read', 'answered', 'passed'], 'answered');
   return {
-    lesson: done === 'passed' ? { kind: done, share: share || 1 } : { kind: done }, course: share > 0 ? { kind: 'passed', share } : { kind: 'lessons' },
-    order: one('order', ['free', 'forced'], 'free'), tries: whole('tries', 3, 2) || null,
+    lesson: done === 'passed' ? { kind: done, share: share || 1 } : { kind: done },
+    course: share > 0 ? { kind: 'passed', share } : { kind: 'lessons' },
+    order: one('order', ['free', 'forced'], 'free'),
+    tries: whole('tries', 3, 2) || null,
   };
 }
 
@@ -104,18 +132,41 @@ function parsed(argv: string[]) {
     return parseArgs({
       args: argv,
       allowPositionals: true,
-      options: { out: text, title: text, audience: text, known: text, minutes: text, modules: text, lessons: text, questions: text, language: text, formats: text, done: text, pass: text, order: text, tries: text, 'sources-only': flag, 'keep-going': flag },
+      options: {
+        out: text,
+        title: text,
+        audience: text,
+        known: text,
+        minutes: text,
+        modules: text,
+        lessons: text,
+        questions: text,
+        language: text,
+        formats: text,
+        done: text,
+        pass: text,
+        order: text,
+        tries: text,
+        'sources-only': flag,
+        'keep-going': flag,
+      },
     });
   } catch (error) {
     throw new UseError((error as Error).message.split('. ')[0] + '.');
   }
 }
 
-function numbers(values: Record<string, string | boolean | undefined>, names: readonly string[]): Record<string, number> {
-  return Object.fromEntries(names.flatMap((name) => {
-    const said = values[name];
-    if (said === undefined) return [];
-    if (typeof said !== 'string' || !/^\d+(\.\d+)?$/.test(said)) throw new UseError(`--${name} needs a number, not "${String(said)}".`);
-    return [[name, Number(said)]];
-  }));
+function numbers(
+  values: Record<string, string | boolean | undefined>,
+  names: readonly string[],
+): Record<string, number> {
+  return Object.fromEntries(
+    names.flatMap((name) => {
+      const said = values[name];
+      if (said === undefined) return [];
+      if (typeof said !== 'string' || !/^\d+(\.\d+)?$/.test(said))
+        throw new UseError(`--${name} needs a number, not "${String(said)}".`);
+      return [[name, Number(said)]];
+    }),
+  );
 }

@@ -1,29 +1,44 @@
 import { readFileSync } from 'node:fs';
-import { contentHash } from '../core/course/id';
+import { contentHash } from '../core/document/id';
 import { readArchive } from '../core/exchange/archive';
 import { packageName, writePackage } from '../core/exchange/package';
-import { fail } from '../core/course/problem';
+import { fail } from '../core/document/problem';
 import { freezeCourse, isEmptyForLearners, lessonsOf } from '../core/learning/view';
 import { playerFiles } from '../server/player';
 import type { Arguments } from './arguments';
 import { writeFiles } from './output';
 
 /**
- * Makes packages of the course in an archive, frozen as it stands there. The same archive and options give the same bytes, so the
- * release is named after the archive's content. Throws what reading an archive throws, `no-such-file`, `nothing-to-release`.
+ * Makes packages of the course in an archive, frozen as it stands there. The same archive and options give the same
+ * bytes, so the release is named after the archive's content. Throws what reading an archive throws, `no-such-file`,
+ * `nothing-to-release`.
  */
 export function makePackages(given: Arguments, tell: (line: string) => void): void {
   const [path] = given.sources;
   const bytes = bytesOf(path);
-  const { document } = readArchive(bytes);
+  const { document, media } = readArchive(bytes);
   const { course, computed } = document;
   if (isEmptyForLearners(course)) fail('nothing-to-release');
   const id = `r${contentHash(bytes).slice(0, 12)}`;
-  const frozen = freezeCourse(course, id, Object.fromEntries(Object.entries(computed.lessons).map(([lesson, { grade }]) => [lesson, grade])));
-  const files = new Map(given.formats.map((format) => [packageName(course.title, format), format === 'archive' ? bytes : writePackage({ id, number: 1, rules: given.rules, frozen }, format, playerFiles())]));
+  const frozen = freezeCourse(
+    course,
+    id,
+    Object.fromEntries(Object.entries(computed.lessons).map(([lesson, { grade }]) => [lesson, grade])),
+  );
+  const files = new Map(
+    given.formats.map((format) => [
+      packageName(course.title, format),
+      format === 'archive'
+        ? bytes
+        : writePackage({ id, number: 1, rules: given.rules, frozen }, format, playerFiles(), media),
+    ]),
+  );
   writeFiles(given.out!, files);
-  tell(`made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`);
-  if (given.formats.some((format) => format !== 'archive')) tell('note: packages mark answers by themselves, so they carry the right answers.');
+  tell(
+    `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`,
+  );
+  if (given.formats.some((format) => format !== 'archive'))
+    tell('note: packages mark answers by themselves, so they carry the right answers.');
 }
 
 function bytesOf(path: string): Uint8Array {

@@ -1,6 +1,6 @@
-import { briefFrom } from '../core/brief/input';
-import { canonicalJson } from '../core/course/canonical';
-import { ProblemError } from '../core/course/problem';
+import { briefFrom } from '../core/brief/given';
+import { canonicalJson } from '../core/document/canonical';
+import { ProblemError } from '../core/document/problem';
 import { draftContext, draftCourse } from '../core/draft';
 import { reportOn } from '../core/draft/report';
 import { writeArchive } from '../core/exchange/archive';
@@ -11,6 +11,7 @@ import { draftOutline } from '../core/outline';
 import { cleanTitle } from '../core/outline/titles';
 import { packFor } from '../server/language/packs';
 import { HELP, readArguments, UseError, type Arguments } from './arguments';
+import { pageStyles } from '../server/player';
 import { say, sayNotice } from '../server/words/problems';
 import { writeFiles } from './output';
 import { makePackages } from './packages';
@@ -21,7 +22,16 @@ import { Timer } from './timer';
 export const EXIT = { made: 0, ourFault: 1, wrongUse: 2, notRead: 3, tooLittle: 4, stopped: 130 } as const;
 
 /** Problems that are nobody's fault, by code. */
-const EXITS: Record<string, number> = { 'nothing-to-draft': EXIT.tooLittle, 'nothing-to-release': EXIT.tooLittle, 'no-such-file': EXIT.notRead, 'not-an-archive': EXIT.notRead, 'newer-archive': EXIT.notRead, 'bad-document': EXIT.notRead, 'zip-broken': EXIT.notRead, 'zip-too-big': EXIT.notRead };
+const EXITS: Record<string, number> = {
+  'nothing-to-draft': EXIT.tooLittle,
+  'nothing-to-release': EXIT.tooLittle,
+  'no-such-file': EXIT.notRead,
+  'not-an-archive': EXIT.notRead,
+  'newer-archive': EXIT.notRead,
+  'bad-document': EXIT.notRead,
+  'zip-broken': EXIT.notRead,
+  'zip-too-big': EXIT.notRead,
+};
 
 /** Where a run writes: results to `out`, everything said to the person to `tell`. */
 export interface Console {
@@ -65,27 +75,60 @@ async function execute(given: Arguments, console: Console, signal: AbortSignal):
   const read = await readSources(given.sources, console.tell, timer, signal);
   signal.throwIfAborted();
   if (read.failed > 0 && (!given.keepGoing || read.knowledge.length === 0)) {
-    console.tell(given.keepGoing ? 'No source could be read.' : 'Nothing was made. Use --keep-going to go on without the sources that cannot be read.');
+    console.tell(
+      given.keepGoing
+        ? 'No source could be read.'
+        : 'Nothing was made. Use --keep-going to go on without the sources that cannot be read.',
+    );
     return EXIT.notRead;
   }
-  if (given.command === 'read') return give(given, console, 'read.json', canonicalJson(read.knowledge.map(({ source, claims }) => ({ source, claims })), 1));
+  if (given.command === 'read')
+    return give(
+      given,
+      console,
+      'read.json',
+      canonicalJson(
+        read.knowledge.map(({ source, claims }) => ({ source, claims })),
+        1,
+      ),
+    );
   const title = given.brief.title ?? cleanTitle(read.knowledge[0].source.title, [], '');
-  if (given.command === 'outline') return give(given, console, 'outline.json', outlineJson(given, read.knowledge, title));
+  if (given.command === 'outline')
+    return give(given, console, 'outline.json', outlineJson(given, read.knowledge, title));
   return draft(given, read, title, console, timer, signal);
 }
 
-async function draft(given: Arguments, read: ReadSources, title: string, console: Console, timer: Timer, signal: AbortSignal): Promise<number> {
+async function draft(
+  given: Arguments,
+  read: ReadSources,
+  title: string,
+  console: Console,
+  timer: Timer,
+  signal: AbortSignal,
+): Promise<number> {
   const brief = briefFrom(given.brief, courseLanguage(read.knowledge));
   await new Promise((resolve) => setImmediate(resolve));
-  const made = await timer.measure('draft', () => Promise.resolve(draftCourse(brief, read.knowledge, title, (done, of, lesson) => console.tell(`lesson ${done} of ${of}: ${lesson}`))));
+  const made = await timer.measure('draft', () =>
+    Promise.resolve(
+      draftCourse(brief, read.knowledge, title, (done, of, lesson) =>
+        console.tell(`lesson ${done} of ${of}: ${lesson}`),
+      ),
+    ),
+  );
   const report = reportOn(made);
   const files = await timer.measure('write', () => {
-    const document = courseDocument(made.course, read.knowledge.map((each) => each.source), read.knowledge.flatMap((each) => each.claims), packFor(brief.language));
+    const document = courseDocument(
+      made.course,
+      read.knowledge.map((each) => each.source),
+      read.knowledge.flatMap((each) => each.claims),
+      packFor(brief.language),
+    );
     const all = new Map<string, string | Uint8Array>([
       ['course.json', `${canonicalJson(document, 1)}\n`],
       ['report.json', `${canonicalJson(report, 1)}\n`],
     ]);
-    if (given.formats.includes('html')) all.set('course.html', writeReadingPage(document, report.leftOut));
+    if (given.formats.includes('html'))
+      all.set('course.html', writeReadingPage(document, report.leftOut, pageStyles(), read.media));
     if (given.formats.includes('archive')) all.set('course.uplift.zip', writeArchive(document, read.media));
     return Promise.resolve(all);
   });
@@ -94,9 +137,12 @@ async function draft(given: Arguments, read: ReadSources, title: string, console
   signal.throwIfAborted();
   files.set('timings.json', `${JSON.stringify(timer.report(), undefined, 1)}\n`);
   writeFiles(given.out!, files);
-  for (const notice of report.notices) console.tell(`note: ${sayNotice(notice, notice.parameters?.title as string | undefined)}`);
+  for (const notice of report.notices)
+    console.tell(`note: ${sayNotice(notice, notice.parameters?.title as string | undefined)}`);
   const { size, questions } = report;
-  console.tell(`made ${given.out}: ${size.minutes} min, ${size.modules} modules, ${size.lessons} lessons, ${questions.placed} questions placed, ${questions.offered} offered.`);
+  console.tell(
+    `made ${given.out}: ${size.minutes} min, ${size.modules} modules, ${size.lessons} lessons, ${questions.placed} questions placed, ${questions.offered} offered.`,
+  );
   return EXIT.made;
 }
 
@@ -105,8 +151,19 @@ function outlineJson(given: Arguments, knowledge: readonly Knowledge[], title: s
   const { terms, sources } = draftContext(brief, knowledge);
   const outline = draftOutline(brief, sources, terms, title);
   const modules = outline.modules.map((module) => ({
-    id: module.id, title: module.title,
-    lessons: module.lessons.map(({ id, title: lesson, otherTitles, scope }) => ({ id, title: lesson, otherTitles, words: scope.words, sections: scope.sections.map((section) => ({ title: section.title, source: scope.sourceId, passages: section.passages })) })),
+    id: module.id,
+    title: module.title,
+    lessons: module.lessons.map(({ id, title: lesson, otherTitles, scope }) => ({
+      id,
+      title: lesson,
+      otherTitles,
+      words: scope.words,
+      sections: scope.sections.map((section) => ({
+        title: section.title,
+        source: scope.sourceId,
+        passages: section.passages,
+      })),
+    })),
   }));
   return canonicalJson({ ...outline, modules }, 1);
 }

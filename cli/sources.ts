@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { basename } from 'node:path';
-import { idFrom } from '../core/course/id';
+import { idFrom } from '../core/document/id';
 import { understand, type Knowledge } from '../core/knowledge';
 import { packFor } from '../server/language/packs';
 import { readInChild, sourceIds, withZip } from '../server/reading';
@@ -16,7 +16,12 @@ export interface ReadSources {
 }
 
 /** Reads every source in a process of its own, says what could not be read, and understands the rest. */
-export async function readSources(paths: readonly string[], tell: (line: string) => void, timer: Timer, signal: AbortSignal): Promise<ReadSources> {
+export async function readSources(
+  paths: readonly string[],
+  tell: (line: string) => void,
+  timer: Timer,
+  signal: AbortSignal,
+): Promise<ReadSources> {
   const ids = sourceIds(paths);
   const media = new Map<string, Uint8Array>();
   const read: Parameters<typeof understand>[0][] = [];
@@ -29,7 +34,8 @@ export async function readSources(paths: readonly string[], tell: (line: string)
       return;
     }
     for (const notice of result.source.notices) tell(`  note: ${sayNotice(notice, result.source.title)}`);
-    if (read.some((other) => other.version === result.source.version)) tell(`  note: ${name ?? path} holds the same as a source before it; it is used once.`);
+    if (read.some((other) => other.version === result.source.version))
+      tell(`  note: ${name ?? path} holds the same as a source before it; it is used once.`);
     else read.push(result.source);
     for (const [hash, bytes] of result.media) media.set(hash, bytes);
   };
@@ -39,15 +45,22 @@ export async function readSources(paths: readonly string[], tell: (line: string)
     tell(`reading ${index + 1} of ${paths.length}: ${path}`);
     if (!/\.zip$/i.test(path) || !existsSync(path)) await take(path, ids[index]);
     else {
-      const zip = await withZip(path, basename(path), async (files) => {
-        for (const file of files) await take(file.path, idFrom('s', basename(path), file.name), file.name);
-        return { ok: true as const, count: files.length };
-      }, signal);
+      const zip = await withZip(
+        path,
+        basename(path),
+        async (files) => {
+          for (const file of files) await take(file.path, idFrom('s', basename(path), file.name), file.name);
+          return { ok: true as const, count: files.length };
+        },
+        signal,
+      );
       if (zip.ok && zip.count > 0) continue;
       failed++;
       tell(`  not read: ${say(zip.ok ? { code: 'zip-empty', place: path } : zip.problem)}`);
     }
   }
-  const knowledge = await timer.measure('understand', () => Promise.resolve(read.map((source) => understand(source, packFor(source.language)))));
+  const knowledge = await timer.measure('understand', () =>
+    Promise.resolve(read.map((source) => understand(source, packFor(source.language)))),
+  );
   return { knowledge, media, failed };
 }

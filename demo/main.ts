@@ -17,7 +17,10 @@ const source = (name: string) => readFileSync(join(root, 'sources', name), 'utf8
 mkdirSync(target, { recursive: true });
 write('lending-policy.docx', undated(await makeDocx(demoText(source('lending-policy.md')))));
 write('battery-guide.pdf', await makePdf(demoText(source('battery-guide.md'))));
-write('front-desk-shift.pptx', undated(await makePptx(JSON.parse(source('slides.json')) as Parameters<typeof makePptx>[0])));
+write(
+  'front-desk-shift.pptx',
+  undated(await makePptx(JSON.parse(source('slides.json')) as Parameters<typeof makePptx>[0])),
+);
 write('twelve-years-at-the-desk.vtt', makeVtt(demoText(source('talk.md'))));
 write('questions.html', makeHtml(demoText(source('faq.md'))));
 write('coordinators-notes.md', source('notes.md'));
@@ -30,7 +33,8 @@ function write(name: string, content: string | Uint8Array): void {
 function undated(bytes: Uint8Array): Uint8Array {
   const entries = unpack(bytes);
   for (const [name, content] of entries) {
-    if (/core\.xml$/.test(name)) entries.set(name, strToU8(strFromU8(content).replace(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, '2026-03-01T00:00:00Z')));
+    if (/core\.xml$/.test(name))
+      entries.set(name, strToU8(strFromU8(content).replace(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, '2026-03-01T00:00:00Z')));
   }
   return repack(entries);
 }

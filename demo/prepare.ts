@@ -1,4 +1,5 @@
-// Makes a data folder with the demo in it, unless there is one. Called by the start script and the tests of the screens.
+// Makes a data folder with the demo in it, unless there is one. Called by the start script and the tests of the
+// screens.
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { readArchive } from '../core/exchange/archive';
@@ -18,7 +19,12 @@ if (!existsSync(join(folder, 'uplift.sqlite'))) {
   const password = await hashPassword(DEMO_PASSWORD);
   for (const { id, name, login, role } of DEMO_PEOPLE) people.add({ id, name, login, role }, password, now());
   const [owner, ...others] = DEMO_PEOPLE;
-  const { id } = importArchive(installation, readArchive(new Uint8Array(readFileSync('demo/course/lending-tools-safely.uplift.zip'))), owner.id, true);
+  const { id } = importArchive(
+    installation,
+    readArchive(new Uint8Array(readFileSync('demo/course/lending-tools-safely.uplift.zip'))),
+    owner.id,
+    true,
+  );
   for (const { id: person, course } of others) people.setRole(id, person, course);
   await addLearners(installation, id, owner.id);
   await drafter.stop();

@@ -1,40 +1,74 @@
-// Times the desk: posting changes to a long course, typing in a long lesson, opening lessons, what the first page weighs. Prints, asserts nothing.
+// Times the desk: posting changes to a long course, typing in a long lesson, opening lessons, what the first page
+// weighs. Prints, asserts nothing.
 import { chromium, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { briefFrom } from '../core/brief/input';
+import { briefFrom } from '../core/brief/given';
 import { emptyCourse, type Course, type Lesson } from '../core/course/course';
-import { sentenceHash } from '../core/course/rich-text';
+import { sentenceHash } from '../core/document/rich-text';
 import { hashPassword } from '../server/rights/password';
 import { openInstallation } from '../server/utils/installation';
-import { freshId, OPERATION_VERSION } from '../server/desk/courses';
+import { OPERATION_VERSION } from '../server/desk/courses';
+import { freshId } from '../server/ids';
 
-const at = (values: number[], share: number) => values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
+const at = (values: number[], share: number) =>
+  values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
 const shown = (values: number[]) => `median ${at(values, 0.5).toFixed(1)} ms, p95 ${at(values, 0.95).toFixed(1)} ms`;
 
 /** A course of so many lessons of so many sourced sentences each. */
 function aLongCourse(lessons: number, sentences: number): Course {
   const lesson = (at: number): Lesson => ({
-    id: freshId('l'), title: `Lesson ${at}`, kind: 'lesson', objectiveIds: [], state: 'drafted', plannedPassages: [],
+    id: freshId('l'),
+    title: `Lesson ${at}`,
+    kind: 'lesson',
+    objectiveIds: [],
+    state: 'drafted',
+    plannedPassages: [],
     blocks: Array.from({ length: Math.ceil(sentences / 4) }, () => ({
-      id: freshId('b'), kind: 'text' as const,
-      body: { text: Array.from({ length: 4 }, (_, part) => {
-        const text = `Sentence ${part} of a lesson that says how the tool ${at} is to be kept, cleaned and handed over. `;
-        return { type: 'text' as const, text, marks: [{ type: 'evidence' as const, attrs: { id: freshId('e'), passages: [{ id: freshId('p'), from: 0, to: text.length }], was: sentenceHash(text) } }] };
-      }) },
+      id: freshId('b'),
+      kind: 'text' as const,
+      body: {
+        text: Array.from({ length: 4 }, (_, part) => {
+          const text = `Sentence ${part} of a lesson that says how the tool ${at} is to be kept, cleaned and handed over. `;
+          return {
+            type: 'text' as const,
+            text,
+            marks: [
+              {
+                type: 'evidence' as const,
+                attrs: {
+                  id: freshId('e'),
+                  passages: [{ id: freshId('p'), from: 0, to: text.length }],
+                  was: sentenceHash(text),
+                },
+              },
+            ],
+          };
+        }),
+      },
     })),
   });
   const course = emptyCourse(freshId('u'), 'A long course', briefFrom({}, 'en'));
-  course.modules = Array.from({ length: Math.ceil(lessons / 10) }, (_, module) => ({ id: freshId('m'), title: `Module ${module}`, purpose: '', objectiveIds: [], lessons: Array.from({ length: Math.min(10, lessons) }, (_, part) => lesson(module * 10 + part)) }));
+  course.modules = Array.from({ length: Math.ceil(lessons / 10) }, (_, module) => ({
+    id: freshId('m'),
+    title: `Module ${module}`,
+    purpose: '',
+    objectiveIds: [],
+    lessons: Array.from({ length: Math.min(10, lessons) }, (_, part) => lesson(module * 10 + part)),
+  }));
   return course;
 }
 
 const folder = mkdtempSync(join(tmpdir(), 'uplift-bench-'));
 const { db, people, courses, now } = openInstallation(folder);
-people.add({ id: 'pinesmarlowa', name: 'Ines', login: 'ines', role: 'owner' }, await hashPassword('a long password'), now());
+people.add(
+  { id: 'pinesmarlowa', name: 'Ines', login: 'ines', role: 'owner' },
+  await hashPassword('a long password'),
+  now(),
+);
 const id = courses.adopt(aLongCourse(200, 40), 'pinesmarlowa');
 const wordy = courses.adopt(aLongCourse(1, 300), 'pinesmarlowa');
 let title = courses.load(id).course.modules[0].lessons[0].title;
@@ -44,7 +78,19 @@ let revision = courses.load(id).revision;
 const posts = Array.from({ length: 200 }, (_, round) => {
   const start = performance.now();
   const value = `Lesson, round ${round}`;
-  revision = courses.post(id, [{ id: freshId('x'), group: freshId('g'), actor: { person: 'pinesmarlowa' }, version: OPERATION_VERSION, operation: { type: 'set', id: target, field: 'title', value, was: title } }], revision).revision;
+  revision = courses.post(
+    id,
+    [
+      {
+        id: freshId('x'),
+        group: freshId('g'),
+        actor: { person: 'pinesmarlowa' },
+        version: OPERATION_VERSION,
+        operation: { type: 'set', id: target, field: 'title', value, was: title },
+      },
+    ],
+    revision,
+  ).revision;
   title = value;
   return performance.now() - start;
 });
@@ -52,11 +98,26 @@ console.log(`200 changes posted to a course of 200 lessons: ${shown(posts)} (p95
 db.close();
 
 const scripts = readdirSync('.output/public/_nuxt').filter((name) => /\.(js|css)$/.test(name));
-const child = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT: '3417', HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+const child = spawn(process.execPath, ['.output/server/index.mjs'], {
+  env: { ...process.env, PORT: '3417', HOST: '127.0.0.1', UPLIFT_DATA: folder },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage'],
+});
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  for (let tries = 0; tries < 100 && !(await fetch('http://127.0.0.1:3417/api/start').then(() => true, () => false)); tries++) await new Promise((go) => setTimeout(go, 100));
+  for (
+    let tries = 0;
+    tries < 100 &&
+    !(await fetch('http://127.0.0.1:3417/api/start').then(
+      () => true,
+      () => false,
+    ));
+    tries++
+  )
+    await new Promise((go) => setTimeout(go, 100));
   const loaded = new Set<string>();
   page.on('response', (answer) => void loaded.add(new URL(answer.url()).pathname.split('/').pop()!));
   await page.goto('http://127.0.0.1:3417/sign-in');
@@ -64,7 +125,9 @@ try {
   await page.getByLabel('Password').fill('a long password');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: 'Courses' }).waitFor();
-  const weight = scripts.filter((name) => loaded.has(name)).reduce((sum, name) => sum + gzipSync(readFileSync(join('.output/public/_nuxt', name))).length, 0);
+  const weight = scripts
+    .filter((name) => loaded.has(name))
+    .reduce((sum, name) => sum + gzipSync(readFileSync(join('.output/public/_nuxt', name))).length, 0);
   console.log(`first page: ${Math.round(weight / 1024)} kB gzip of scripts and styles (at most 300 is asked)`);
   await page.goto(`http://127.0.0.1:3417/course/${id}/lessons`);
   await page.locator('tbody tr').nth(199).waitFor();
@@ -81,7 +144,9 @@ try {
     await page.locator('.lesson-page .standing').first().waitFor();
     opens.push(Date.now() - start);
   }
-  console.log(`a lesson opened in a course of 200, the first one of the visit: ${opens[0]} ms; later ones: ${shown(opens.slice(1))} (under 300 is asked)`);
+  console.log(
+    `a lesson opened in a course of 200, the first one of the visit: ${opens[0]} ms; later ones: ${shown(opens.slice(1))} (under 300 is asked)`,
+  );
   await typing(page);
 } finally {
   await browser.close();
@@ -103,7 +168,11 @@ async function typing(page: Page): Promise<void> {
   await client.send('Tracing.end');
   await done;
   const keys = new Map<string, number>();
-  const times = events.filter((event) => event.name === 'EventDispatch' && /^(keydown|keypress|input|beforeinput|textInput|keyup)$/.test(event.args?.data?.type ?? ''));
+  const times = events.filter(
+    (event) =>
+      event.name === 'EventDispatch' &&
+      /^(keydown|keypress|input|beforeinput|textInput|keyup)$/.test(event.args?.data?.type ?? ''),
+  );
   for (const event of times) keys.set(event.args!.data!.type!, (keys.get(event.args!.data!.type!) ?? 0) + 1);
   const perKey: number[] = [];
   let sum = 0;
@@ -114,5 +183,7 @@ async function typing(page: Page): Promise<void> {
     }
     sum += (event.dur ?? 0) / 1000;
   }
-  console.log(`a key typed in a lesson of 5,000 words with marks: ${shown(perKey)} over ${perKey.length} keys (under 16 is asked)`);
+  console.log(
+    `a key typed in a lesson of 5,000 words with marks: ${shown(perKey)} over ${perKey.length} keys (under 16 is asked)`,
+  );
 }

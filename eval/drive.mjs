@@ -1,4 +1,5 @@
-// Walks a packaged course as a learner would, for the run-time environment that plays it: DRIVE says how far and how well.
+// Walks a packaged course as a learner would, for the run-time environment that plays it: DRIVE says how far and how
+// well.
 //   right, wrong   all lessons, every answer right or wrong
 //   half           the first half, every answer right
 //   rest           from where it was left to the end, every answer right

@@ -8,8 +8,31 @@ import { readingSheet } from './sheet';
 const ITEMS = Number(option('items') ?? 40);
 const only = option('only');
 mkdirSync('.eval', { recursive: true });
-const all = [...documents(sharedFolder()).map((document) => ({ ...document, paths: [document.path] })), { name: 'demo', split: 'tuned' as const, paths: demoFiles(), words: 5000 }];
-const heads = ['document', 'split', 'words', 'lessons', 'min', 'taught', 'coverage', 'sentences', 'unfaithful', 'dangling', 'repeated', 'questions', 'cond', 'term', 'num', 'key longest', 'key a/b/c/d', 'read ms', 'draft ms'];
+const all = [
+  ...documents(sharedFolder()).map((document) => ({ ...document, paths: [document.path] })),
+  { name: 'demo', split: 'tuned' as const, paths: demoFiles(), words: 5000 },
+];
+const heads = [
+  'document',
+  'split',
+  'words',
+  'lessons',
+  'min',
+  'taught',
+  'coverage',
+  'sentences',
+  'unfaithful',
+  'dangling',
+  'repeated',
+  'questions',
+  'cond',
+  'term',
+  'num',
+  'key longest',
+  'key a/b/c/d',
+  'read ms',
+  'draft ms',
+];
 const rows: (string | number)[][] = [];
 const sums = { sentences: 0, unfaithful: 0, dangling: 0, repeated: 0, questions: 0, longest: 0 };
 for (const { name, split, paths } of all.filter((each) => !only || each.name.includes(only))) {
@@ -17,7 +40,8 @@ for (const { name, split, paths } of all.filter((each) => !only || each.name.inc
   rows.push(typeof result === 'string' ? [name, split, '-', result] : row(name, split, result));
   if (typeof result === 'string') continue;
   writeFileSync(`.eval/${name.replace(/[^a-z0-9.-]/gi, '_')}.sheet.md`, readingSheet(name, result, ITEMS));
-  if (result.dangling.length > 0) writeFileSync(`.eval/${name.replace(/[^a-z0-9.-]/gi, '_')}.dangling.txt`, result.dangling.join('\n'));
+  if (result.dangling.length > 0)
+    writeFileSync(`.eval/${name.replace(/[^a-z0-9.-]/gi, '_')}.dangling.txt`, result.dangling.join('\n'));
   sums.sentences += result.report.sentences.sourced;
   sums.unfaithful += result.report.sentences.unfaithful;
   sums.dangling += result.dangling.length;
@@ -30,12 +54,32 @@ console.log(`\nAll: ${JSON.stringify(sums)}\nReading sheets: .eval/*.sheet.md`);
 if (!only) console.log(`\nFallen short of what is asked: ${await countRetention(sharedFolder())}`);
 process.exitCode = sums.unfaithful > 0 ? 1 : 0;
 
-function row(name: string, split: string, { report, dangling, repeated, keys, milliseconds }: Measured): (string | number)[] {
+function row(
+  name: string,
+  split: string,
+  { report, dangling, repeated, keys, milliseconds }: Measured,
+): (string | number)[] {
   const { words, size, sentences, questions } = report;
   return [
-    name, split, words.read, size.lessons, size.minutes, words.taught, coverageWords(report.coverage), sentences.sourced, sentences.unfaithful, dangling.length, repeated,
-    questions.placed + questions.offered, questions.byForm.condition ?? 0, questions.byForm.term ?? 0, questions.byForm.number ?? 0,
-    keys.questions ? Math.round((100 * keys.longest) / keys.questions) + ' %' : '-', keys.places.join('/'), Math.round(milliseconds.read), Math.round(milliseconds.draft),
+    name,
+    split,
+    words.read,
+    size.lessons,
+    size.minutes,
+    words.taught,
+    coverageWords(report.coverage),
+    sentences.sourced,
+    sentences.unfaithful,
+    dangling.length,
+    repeated,
+    questions.placed + questions.offered,
+    questions.byForm.condition ?? 0,
+    questions.byForm.term ?? 0,
+    questions.byForm.number ?? 0,
+    keys.questions ? Math.round((100 * keys.longest) / keys.questions) + ' %' : '-',
+    keys.places.join('/'),
+    Math.round(milliseconds.read),
+    Math.round(milliseconds.draft),
   ];
 }
 

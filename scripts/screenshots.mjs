@@ -10,10 +10,25 @@ const url = `http://127.0.0.1:${PORT}`;
 const folder = mkdtempSync(join(tmpdir(), 'uplift-pictures-'));
 mkdirSync('docs/screenshots', { recursive: true });
 spawnSync(process.execPath, ['dist/prepare.mjs', folder], { stdio: 'inherit' });
-const server = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, PORT, HOST: '127.0.0.1', UPLIFT_DATA: folder }, stdio: 'ignore' });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+  env: { ...process.env, PORT, HOST: '127.0.0.1', UPLIFT_DATA: folder },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage'],
+});
 try {
-  for (let tries = 0; tries < 100 && !(await fetch(`${url}/api/start`).then(() => true, () => false)); tries++) await new Promise((go) => setTimeout(go, 100));
+  for (
+    let tries = 0;
+    tries < 100 &&
+    !(await fetch(`${url}/api/start`).then(
+      () => true,
+      () => false,
+    ));
+    tries++
+  )
+    await new Promise((go) => setTimeout(go, 100));
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const shot = async (name) => {
     await page.waitForTimeout(900);
@@ -46,8 +61,15 @@ try {
   await page.frameLocator('iframe').locator('h1').waitFor();
   await shot('lesson-as-learner');
   await page.keyboard.press('Alt+v');
-  for (const [key, name] of [['Alt+1', 'brief'], ['Alt+2', 'sources'], ['Alt+5', 'checks'], ['Alt+6', 'release'], ['Alt+7', 'results']]) {
+  for (const [key, name] of [
+    ['Alt+1', 'brief'],
+    ['Alt+2', 'sources'],
+    ['Alt+5', 'checks'],
+    ['Alt+6', 'release'],
+    ['Alt+7', 'results'],
+  ]) {
     await page.keyboard.press(key);
+    if (name === 'release') await page.locator('.packages').first().waitFor();
     await shot(name);
   }
   await page.keyboard.press('Alt+2');
@@ -55,7 +77,9 @@ try {
   await page.locator('.passage').nth(9).click();
   await shot('source');
   await page.getByRole('link', { name: 'What I know' }).click();
-  await page.getByLabel('Which rules of thumb do you work by?').fill('If somebody apologises twice, something is broken.\nNever lend the last charger.');
+  await page
+    .getByLabel('Which rules of thumb do you work by?')
+    .fill('If somebody apologises twice, something is broken.\nNever lend the last charger.');
   await page.getByRole('button', { name: 'Put into the sources' }).click();
   await page.getByText('The sources hold your answers.').waitFor();
   await shot('interview');

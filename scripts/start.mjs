@@ -8,7 +8,22 @@ import { isFresh } from './fresh.mjs';
 process.chdir(join(import.meta.dirname, '..'));
 install();
 const built = '.output/server/index.mjs';
-if (!isFresh(built, ['core', 'server', 'app', 'player', 'cli', 'demo', 'eval', 'scripts/build.mjs', 'scripts/player.mjs', 'nuxt.config.ts', 'package-lock.json']) || !existsSync('dist/prepare.mjs')) {
+if (
+  !isFresh(built, [
+    'core',
+    'server',
+    'app',
+    'player',
+    'cli',
+    'demo',
+    'eval',
+    'scripts/build.mjs',
+    'scripts/player.mjs',
+    'nuxt.config.ts',
+    'package-lock.json',
+  ]) ||
+  !existsSync('dist/prepare.mjs')
+) {
   console.log('Building, about a minute ...');
   const { status } = spawnSync(process.execPath, ['scripts/build.mjs', '--desk'], { stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);
@@ -21,8 +36,15 @@ if (!process.argv.includes('--without-demo')) {
 }
 const port = process.env.PORT ?? '3000';
 const host = process.env.HOST ?? '127.0.0.1';
-const server = spawn(process.execPath, [built], { stdio: 'inherit', env: { ...process.env, PORT: port, HOST: host, UPLIFT_DATA: data } });
-const people = existsSync(join(data, 'demo')) ? '\nDemo: come in as Ines Marlow (author) or Tom Ashby (reviewer) by one click, or sign in as "ines" or "tom" with the password "fernhollow-desk".' : '';
-console.log(`\nUplift Path ${JSON.parse(readFileSync('package.json', 'utf8')).version}: http://localhost:${port}${people}\nYour data: ${data}\nStop with Ctrl+C.\n`);
+const server = spawn(process.execPath, [built], {
+  stdio: 'inherit',
+  env: { ...process.env, PORT: port, HOST: host, UPLIFT_DATA: data },
+});
+const people = existsSync(join(data, 'demo'))
+  ? '\nDemo: come in as Ines Marlow (author) or Tom Ashby (reviewer) by one click, or sign in as "ines" or "tom" with the password "fernhollow-desk".'
+  : '';
+console.log(
+  `\nUplift Path ${JSON.parse(readFileSync('package.json', 'utf8')).version}: http://localhost:${port}${people}\nYour data: ${data}\nStop with Ctrl+C.\n`,
+);
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -1,9 +1,10 @@
-// Keeping a data folder: `backup` copies it while the desk runs, `restore` puts a copy back while it does not, `check` looks it through, `repair` mends what can be.
+// Keeping a data folder: `backup` copies it while the desk runs, `restore` puts a copy back while it does not, `check`
+// looks it through, `repair` mends what can be.
 import Database from 'better-sqlite3';
 import { chmodSync, cpSync, existsSync, mkdirSync, readdirSync, renameSync } from 'node:fs';
 import { createConnection } from 'node:net';
 import { join, resolve } from 'node:path';
-import { ProblemError } from '../core/course/problem';
+import { ProblemError } from '../core/document/problem';
 import { checkFolder, type Finding } from './check/check';
 import { repairFolder } from './check/repair';
 import { DATA_VERSION } from './database/open';
@@ -11,7 +12,10 @@ import { troubleOf } from './database/trouble';
 import { say } from './words/problems';
 
 const COMMANDS: Record<string, { given: number; run: (...folders: string[]) => Promise<number> }> = {
-  backup: { given: 2, run: backup }, restore: { given: 2, run: restore }, check: { given: 1, run: check }, repair: { given: 1, run: repair },
+  backup: { given: 2, run: backup },
+  restore: { given: 2, run: restore },
+  check: { given: 1, run: check },
+  repair: { given: 1, run: repair },
 };
 const [name, ...folders] = process.argv.slice(2);
 const command = name && Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
@@ -32,13 +36,17 @@ try {
 /** Copies the database page by page as it stands, then the files it names: they are never changed, only added. */
 async function backup(data: string, copy: string): Promise<number> {
   if (!existsSync(join(data, 'uplift.sqlite'))) throw new Error(`${data} is no data folder.`);
-  if (existsSync(copy) && readdirSync(copy).length > 0) throw new Error(`${copy} is not empty. Give a folder that is new; nothing was copied.`);
+  if (existsSync(copy) && readdirSync(copy).length > 0)
+    throw new Error(`${copy} is not empty. Give a folder that is new; nothing was copied.`);
   mkdirSync(copy, { recursive: true });
   const db = new Database(join(data, 'uplift.sqlite'), { readonly: true });
   await db.backup(join(copy, 'uplift.sqlite'));
   db.close();
   chmodSync(join(copy, 'uplift.sqlite'), 0o600);
-  cpSync(join(data, 'files'), join(copy, 'files'), { recursive: true, filter: (path) => !/upload\.|\.t[a-z2-7]{12}$/.test(path) });
+  cpSync(join(data, 'files'), join(copy, 'files'), {
+    recursive: true,
+    filter: (path) => !/upload\.|\.t[a-z2-7]{12}$/.test(path),
+  });
   if (existsSync(join(data, 'demo'))) cpSync(join(data, 'demo'), join(copy, 'demo'));
   console.log(`Copied ${data} to ${copy}.`);
   return 0;
@@ -51,7 +59,8 @@ async function restore(copy: string, data: string): Promise<number> {
   const sound = db.pragma('integrity_check', { simple: true });
   db.close();
   if (sound !== 'ok') throw new Error(`The copy is damaged (${String(sound)}); nothing was changed.`);
-  if (version > DATA_VERSION) throw new Error('The copy was made by a newer version of Uplift Path; nothing was changed.');
+  if (version > DATA_VERSION)
+    throw new Error('The copy was made by a newer version of Uplift Path; nothing was changed.');
   await mustStand(data);
   if (existsSync(data)) {
     const aside = `${data}.before-restore-${Date.now()}`;
@@ -68,7 +77,10 @@ async function check(data: string): Promise<number> {
   const findings = checkFolder(data);
   tell(findings);
   if (findings.length === 0) console.log(`${data} is sound.`);
-  else console.log(`${findings.length} found. “npm run repair -- ${data}” mends what can be; a copy put back with “npm run restore” mends the rest.`);
+  else
+    console.log(
+      `${findings.length} found. “npm run repair -- ${data}” mends what can be; a copy put back with “npm run restore” mends the rest.`,
+    );
   return findings.length === 0 ? 0 : 1;
 }
 
@@ -89,7 +101,8 @@ function tell(findings: readonly Finding[]): void {
 
 /** Refuses while a desk runs on a data folder. */
 async function mustStand(data: string): Promise<void> {
-  if (existsSync(join(data, 'uplift.sqlite')) && (await inUse(data))) throw new Error('The desk seems to be running on this data folder. Stop it first; nothing was changed.');
+  if (existsSync(join(data, 'uplift.sqlite')) && (await inUse(data)))
+    throw new Error('The desk seems to be running on this data folder. Stop it first; nothing was changed.');
 }
 
 /** A running desk holds its write-ahead log open; asked at its address too, where that is known. */

@@ -3,10 +3,10 @@ import { assemble } from '../core/source/assemble';
 import type { ReadBlock } from '../core/source/blocks';
 import type { Source } from '../core/source/source';
 import { emptyCourse, type Brief, type Course, type Lesson, type Module } from '../core/course/course';
-import { idFrom } from '../core/course/id';
-import { plainRun } from '../core/course/rich-text';
-import type { Block } from '../core/course/blocks';
-import type { ChoiceCheck } from '../core/course/checks';
+import { idFrom } from '../core/document/id';
+import { plainRun } from '../core/document/rich-text';
+import type { Block } from '../core/blocks/forms';
+import type { ChoiceCheck } from '../core/checks/forms';
 import { freezeCourse, type FrozenCourse } from '../core/learning/view';
 import { understand, type Knowledge } from '../core/knowledge';
 import { readSource } from '../core/reading';
@@ -22,15 +22,34 @@ export const MAKER = { at: 1, by: 'Ines Marlow' };
 
 /** A brief without wishes. */
 export function aBrief(changes: Partial<Brief> = {}): Brief {
-  return { promise: '', audience: { who: '', knows: [] }, size: { questionsPerLesson: 3 }, language: 'en', sourcesOnly: true, outcomes: [], ...changes };
+  return {
+    promise: '',
+    audience: { who: '', knows: [] },
+    size: { questionsPerLesson: 3 },
+    language: 'en',
+    sourcesOnly: true,
+    outcomes: [],
+    ...changes,
+  };
 }
 
 export function aText(id: string, text: string): Block {
   return { id: anId(id), kind: 'text', body: { text: plainRun(text) } };
 }
 
-export function aLesson(name: string, blocks: Block[] = [aText(`${name}-b1`, `Words of ${name}.`), aText(`${name}-b2`, `More of ${name}.`)]): Lesson {
-  return { id: anId(name), title: name, kind: 'lesson', objectiveIds: [], state: 'drafted', plannedPassages: [], blocks };
+export function aLesson(
+  name: string,
+  blocks: Block[] = [aText(`${name}-b1`, `Words of ${name}.`), aText(`${name}-b2`, `More of ${name}.`)],
+): Lesson {
+  return {
+    id: anId(name),
+    title: name,
+    kind: 'lesson',
+    objectiveIds: [],
+    state: 'drafted',
+    plannedPassages: [],
+    blocks,
+  };
 }
 
 export function aModule(name: string, lessons: Lesson[] = [aLesson(`${name} one`), aLesson(`${name} two`)]): Module {
@@ -38,19 +57,40 @@ export function aModule(name: string, lessons: Lesson[] = [aLesson(`${name} one`
 }
 
 export function aCheck(name: string, lessonId = anId('First one')): ChoiceCheck {
-  const option = (letter: string) => ({ id: anId(`${name}-${letter}`), text: `Answer ${letter}`, feedback: { code: letter === 'a' ? ('right' as const) : ('not-said' as const), quotes: [] } });
-  return { id: anId(name), kind: 'choice', lessonId, stem: `What of ${name}?`, options: [option('a'), option('b'), option('c')], key: anId(`${name}-a`), evidence: [], level: 'recall', difficulty: 0.3 };
+  const option = (letter: string) => ({
+    id: anId(`${name}-${letter}`),
+    text: `Answer ${letter}`,
+    feedback: { code: letter === 'a' ? ('right' as const) : ('not-said' as const), quotes: [] },
+  });
+  return {
+    id: anId(name),
+    kind: 'choice',
+    lessonId,
+    stem: `What of ${name}?`,
+    options: [option('a'), option('b'), option('c')],
+    key: anId(`${name}-a`),
+    evidence: [],
+    level: 'recall',
+    difficulty: 0.3,
+  };
 }
 
 /** Two modules of two lessons of two blocks, and a check that a block places. */
 export function aCourse(): Course {
   const check = aCheck('check');
-  const course: Course = { ...emptyCourse(anId('course'), 'A course', aBrief()), modules: [aModule('First'), aModule('Second')], checks: [check, aCheck('offer')] };
+  const course: Course = {
+    ...emptyCourse(anId('course'), 'A course', aBrief()),
+    modules: [aModule('First'), aModule('Second')],
+    checks: [check, aCheck('offer')],
+  };
   course.modules[0].lessons[0].blocks.push({ id: anId('place'), kind: 'check', body: { checkId: check.id } });
   return course;
 }
 
-/** A frozen course of so many lessons with so many checks on each; without numbers, four lessons, the first and third with a check. */
+/**
+ * A frozen course of so many lessons with so many checks on each; without numbers, four lessons, the first and third
+ * with a check.
+ */
 export function aLearnersCourse(lessons?: number, checksEach = 1): FrozenCourse {
   const course = aCourse();
   const asking = (lesson: Lesson, name: string) => {
@@ -60,15 +100,24 @@ export function aLearnersCourse(lessons?: number, checksEach = 1): FrozenCourse 
   };
   if (lessons === undefined) asking(course.modules[1].lessons[0], 'second check');
   else {
-    course.modules = [aModule('Long', Array.from({ length: lessons }, (_, at) => aLesson(`Lesson ${at}`)))];
+    course.modules = [
+      aModule(
+        'Long',
+        Array.from({ length: lessons }, (_, at) => aLesson(`Lesson ${at}`)),
+      ),
+    ];
     course.checks = [];
-    for (const lesson of course.modules[0].lessons) for (let at = 0; at < checksEach; at++) asking(lesson, `${lesson.title} check ${at}`);
+    for (const lesson of course.modules[0].lessons)
+      for (let at = 0; at < checksEach; at++) asking(lesson, `${lesson.title} check ${at}`);
   }
   return freezeCourse(course, 'secret');
 }
 
 /** A source out of blocks, as a reader would hand them over. */
-export function aSource(blocks: ReadBlock[], about: Partial<{ id: string; title: string; language: string }> = {}): Source {
+export function aSource(
+  blocks: ReadBlock[],
+  about: Partial<{ id: string; title: string; language: string }> = {},
+): Source {
   const { id = anId('source'), title = 'A source', language = 'en' } = about;
   return assemble({ blocks, media: new Map(), notices: [] }, { id, kind: 'text', title, language });
 }
@@ -97,3 +146,16 @@ export const english = () => packFor('en');
 
 /** A file of the repository. */
 export const file = (path: string): Uint8Array => new Uint8Array(readFileSync(new URL(`../${path}`, import.meta.url)));
+
+/** The id of the option that is right, and those of the others, as a learner sees them. */
+export function optionsOf(keys: FrozenCourse['keys'], check: string): { right: string; wrong: string[] } {
+  const secret = keys[check];
+  if (secret.kind !== 'choice') throw new Error(`${check} is no choice.`);
+  return { right: secret.key, wrong: Object.keys(secret.feedback).filter((id) => id !== secret.key) };
+}
+
+/** A check, or what a learner sees of one, that is known to be a choice. */
+export function asChoice<Kind extends { kind: string }>(check: Kind): Extract<Kind, { kind: 'choice' }> {
+  if (check.kind !== 'choice') throw new Error(`${check.kind} is no choice.`);
+  return check as Extract<Kind, { kind: 'choice' }>;
+}

@@ -2,12 +2,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, onTestFinished } from 'vitest';
-import { briefFrom } from '../core/brief/input';
+import { briefFrom } from '../core/brief/given';
 import type { Course } from '../core/course/course';
 import type { Change, Operation } from '../core/course/operations';
 import { openDatabase } from '../server/database/open';
 import { peopleIn } from '../server/database/people';
-import { courseDesk, freshId, OPERATION_VERSION } from '../server/desk/courses';
+import { courseDesk, OPERATION_VERSION } from '../server/desk/courses';
+import { freshId } from '../server/ids';
 import { openInstallation } from '../server/utils/installation';
 import { aCourse } from './builders';
 

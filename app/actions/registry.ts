@@ -36,7 +36,9 @@ export function useActions(list: readonly Action[]): void {
 export function keyName(event: KeyboardEvent): string {
   const plain = event.key.length === 1 ? event.key.toUpperCase() : event.key;
   const shift = event.shiftKey && (event.key.length > 1 || event.ctrlKey || event.altKey || event.metaKey);
-  return [event.ctrlKey || event.metaKey ? 'Ctrl' : '', event.altKey ? 'Alt' : '', shift ? 'Shift' : '', plain].filter(Boolean).join('+');
+  return [event.ctrlKey || event.metaKey ? 'Ctrl' : '', event.altKey ? 'Alt' : '', shift ? 'Shift' : '', plain]
+    .filter(Boolean)
+    .join('+');
 }
 
 /** Runs the action a key stands for; true when there was one. */
@@ -60,5 +62,15 @@ export function runKey(event: KeyboardEvent): boolean {
 
 /** A key as a person reads it. */
 export function shownKey(key: string): string {
-  return key.replaceAll('ArrowUp', '↑').replaceAll('ArrowDown', '↓').replaceAll('ArrowLeft', '←').replaceAll('ArrowRight', '→').replaceAll('+', ' ').replace('PageUp', 'PgUp').replace('PageDown', 'PgDn').replace('Delete', 'Del').replace('Escape', 'Esc').replace('Enter', '↵');
+  return key
+    .replaceAll('ArrowUp', '↑')
+    .replaceAll('ArrowDown', '↓')
+    .replaceAll('ArrowLeft', '←')
+    .replaceAll('ArrowRight', '→')
+    .replaceAll('+', ' ')
+    .replace('PageUp', 'PgUp')
+    .replace('PageDown', 'PgDn')
+    .replace('Delete', 'Del')
+    .replace('Escape', 'Esc')
+    .replace('Enter', '↵');
 }

@@ -10,7 +10,9 @@ export function troubleOf(error: unknown): Trouble {
   const data = (error as { data?: { data?: Trouble } }).data?.data;
   if (data?.code) return data;
   const status = (error as { statusCode?: number }).statusCode;
-  return status ? { code: 'fault', message: `Something went wrong on our side (${status}). Nothing you saved is lost.` } : { code: 'offline', message: 'The server does not answer. Your changes are kept here and sent when it does.' };
+  return status
+    ? { code: 'fault', message: `Something went wrong on our side (${status}). Nothing you saved is lost.` }
+    : { code: 'offline', message: 'The server does not answer. Your changes are kept here and sent when it does.' };
 }
 
 /** A random id for something a person makes: valid as XML id, URL part and file name. */

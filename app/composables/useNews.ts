@@ -5,10 +5,16 @@ interface Listeners {
   learners: () => void;
 }
 
-/** Milliseconds until a stream that was refused is asked for again; each time twice as long, up to the second: some are refused for good. */
+/**
+ * Milliseconds until a stream that was refused is asked for again; each time twice as long, up to the second: some are
+ * refused for good.
+ */
 const [SOON, RARELY] = [3000, 60_000];
 
-/** Listens to a course while this tab is looked at; a tab in the background has no stream, and asks anew when it comes back. */
+/**
+ * Listens to a course while this tab is looked at; a tab in the background has no stream, and asks anew when it comes
+ * back.
+ */
 export function useNews(course: () => string | undefined, listeners: Listeners): void {
   let stream: EventSource | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
@@ -23,7 +29,9 @@ export function useNews(course: () => string | undefined, listeners: Listeners):
     const id = course();
     if (!id || document.visibilityState === 'hidden') return;
     stream = new EventSource(`/api/courses/${id}/events`);
-    stream.addEventListener('course', (event) => listeners.course((JSON.parse((event as MessageEvent<string>).data) as { revision: number }).revision));
+    stream.addEventListener('course', (event) =>
+      listeners.course((JSON.parse((event as MessageEvent<string>).data) as { revision: number }).revision),
+    );
     stream.addEventListener('job', () => listeners.job());
     stream.addEventListener('learners', () => listeners.learners());
     // After a break, steps may have been missed.
@@ -31,7 +39,8 @@ export function useNews(course: () => string | undefined, listeners: Listeners):
       wait = SOON;
       listeners.job();
     });
-    // The browser comes back by itself after a break, but not after an answer that is no stream: what a proxy says of a server just starting.
+    // The browser comes back by itself after a break, but not after an answer that is no stream: what a proxy says of a
+    // server just starting.
     stream.addEventListener('error', () => {
       if (stream?.readyState !== EventSource.CLOSED) return;
       again = setTimeout(open, wait);

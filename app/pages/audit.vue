@@ -4,17 +4,49 @@ import Papa from 'papaparse';
 import { troubleOf } from '~/composables/useApi';
 import { AUDIT } from '~/words/audit';
 
-interface Line { id: number; made_at: number; person: string | null; what: string; about: string | null; title: string | null; detail: string | null }
+interface Line {
+  id: number;
+  made_at: number;
+  person: string | null;
+  what: string;
+  about: string | null;
+  title: string | null;
+  detail: string | null;
+}
 
 /** What happened that somebody may have to answer for; for owners. */
 const KINDS: Record<string, string[]> = {
   Everything: [],
-  'Signing in and out': ['sign-in', 'sign-in-refused', 'sign-out', 'sessions-ended', 'password-changed', 'password-reset'],
-  'People and rights': ['person-added', 'person-removed', 'standing-changed', 'rights-offered', 'rights-changed', 'rights-accepted', 'rights-left', 'course-adopted', 'source-given'],
+  'Signing in and out': [
+    'sign-in',
+    'sign-in-refused',
+    'sign-out',
+    'sessions-ended',
+    'password-changed',
+    'password-reset',
+  ],
+  'People and rights': [
+    'person-added',
+    'person-removed',
+    'standing-changed',
+    'rights-offered',
+    'rights-changed',
+    'rights-accepted',
+    'rights-left',
+    'course-adopted',
+    'source-given',
+  ],
   Sources: ['source-added', 'source-version', 'source-removed', 'source-given'],
   'Releases and learners': ['release', 'release-access', 'release-withdrawn', 'learner-removed', 'learner-unnamed'],
   'Taken out of here': ['export'],
-  Deletions: ['course-removed', 'course-restored', 'source-removed', 'person-removed', 'learner-removed', 'learner-unnamed'],
+  Deletions: [
+    'course-removed',
+    'course-restored',
+    'source-removed',
+    'person-removed',
+    'learner-removed',
+    'learner-unnamed',
+  ],
 };
 const lines = ref<Line[] | null>(null);
 const more = ref(false);
@@ -28,8 +60,11 @@ const people = ref<{ value: string; label: string }[]>([]);
 const PAGE = 200;
 
 const asked = computed(() => ({
-  ...(KINDS[kind.value]!.length > 0 && { what: KINDS[kind.value]!.join(',') }), ...(person.value !== 'all' && { person: person.value }), ...(words.value.trim() && { words: words.value.trim() }),
-  ...(since.value && { since: new Date(`${since.value}T00:00`).getTime() }), ...(until.value && { until: new Date(`${until.value}T00:00`).getTime() + 86_400_000 }),
+  ...(KINDS[kind.value]!.length > 0 && { what: KINDS[kind.value]!.join(',') }),
+  ...(person.value !== 'all' && { person: person.value }),
+  ...(words.value.trim() && { words: words.value.trim() }),
+  ...(since.value && { since: new Date(`${since.value}T00:00`).getTime() }),
+  ...(until.value && { until: new Date(`${until.value}T00:00`).getTime() + 86_400_000 }),
 }));
 let latest = 0;
 async function load(from?: number) {
@@ -49,25 +84,41 @@ watch(asked, () => void later());
 onMounted(async () => {
   void load();
   const answer = await $fetch<{ people: { id: string; name: string }[] }>('/api/people').catch(() => ({ people: [] }));
-  people.value = [{ value: 'all', label: 'Everybody' }, ...answer.people.map(({ id, name }) => ({ value: id, label: name }))];
+  people.value = [
+    { value: 'all', label: 'Everybody' },
+    ...answer.people.map(({ id, name }) => ({ value: id, label: name })),
+  ];
 });
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' });
-/** Everything that fits the filter, as a table for other programs. What could be taken for a formula there is written as text. */
-const save = () => trying(async () => {
-  const all: Line[] = [];
-  for (let from: number | undefined; ;) {
-    const found = await $fetch<Line[]>('/api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
-    all.push(...found);
-    from = found.at(-1)?.id;
-    if (found.length < PAGE) break;
-  }
-  const csv = Papa.unparse(all.map((line) => ({ time: new Date(line.made_at).toISOString(), who: line.person ?? '', what: line.what, about: line.title ?? line.about ?? '', detail: line.detail ?? '' })), { escapeFormulae: true });
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
-  link.download = 'audit.csv';
-  link.click();
-  URL.revokeObjectURL(link.href);
-});
+/**
+ * Everything that fits the filter, as a table for other programs. What could be taken for a formula there is written as
+ * text.
+ */
+const save = () =>
+  trying(async () => {
+    const all: Line[] = [];
+    for (let from: number | undefined; ;) {
+      const found = await $fetch<Line[]>('/api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
+      all.push(...found);
+      from = found.at(-1)?.id;
+      if (found.length < PAGE) break;
+    }
+    const csv = Papa.unparse(
+      all.map((line) => ({
+        time: new Date(line.made_at).toISOString(),
+        who: line.person ?? '',
+        what: line.what,
+        about: line.title ?? line.about ?? '',
+        detail: line.detail ?? '',
+      })),
+      { escapeFormulae: true },
+    );
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+    link.download = 'audit.csv';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  });
 useHead({ title: 'Audit – Uplift Path' });
 </script>
 
@@ -81,24 +132,65 @@ useHead({ title: 'Audit – Uplift Path' });
         <USelect v-model="kind" :items="Object.keys(KINDS)" size="sm" class="w-48" aria-label="What happened" />
         <USelect v-model="person" :items="people" size="sm" class="w-44" aria-label="Who did it" />
         <UInput v-model="words" size="sm" placeholder="Words" aria-label="Words in it" class="w-40" />
-        <label class="small">from <UInput v-model="since" type="date" size="sm" /></label><label class="small">to <UInput v-model="until" type="date" size="sm" /></label>
+        <label class="small">from <UInput v-model="since" type="date" size="sm" /></label
+        ><label class="small">to <UInput v-model="until" type="date" size="sm" /></label>
         <UButton size="sm" color="neutral" variant="outline" class="end" @click="save">Save as CSV</UButton>
       </div>
       <table v-if="lines?.length" class="lines">
-        <thead><tr><th>When</th><th>Who</th><th>What</th><th>About</th><th>More</th></tr></thead>
-        <tbody><tr v-for="line in lines" :key="line.id"><td class="small quiet time">{{ when(line.made_at) }}</td><td>{{ line.person ?? 'nobody signed in' }}</td><td :class="{ decide: line.what === 'sign-in-refused' }">{{ AUDIT[line.what] ?? line.what }}</td><td>{{ line.title ?? '' }}</td><td class="small quiet">{{ line.detail }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>When</th>
+            <th>Who</th>
+            <th>What</th>
+            <th>About</th>
+            <th>More</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in lines" :key="line.id">
+            <td class="small quiet time">{{ when(line.made_at) }}</td>
+            <td>{{ line.person ?? 'nobody signed in' }}</td>
+            <td :class="{ decide: line.what === 'sign-in-refused' }">{{ AUDIT[line.what] ?? line.what }}</td>
+            <td>{{ line.title ?? '' }}</td>
+            <td class="small quiet">{{ line.detail }}</td>
+          </tr>
+        </tbody>
       </table>
       <p v-else-if="lines" class="quiet">Nothing fits.</p>
       <p v-else-if="!trouble" class="quiet">Looking</p>
-      <UButton v-if="more && lines" size="sm" color="neutral" variant="outline" class="mt-3" @click="load(lines.at(-1)!.id)">Older ones</UButton>
+      <UButton
+        v-if="more && lines"
+        size="sm"
+        color="neutral"
+        variant="outline"
+        class="mt-3"
+        @click="load(lines.at(-1)!.id)"
+        >Older ones</UButton
+      >
     </main>
   </div>
 </template>
 
 <style scoped>
-.audit { max-width: 1100px; }
-.filter { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; margin-bottom: 12px; }
-.filter label { display: flex; align-items: center; gap: 6px; }
-.end { margin-left: auto; }
-.time { white-space: nowrap; }
+.audit {
+  max-width: 1100px;
+}
+.filter {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  margin-bottom: 12px;
+}
+.filter label {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.end {
+  margin-left: auto;
+}
+.time {
+  white-space: nowrap;
+}
 </style>

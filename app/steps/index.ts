@@ -30,20 +30,50 @@ export interface Step extends Place {
   apart?: boolean;
 }
 
-/** The steps of the work in their order. The list of steps, the keys and the command bar read them; a new step is a line here and its page. */
+/**
+ * The steps of the work in their order. The list of steps, the keys and the command bar read them; a new step is a line
+ * here and its page.
+ */
 export const STEPS: readonly Step[] = [
   { path: 'brief', label: 'Brief', key: 'Alt+1', right: 'reader' },
   {
-    path: 'sources', label: 'Sources', key: 'Alt+2', right: 'reader', count: ({ sources }) => sources,
+    path: 'sources',
+    label: 'Sources',
+    key: 'Alt+2',
+    right: 'reader',
+    count: ({ sources }) => sources,
     parts: [
-      { path: 'sources/interview', label: 'What I know', count: ({ course }) => course.answers?.filter((answer) => answer.text.trim() === '').length ?? 0 },
+      {
+        path: 'sources/interview',
+        label: 'What I know',
+        count: ({ course }) => course.answers?.filter((answer) => answer.text.trim() === '').length ?? 0,
+      },
       { path: 'sources/topics', label: 'Topics' },
       { path: 'sources/compare', label: 'Side by side' },
     ],
   },
-  { path: 'outline', label: 'Outline', key: 'Alt+3', right: 'reader', count: ({ course }) => allLessons(course).length, parts: [{ path: 'holds', label: 'What it holds', key: 'Alt+H' }] },
-  { path: 'lessons', label: 'Lessons', key: 'Alt+4', right: 'reader', count: ({ course }) => allLessons(course).filter((lesson) => lesson.blocks.length > 0).length },
-  { path: 'checks', label: 'Checks', key: 'Alt+5', right: 'reader', count: ({ course }) => placedChecks(course).length },
+  {
+    path: 'outline',
+    label: 'Outline',
+    key: 'Alt+3',
+    right: 'reader',
+    count: ({ course }) => allLessons(course).length,
+    parts: [{ path: 'holds', label: 'What it holds', key: 'Alt+H' }],
+  },
+  {
+    path: 'lessons',
+    label: 'Lessons',
+    key: 'Alt+4',
+    right: 'reader',
+    count: ({ course }) => allLessons(course).filter((lesson) => lesson.blocks.length > 0).length,
+  },
+  {
+    path: 'checks',
+    label: 'Checks',
+    key: 'Alt+5',
+    right: 'reader',
+    count: ({ course }) => placedChecks(course).length,
+  },
   { path: 'release', label: 'Release', key: 'Alt+6', right: 'reader' },
   { path: 'results', label: 'Results', key: 'Alt+7', right: 'author' },
   { path: 'bin', label: 'Bin', key: 'Alt+8', right: 'reader', count: ({ course }) => course.bin.length, apart: true },

@@ -13,7 +13,10 @@ export const useAccount = defineStore('account', () => {
   const found = shallowRef<AccountView | null>(null);
   /** Whether it was looked for: still looking, found, or asked for in vain. */
   const looked = ref<'looking' | 'found' | 'failed'>('looking');
-  watch(() => desk.course?.id, () => void (found.value = null));
+  watch(
+    () => desk.course?.id,
+    () => void (found.value = null),
+  );
   let asked = 0;
 
   async function load() {
@@ -28,7 +31,9 @@ export const useAccount = defineStore('account', () => {
 
   /** What was given to a lesson since is on its way back. */
   const given = computed(() => new Set(desk.lessons.flatMap((lesson) => lesson.given ?? [])));
-  const open = computed(() => (found.value?.leftOut ?? []).filter((line) => !line.passages.every((range) => given.value.has(range.id))));
+  const open = computed(() =>
+    (found.value?.leftOut ?? []).filter((line) => !line.passages.every((range) => given.value.has(range.id))),
+  );
   const missed = computed(() => open.value.filter((line) => !isHarmless(line.reason)));
   const harmless = computed(() => open.value.filter((line) => isHarmless(line.reason)));
   return { found, looked, load, open, missed, harmless };

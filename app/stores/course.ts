@@ -19,7 +19,10 @@ export interface Shown {
   count: number;
 }
 
-/** The course on the desk, as screens read it. Every change goes through `change` or `type`; the engine behind keeps it in step with the server. */
+/**
+ * The course on the desk, as screens read it. Every change goes through `change` or `type`; the engine behind keeps it
+ * in step with the server.
+ */
 export const useCourse = defineStore('course', () => {
   const session = useSession();
   const course = shallowRef<Course | null>(null);
@@ -43,13 +46,20 @@ export const useCourse = defineStore('course', () => {
   const lessons = computed(() => (course.value ? allLessons(course.value) : []));
   const mayEdit = computed(() => role.value === 'author');
   /** This person's texts that met another's change, until they choose. */
-  const conflicts = computed(() => (course.value ? conflictsOf(course.value).filter((take) => take.made.by === (session.person?.name ?? '')) : []));
+  const conflicts = computed(() =>
+    course.value ? conflictsOf(course.value).filter((take) => take.made.by === (session.person?.name ?? '')) : [],
+  );
 
-  /** Opens a course in place of the one at hand, which goes on sending what waits and shows nothing any more. Throws what keeps it from being opened. */
+  /**
+   * Opens a course in place of the one at hand, which goes on sending what waits and shows nothing any more. Throws
+   * what keeps it from being opened.
+   */
   async function open(id: string): Promise<void> {
     void leave();
     const made: CourseEngine = courseEngine({
-      server: serverOf(id), box: outboxOf(session.person?.id ?? 'nobody', id), maker: () => session.person?.name ?? '',
+      server: serverOf(id),
+      box: outboxOf(session.person?.id ?? 'nobody', id),
+      maker: () => session.person?.name ?? '',
       screen: {
         opened: (next) => void (role.value = next),
         show: (next) => void (course.value = next),
@@ -83,7 +93,10 @@ export const useCourse = defineStore('course', () => {
     await left?.end();
   }
 
-  /** Makes changes as one gesture, all or none. `group` joins them to an earlier one. False when they do not fit, which is told. */
+  /**
+   * Makes changes as one gesture, all or none. `group` joins them to an earlier one. False when they do not fit, which
+   * is told.
+   */
   function change(what: string, operations: readonly Operation[], group = freshId('g')): boolean {
     return engine?.change(what, operations, { group }) ?? false;
   }
@@ -105,22 +118,53 @@ export const useCourse = defineStore('course', () => {
     return answer !== undefined;
   }
   function show(said: string, { operations = [] }: Answer) {
-    const fields = operations.flatMap((operation) => (operation.type === 'set' && operation.id === course.value?.id ? operation.field : []));
-    shown.value = { said, ids: operations.map((operation) => (operation.type === 'insert' ? operation.node.id : operation.id)), fields, count: (shown.value?.count ?? 0) + 1 };
+    const fields = operations.flatMap((operation) =>
+      operation.type === 'set' && operation.id === course.value?.id ? operation.field : [],
+    );
+    shown.value = {
+      said,
+      ids: operations.map((operation) => (operation.type === 'insert' ? operation.node.id : operation.id)),
+      fields,
+      count: (shown.value?.count ?? 0) + 1,
+    };
   }
 
   /** Settles a conflict: mine in its place, or what stands there with mine kept as a take. */
   function settleConflict(take: Take, keep: 'mine' | 'theirs') {
     if (!course.value) return;
     const operations = keep === 'mine' ? takeText(course.value, take) : letStand(take);
-    if (operations.length === 0) trouble.value = { code: 'place-gone', message: 'There is no place for it any more. It stays in the bin, under “Texts without a place”.' };
+    if (operations.length === 0)
+      trouble.value = {
+        code: 'place-gone',
+        message: 'There is no place for it any more. It stays in the bin, under “Texts without a place”.',
+      };
     if (change(keep === 'mine' ? 'your text over another' : 'your text kept as a take', operations)) outside.value++;
   }
 
   return {
-    course, role, mayEdit, lessons, saving, kept, savedAt, typing, undoWhat, redoWhat, conflicts, trouble, shown, outside,
-    open, leave, change, type, backTo, asking, settleConflict,
-    undo: () => takeBack('undo'), redo: () => takeBack('redo'),
+    course,
+    role,
+    mayEdit,
+    lessons,
+    saving,
+    kept,
+    savedAt,
+    typing,
+    undoWhat,
+    redoWhat,
+    conflicts,
+    trouble,
+    shown,
+    outside,
+    open,
+    leave,
+    change,
+    type,
+    backTo,
+    asking,
+    settleConflict,
+    undo: () => takeBack('undo'),
+    redo: () => takeBack('redo'),
     settleAll: () => engine?.settleAll() ?? Promise.resolve(),
     refresh: () => engine?.refresh() ?? Promise.resolve(true),
     hear: (revision: number) => engine?.hear(revision) ?? Promise.resolve(),
@@ -131,11 +175,19 @@ export const useCourse = defineStore('course', () => {
   };
 });
 
-/** Sends what waits in this browser for courses that were left while the server could not be reached. What cannot be sent waits on. */
+/**
+ * Sends what waits in this browser for courses that were left while the server could not be reached. What cannot be
+ * sent waits on.
+ */
 export async function sendLeftBehind(person: { id: string; name: string }): Promise<void> {
   const nobody = () => undefined;
   for (const id of await coursesWaiting(person.id)) {
-    const engine = courseEngine({ server: serverOf(id), box: outboxOf(person.id, id), maker: () => person.name, screen: { opened: nobody, show: nobody, outside: nobody, saving: nobody, undoable: nobody, trouble: nobody } });
+    const engine = courseEngine({
+      server: serverOf(id),
+      box: outboxOf(person.id, id),
+      maker: () => person.name,
+      screen: { opened: nobody, show: nobody, outside: nobody, saving: nobody, undoable: nobody, trouble: nobody },
+    });
     await engine.open().then(() => engine.end(), nobody);
   }
 }

@@ -21,7 +21,10 @@ export const useDrafting = defineStore('drafting', () => {
   const jobs = shallowRef<DraftingJob[]>([]);
   /** The last ended one that was read and put away. */
   const seen = useLocalStorage<string>('uplift-drafting-seen', '');
-  watch(() => desk.course?.id, () => void (jobs.value = []));
+  watch(
+    () => desk.course?.id,
+    () => void (jobs.value = []),
+  );
   let asked = false;
   let asking: Promise<void> | undefined;
 
@@ -30,7 +33,10 @@ export const useDrafting = defineStore('drafting', () => {
   async function load(): Promise<void> {
     if (!desk.course) return;
     if (asking) return void (asked = true);
-    asking = $fetch<DraftingJob[]>(at()).then((answer) => void (jobs.value = answer), () => undefined);
+    asking = $fetch<DraftingJob[]>(at()).then(
+      (answer) => void (jobs.value = answer),
+      () => undefined,
+    );
     await asking;
     asking = undefined;
     if (asked) {
@@ -41,17 +47,35 @@ export const useDrafting = defineStore('drafting', () => {
 
   const running = computed(() => jobs.value.filter((job) => job.state === 'running'));
   /** Every lesson that waits or is being drafted, with which of the two. */
-  const waiting = computed(() => new Map(running.value.flatMap((job) => job.steps.filter((step) => step.state === 'waiting').map((step) => [step.lesson_id, job.now === step.lesson_id ? 'now' as const : 'waiting' as const]))));
+  const waiting = computed(
+    () =>
+      new Map(
+        running.value.flatMap((job) =>
+          job.steps
+            .filter((step) => step.state === 'waiting')
+            .map((step) => [step.lesson_id, job.now === step.lesson_id ? ('now' as const) : ('waiting' as const)]),
+        ),
+      ),
+  );
   const steps = computed(() => running.value.flatMap((job) => job.steps));
   const progress = computed(() => {
     const done = steps.value.filter((step) => step.state !== 'waiting').length;
-    return { done, of: steps.value.length, title: running.value.map((job) => job.steps.find((step) => step.lesson_id === job.now)?.title).find(Boolean) };
+    return {
+      done,
+      of: steps.value.length,
+      title: running.value.map((job) => job.steps.find((step) => step.lesson_id === job.now)?.title).find(Boolean),
+    };
   });
   /** What the last drafting could not do, or kept beside a lesson; as long as it holds, and until it is put away. */
-  const remarks = computed(() => jobs.value.filter((job) => job.id !== seen.value).flatMap((job) => job.steps.filter(holds)));
+  const remarks = computed(() =>
+    jobs.value.filter((job) => job.id !== seen.value).flatMap((job) => job.steps.filter(holds)),
+  );
   function holds({ state, lesson_id }: DraftingJob['steps'][number]): boolean {
     if (!desk.lessons.some((lesson) => lesson.id === lesson_id)) return false;
-    return state === 'failed' || (state === 'kept' && pagesBeside(desk.course!, lesson_id).some((take) => take.made.why === 'draft'));
+    return (
+      state === 'failed' ||
+      (state === 'kept' && pagesBeside(desk.course!, lesson_id).some((take) => take.made.why === 'draft'))
+    );
   }
 
   async function draft(lessons: readonly string[]): Promise<void> {
@@ -61,7 +85,20 @@ export const useDrafting = defineStore('drafting', () => {
     });
   }
   async function stop(): Promise<void> {
-    for (const job of running.value) await desk.asking(async () => void (jobs.value = await $fetch<DraftingJob[]>(`${at()}/${job.id}`, { method: 'DELETE' })));
+    for (const job of running.value)
+      await desk.asking(
+        async () => void (jobs.value = await $fetch<DraftingJob[]>(`${at()}/${job.id}`, { method: 'DELETE' })),
+      );
   }
-  return { jobs, running, waiting, progress, remarks, load, draft, stop, putAway: () => void (seen.value = jobs.value.at(-1)?.id ?? '') };
+  return {
+    jobs,
+    running,
+    waiting,
+    progress,
+    remarks,
+    load,
+    draft,
+    stop,
+    putAway: () => void (seen.value = jobs.value.at(-1)?.id ?? ''),
+  };
 });

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
+import { checksOn } from '~~/core/blocks/forms';
 import { lessonDemand, lessonMinutes } from '~~/core/brief/sizing';
 import type { Lesson } from '~~/core/course/course';
 import { useCourse } from './course';
@@ -11,7 +12,10 @@ export interface LessonFigures {
   checks: number;
 }
 
-/** Minutes, demand and checks of each lesson, computed from the course as it is typed; reading grades come from the server. */
+/**
+ * Minutes, demand and checks of each lesson, computed from the course as it is typed; reading grades come from the
+ * server.
+ */
 export const useFigures = defineStore('figures', () => {
   const desk = useCourse();
   const served = shallowRef<Record<string, { grade?: number; planned: number }>>({});
@@ -19,10 +23,18 @@ export const useFigures = defineStore('figures', () => {
 
   async function load() {
     if (!desk.course) return;
-    served.value = await $fetch<typeof served.value>(`/api/courses/${desk.course.id}/figures`).catch(() => served.value);
+    served.value = await $fetch<typeof served.value>(`/api/courses/${desk.course.id}/figures`).catch(
+      () => served.value,
+    );
   }
-  watch(() => desk.savedAt, () => later());
-  watch(() => desk.outside, () => later());
+  watch(
+    () => desk.savedAt,
+    () => later(),
+  );
+  watch(
+    () => desk.outside,
+    () => later(),
+  );
   function later() {
     clearTimeout(timer);
     timer = setTimeout(() => void load(), 1200);
@@ -31,8 +43,14 @@ export const useFigures = defineStore('figures', () => {
   /** A lesson as the engine would draft it is as long as its plan; one with text is as long as its text. */
   function of(lesson: Lesson): LessonFigures {
     const { grade, planned } = served.value[lesson.id] ?? { planned: 0 };
-    const minutes = lesson.blocks.length === 0 && lesson.minutesFixed === undefined && planned > 0 ? planned : lessonMinutes(lesson);
-    return { minutes, demand: lessonDemand(lesson, desk.course!, grade), ...(grade !== undefined && { grade }), checks: lesson.blocks.filter((block) => block.kind === 'check').length };
+    const minutes =
+      lesson.blocks.length === 0 && lesson.minutesFixed === undefined && planned > 0 ? planned : lessonMinutes(lesson);
+    return {
+      minutes,
+      demand: lessonDemand(lesson, desk.course!, grade),
+      ...(grade !== undefined && { grade }),
+      checks: checksOn(lesson).length,
+    };
   }
   const all = computed(() => new Map(desk.lessons.map((lesson) => [lesson.id, of(lesson)])));
   const minutes = computed(() => Math.round([...all.value.values()].reduce((sum, each) => sum + each.minutes, 0)));

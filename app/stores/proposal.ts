@@ -18,7 +18,10 @@ export const useProposal = defineStore('proposal', () => {
   const desk = useCourse();
   const made = shallowRef<Made | null>(null);
   const busy = ref(false);
-  watch(() => desk.course?.id, () => void (made.value = null));
+  watch(
+    () => desk.course?.id,
+    () => void (made.value = null),
+  );
 
   async function draft() {
     busy.value = true;

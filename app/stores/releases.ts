@@ -30,10 +30,13 @@ export const useReleases = defineStore('releases', () => {
   const link = shallowRef<string>();
   const meaning = shallowRef<Meaning>();
   const learners = shallowRef<LearnerLine[]>();
-  watch(() => desk.course?.id, () => {
-    releases.value = undefined;
-    learners.value = undefined;
-  });
+  watch(
+    () => desk.course?.id,
+    () => {
+      releases.value = undefined;
+      learners.value = undefined;
+    },
+  );
   const at = (path: string) => `/api/courses/${desk.course!.id}/${path}`;
 
   async function load() {
@@ -45,7 +48,8 @@ export const useReleases = defineStore('releases', () => {
       meaning.value = answer.meaning;
     });
   }
-  const loadLearners = () => desk.asking(async () => void (learners.value = await $fetch<LearnerLine[]>(at('learners'))));
+  const loadLearners = () =>
+    desk.asking(async () => void (learners.value = await $fetch<LearnerLine[]>(at('learners'))));
 
   /** Makes the course available as it stands; what is typed is saved first. */
   async function make(body: { note: string; access: Access; rules: object; move: boolean }): Promise<boolean> {
@@ -55,7 +59,9 @@ export const useReleases = defineStore('releases', () => {
     return made;
   }
   async function setAccess(release: ReleaseLine, access: Access, withdrawn: boolean) {
-    await desk.asking(async () => void (await $fetch(at(`releases/${release.id}`), { method: 'PUT', body: { access, withdrawn } })));
+    await desk.asking(
+      async () => void (await $fetch(at(`releases/${release.id}`), { method: 'PUT', body: { access, withdrawn } })),
+    );
     await load();
   }
   return { releases, link, meaning, learners, load, loadLearners, make, setAccess };

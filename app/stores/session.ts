@@ -17,7 +17,9 @@ export const useSession = defineStore('session', () => {
   const known = ref(false);
 
   async function start() {
-    const answer = await $fetch<{ person: typeof person.value; needsOwner: boolean; demoPeople: Named[] }>('/api/start').catch((error: unknown) => {
+    const answer = await $fetch<{ person: typeof person.value; needsOwner: boolean; demoPeople: Named[] }>(
+      '/api/start',
+    ).catch((error: unknown) => {
       trouble.value = troubleOf(error).message;
       return null;
     });

@@ -4,7 +4,10 @@ import { usesOf } from '~~/core/course/uses';
 import type { Stale } from '~~/core/review/stale';
 import { useCourse } from './course';
 
-/** What of the course stands on words that a newer version of a source changed or dropped; counted on the course as it is typed. */
+/**
+ * What of the course stands on words that a newer version of a source changed or dropped; counted on the course as it
+ * is typed.
+ */
 export const useStale = defineStore('stale', () => {
   const desk = useCourse();
   const found = shallowRef<ReadonlyMap<string, Stale>>(new Map());
@@ -18,10 +21,13 @@ export const useStale = defineStore('stale', () => {
   }
   let timer: ReturnType<typeof setTimeout> | undefined;
   // Undo and other hands can bring back what stood on old words.
-  watch(() => desk.outside, () => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void load(), 1200);
-  });
+  watch(
+    () => desk.outside,
+    () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => void load(), 1200);
+    },
+  );
 
   /** Sentences and questions on such words, by lesson. */
   const lessons = computed(() => {
@@ -31,11 +37,15 @@ export const useStale = defineStore('stale', () => {
       if (!ids.value.has(id)) continue;
       for (const { lesson, check } of uses) {
         const count = counts.get(lesson) ?? { sentences: 0, checks: 0 };
-        counts.set(lesson, check ? { ...count, checks: count.checks + 1 } : { ...count, sentences: count.sentences + 1 });
+        counts.set(
+          lesson,
+          check ? { ...count, checks: count.checks + 1 } : { ...count, sentences: count.sentences + 1 },
+        );
       }
     }
     return counts;
   });
-  const sum = (key: 'sentences' | 'checks') => computed(() => [...lessons.value.values()].reduce((total, each) => total + each[key], 0));
+  const sum = (key: 'sentences' | 'checks') =>
+    computed(() => [...lessons.value.values()].reduce((total, each) => total + each[key], 0));
   return { found, ids, lessons, sentences: sum('sentences'), checks: sum('checks'), load };
 });

@@ -35,17 +35,30 @@ interface Means {
 /** Milliseconds until the server is asked again after it could not be reached, and until a change is sent. */
 const RETRY = 4000;
 const SOON = 40;
-/** Operations of a gesture that is kept as takes when it is refused: what is larger was drafted, and can be made again. */
+/**
+ * Operations of a gesture that is kept as takes when it is refused: what is larger was drafted, and can be made again.
+ */
 const KEPT_OF_ONE = 20;
 
 /** Troubles that pass: what waits is sent again by itself, or once one has signed in. */
-const PASSING = new Set(['offline', 'fault', 'disk-full', 'disk-read-only', 'data-missing', 'data-damaged', 'data-unreadable', 'too-often', 'not-signed-in', 'own-password-first']);
+const PASSING = new Set([
+  'offline',
+  'fault',
+  'disk-full',
+  'disk-read-only',
+  'data-missing',
+  'data-damaged',
+  'data-unreadable',
+  'too-often',
+  'not-signed-in',
+  'own-password-first',
+]);
 
 /**
  * Keeps one course in step with the server, from when it is opened until it is ended; it never touches another. What is
  * shown is what the server has confirmed with the pending changes on top. Changes go out in the order they were made,
- * one gesture at a time; each is kept in the box until it is confirmed. What meets somebody else's change is laid beside
- * it as a take, which is a change like any other. Ended, it still sends what waits, and tells nobody.
+ * one gesture at a time; each is kept in the box until it is confirmed. What meets somebody else's change is laid
+ * beside it as a take, which is a change like any other. Ended, it still sends what waits, and tells nobody.
  */
 export function courseEngine({ server, box, screen, maker, now = Date.now }: Means) {
   let confirmed: Course | null = null;
@@ -66,8 +79,11 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
   /** The screen, as long as there is one. */
   const tell: Screen = {
     opened: (role) => void (ended || screen.opened(role)),
-    show: (course) => void (ended || screen.show(course)), outside: () => void (ended || screen.outside()), saving: (...told) => void (ended || screen.saving(...told)),
-    undoable: (...told) => void (ended || screen.undoable(...told)), trouble(trouble) {
+    show: (course) => void (ended || screen.show(course)),
+    outside: () => void (ended || screen.outside()),
+    saving: (...told) => void (ended || screen.saving(...told)),
+    undoable: (...told) => void (ended || screen.undoable(...told)),
+    trouble(trouble) {
       told = trouble;
       if (!ended) screen.trouble(trouble);
     },
@@ -89,11 +105,19 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     return opened;
   }
 
-  /** What is confirmed with what is pending on top; a gesture that does not fit any more is left to the server to refuse. */
+  /**
+   * What is confirmed with what is pending on top; a gesture that does not fit any more is left to the server to
+   * refuse.
+   */
   function show() {
     let next = confirmed;
     for (const gesture of gesturesOf(pending)) {
-      const applied = next && applyAll(next, gesture.map((change) => change.operation));
+      const applied =
+        next &&
+        applyAll(
+          next,
+          gesture.map((change) => change.operation),
+        );
       if (applied?.ok) next = applied.course;
     }
     shown = next;
@@ -108,9 +132,14 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
 
   /**
    * Makes changes as one gesture; `group` joins them to an earlier one, such as the same burst of typing. `loose`: its
-   * parts stand each for itself, and what meets another's change is kept beside it. False when (part of) it did not fit.
+   * parts stand each for itself, and what meets another's change is kept beside it. False when (part of) it did not
+   * fit.
    */
-  function change(what: string, operations: readonly Operation[], { group = freshId('g'), loose = false } = {}): boolean {
+  function change(
+    what: string,
+    operations: readonly Operation[],
+    { group = freshId('g'), loose = false } = {},
+  ): boolean {
     if (!shown || operations.length === 0) return false;
     const whole = applyAll(shown, operations);
     if (whole.ok) {
@@ -126,13 +155,24 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
       }
       keepBeside(refused.map((operation) => ({ id: freshId('x'), operation })));
       tell.outside();
-    } else tell.trouble({ code: whole.problem.code, message: `This could not be done (${whole.problem.code}). Nothing was changed.` });
+    } else
+      tell.trouble({
+        code: whole.problem.code,
+        message: `This could not be done (${whole.problem.code}). Nothing was changed.`,
+      });
     return false;
   }
 
   function push(what: string, operations: readonly Operation[], group: string, loose: boolean, course: Course) {
     shown = course;
-    const fresh = operations.map((operation): Pending => ({ id: freshId('x'), group, what, loose, at: (last = Math.max(last + 1, now())), operation }));
+    const fresh = operations.map((operation): Pending => ({
+      id: freshId('x'),
+      group,
+      what,
+      loose,
+      at: (last = Math.max(last + 1, now())),
+      operation,
+    }));
     const merged = mergedInto(fresh);
     pending.push(...merged);
     // What was said of something tried before holds no more.
@@ -145,11 +185,22 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     timer = setTimeout(() => void flush(), SOON);
   }
 
-  /** A set that goes on with the last one of its burst, which was not sent yet, takes its place: typing without a server does not pile up. */
+  /**
+   * A set that goes on with the last one of its burst, which was not sent yet, takes its place: typing without a server
+   * does not pile up.
+   */
   function mergedInto(fresh: Pending[]): Pending[] {
     const [one] = fresh;
     const before = pending.at(-1);
-    if (fresh.length > 1 || !before || inFlight.includes(before) || before.group !== one.group || before.operation.type !== 'set' || one.operation.type !== 'set') return fresh;
+    if (
+      fresh.length > 1 ||
+      !before ||
+      inFlight.includes(before) ||
+      before.group !== one.group ||
+      before.operation.type !== 'set' ||
+      one.operation.type !== 'set'
+    )
+      return fresh;
     if (before.operation.id !== one.operation.id || before.operation.field !== one.operation.field) return fresh;
     pending = pending.slice(0, -1);
     void box.drop([before.id]);
@@ -166,7 +217,8 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     if (!shown || refused.length === 0) return;
     const operations = keepRefused(shown, refused, { at: now(), by: maker().slice(0, 80) });
     const applied = applyAll(shown, operations);
-    if (applied.ok && operations.length > 0) push('your text kept beside another', operations, freshId('g'), true, applied.course);
+    if (applied.ok && operations.length > 0)
+      push('your text kept beside another', operations, freshId('g'), true, applied.course);
   }
 
   /** Sends what is pending, in order, one gesture at a time. */
@@ -186,7 +238,11 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     inFlight = batch;
     if (state !== 'waiting') setState('saving');
     try {
-      const answer = await server.post({ since: revision, what: batch[0].what, changes: batch.map(({ id, group, operation }) => ({ id, group, operation })) });
+      const answer = await server.post({
+        since: revision,
+        what: batch[0].what,
+        changes: batch.map(({ id, group, operation }) => ({ id, group, operation })),
+      });
       await settle(answer, batch);
     } catch (error) {
       const trouble = troubleOf(error);
@@ -200,7 +256,9 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     }
   }
 
-  /** The server will never take these: they are kept here for their author, and the course is shown as it stands there. */
+  /**
+   * The server will never take these: they are kept here for their author, and the course is shown as it stands there.
+   */
   async function setAside(batch: readonly Pending[]) {
     const aside = [...batch];
     const rest: Pending[] = [];
@@ -234,11 +292,16 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     const refused = new Set((answer.refused ?? []).map((each) => each.id));
     const taken = batch.filter((each) => !refused.has(each.id));
     const left = batch.filter((each) => refused.has(each.id));
-    const forGood = (answer.refused ?? []).some(({ problem }) => problem.code !== 'with-gesture' && !metAnother(problem.code));
+    const forGood = (answer.refused ?? []).some(
+      ({ problem }) => problem.code !== 'with-gesture' && !metAnother(problem.code),
+    );
     const before = pending;
     pending = pending.filter((each) => !batch.includes(each));
     try {
-      await advance(answer, taken.map((each) => each.operation));
+      await advance(
+        answer,
+        taken.map((each) => each.operation),
+      );
     } catch (error) {
       // The course could not be read anew: they are sent once more, and made once all the same.
       pending = before;
@@ -256,7 +319,9 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     if (told && PASSING.has(told.code)) tell.trouble(null);
   }
 
-  /** A gesture that was refused: its parts that fit by themselves go out again, the words of the others are kept beside. */
+  /**
+   * A gesture that was refused: its parts that fit by themselves go out again, the words of the others are kept beside.
+   */
   function again(left: readonly Pending[]) {
     const keep: Pending[] = [];
     const ahead = pending;
@@ -266,7 +331,12 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
       const fits = change.loose && shown ? fitting(shown, change.operation) : undefined;
       if (fits) {
         // Made to fit, it is another change than the one that was refused.
-        const alone = { ...change, operation: fits.operation, id: fits.operation === change.operation ? change.id : freshId('x'), group: `${change.group.slice(0, 9)}${change.id.slice(-4)}` };
+        const alone = {
+          ...change,
+          operation: fits.operation,
+          id: fits.operation === change.operation ? change.id : freshId('x'),
+          group: `${change.group.slice(0, 9)}${change.id.slice(-4)}`,
+        };
         pending.push(alone);
         shown = fits.course;
         void put([alone]);
@@ -274,7 +344,11 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     }
     const commands = keep.filter((change) => !change.loose);
     keepBeside(commands.length <= KEPT_OF_ONE ? keep : keep.filter((change) => change.loose));
-    if (commands.length > 0) tell.trouble({ code: 'did-not-fit', message: `“${commands[0].what}” did not fit any more: somebody changed the place meanwhile. Look in the bin.` });
+    if (commands.length > 0)
+      tell.trouble({
+        code: 'did-not-fit',
+        message: `“${commands[0].what}” did not fit any more: somebody changed the place meanwhile. Look in the bin.`,
+      });
     // What is mended goes out before what was made since.
     pending = [...pending, ...ahead];
     show();
@@ -295,7 +369,15 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
       revision = fresh.revision;
     }
     // Own changes that were confirmed, and nothing else: what is shown is right already.
-    if (pending.length === 0 && applied?.ok && missed?.length === 0 && own.length > 0 && !answer.operations && (answer.refused ?? []).length === 0) return;
+    if (
+      pending.length === 0 &&
+      applied?.ok &&
+      missed?.length === 0 &&
+      own.length > 0 &&
+      !answer.operations &&
+      (answer.refused ?? []).length === 0
+    )
+      return;
     show();
     tell.outside();
   }
@@ -312,51 +394,70 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
   /** One after another, in the order they were asked for: what comes back from one is what the next begins with. */
   function inTurn<T>(work: () => Promise<T>): Promise<T> {
     const next = turns.then(work, work);
-    turns = next.then(() => undefined, () => undefined);
+    turns = next.then(
+      () => undefined,
+      () => undefined,
+    );
     return next;
   }
 
-  /** What the server makes of the course: undo, redo, a version. Undefined where something went wrong, which is told. */
-  const made = (ask: () => Promise<Answer>): Promise<Answer | undefined> => inTurn(async () => {
-    if (!confirmed) return undefined;
-    await settleAll();
-    try {
-      const answer = await ask();
-      await advance(answer, answer.operations ?? []);
-      tell.trouble(null);
-      return answer;
-    } catch (error) {
-      tell.trouble(troubleOf(error));
-      return undefined;
-    }
-  });
+  /**
+   * What the server makes of the course: undo, redo, a version. Undefined where something went wrong, which is told.
+   */
+  const made = (ask: () => Promise<Answer>): Promise<Answer | undefined> =>
+    inTurn(async () => {
+      if (!confirmed) return undefined;
+      await settleAll();
+      try {
+        const answer = await ask();
+        await advance(answer, answer.operations ?? []);
+        tell.trouble(null);
+        return answer;
+      } catch (error) {
+        tell.trouble(troubleOf(error));
+        return undefined;
+      }
+    });
 
-  /** Asks for what others did since; what is typed here is sent first, and its answer brings theirs along. False when it is worth asking again. */
-  const refresh = (): Promise<boolean> => inTurn(async () => {
-    if (!confirmed) return true;
-    flushTyping();
-    if (pending.length > 0) {
-      await flush();
-      return true;
-    }
-    try {
-      const answer = await server.changes(revision);
-      if (answer.revision > revision) await advance(answer, []);
-      return true;
-    } catch (error) {
-      return !PASSING.has(troubleOf(error).code);
-    }
-  });
+  /**
+   * Asks for what others did since; what is typed here is sent first, and its answer brings theirs along. False when it
+   * is worth asking again.
+   */
+  const refresh = (): Promise<boolean> =>
+    inTurn(async () => {
+      if (!confirmed) return true;
+      flushTyping();
+      if (pending.length > 0) {
+        await flush();
+        return true;
+      }
+      try {
+        const answer = await server.changes(revision);
+        if (answer.revision > revision) await advance(answer, []);
+        return true;
+      } catch (error) {
+        return !PASSING.has(troubleOf(error).code);
+      }
+    });
 
-  /** Hears of a revision: asks for what is missing unless it is one's own, again and again while the server cannot be reached. */
+  /**
+   * Hears of a revision: asks for what is missing unless it is one's own, again and again while the server cannot be
+   * reached.
+   */
   async function hear(newest: number): Promise<void> {
     await sending;
-    if (ended || newest <= revision || await refresh()) return;
+    if (ended || newest <= revision || (await refresh())) return;
     setTimeout(() => void hear(newest), RETRY);
   }
 
   return {
-    open, change, flush, settleAll, flushTyping, refresh, hear,
+    open,
+    change,
+    flush,
+    settleAll,
+    flushTyping,
+    refresh,
+    hear,
     takeBack: (which: 'undo' | 'redo') => made(() => server.takeBack(which, revision)),
     backTo: (version: string) => made(() => server.backTo(version, revision)),
     /** Changes that the server will never take, for their author to copy. */
@@ -384,7 +485,10 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
 
 export type CourseEngine = ReturnType<typeof courseEngine>;
 
-/** An operation as it fits the course: as it is, or, where another part of the same value was changed meanwhile, joined with that. */
+/**
+ * An operation as it fits the course: as it is, or, where another part of the same value was changed meanwhile, joined
+ * with that.
+ */
 function fitting(course: Course, given: Operation): { operation: Operation; course: Course } | undefined {
   for (const operation of [given, refitted(course, given)]) {
     const made = operation && applyAll(course, [operation]);

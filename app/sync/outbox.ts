@@ -28,7 +28,9 @@ const box = () => createStore('uplift-changes', 'pending');
 /** The courses for which changes of a person wait in this browser to be sent. */
 export async function coursesWaiting(person: string): Promise<string[]> {
   try {
-    const waiting = (await entries<string, Pending>(box())).filter(([name, change]) => name.startsWith(`${person}/`) && !change.stuck);
+    const waiting = (await entries<string, Pending>(box())).filter(
+      ([name, change]) => name.startsWith(`${person}/`) && !change.stuck,
+    );
     return [...new Set(waiting.map(([name]) => name.split('/')[1]!))];
   } catch {
     return [];
@@ -44,10 +46,19 @@ export function outboxOf(person: string, course: string): Outbox {
   return {
     async load() {
       try {
-        const own = (await entries<string, Pending>(store)).filter(([name]) => name.startsWith(key(''))).map(([, change]) => change);
-        const before = ((await get<Omit<Pending, 'at' | 'loose'>[]>(older)) ?? []).map((change, at): Pending => ({ ...change, at, loose: true }));
+        const own = (await entries<string, Pending>(store))
+          .filter(([name]) => name.startsWith(key('')))
+          .map(([, change]) => change);
+        const before = ((await get<Omit<Pending, 'at' | 'loose'>[]>(older)) ?? []).map((change, at): Pending => ({
+          ...change,
+          at,
+          loose: true,
+        }));
         if (before.length > 0) {
-          await setMany(before.map((change) => [key(change.id), change]), store);
+          await setMany(
+            before.map((change) => [key(change.id), change]),
+            store,
+          );
           await del(older);
         }
         return [...own, ...before].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
@@ -58,7 +69,10 @@ export function outboxOf(person: string, course: string): Outbox {
     async put(changes) {
       try {
         // Plain copies: what the screen watches cannot be stored.
-        await setMany(changes.map((change) => [key(change.id), JSON.parse(JSON.stringify(change)) as Pending]), store);
+        await setMany(
+          changes.map((change) => [key(change.id), JSON.parse(JSON.stringify(change)) as Pending]),
+          store,
+        );
         return true;
       } catch {
         return false;

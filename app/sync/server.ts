@@ -25,7 +25,11 @@ export interface Opened {
 /** The server's side of one course. Every call throws what went wrong as the server or the network gives it. */
 export interface CourseServer {
   open(): Promise<Opened>;
-  post(body: { since: number; what: string; changes: { id: string; group: string; operation: Operation }[] }): Promise<Answer>;
+  post(body: {
+    since: number;
+    what: string;
+    changes: { id: string; group: string; operation: Operation }[];
+  }): Promise<Answer>;
   changes(since: number): Promise<Answer>;
   takeBack(which: 'undo' | 'redo', since: number): Promise<Answer>;
   backTo(version: string, since: number): Promise<Answer>;

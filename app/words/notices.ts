@@ -1,5 +1,11 @@
 /** What the author should know of a drafted outline. */
-export function noticeWords({ code, parameters = {} }: { code: string; parameters?: Record<string, string | number> }): string {
+export function noticeWords({
+  code,
+  parameters = {},
+}: {
+  code: string;
+  parameters?: Record<string, string | number>;
+}): string {
   switch (code) {
     case 'language-not-understood':
       return `${parameters.title} is in a language (${parameters.language}) whose sentences are not understood yet: lessons are drafted by whole paragraphs, without objectives and checks.`;

@@ -8,11 +8,19 @@ export const ACCESS = {
 } as const;
 export type Access = keyof typeof ACCESS;
 
-export const LESSON_RULES: Record<Rules['lesson']['kind'], string> = { read: 'read to its end', answered: 'read, and its checks answered', passed: 'read, and enough of its checks right' };
-export const COURSE_RULES: Record<Rules['course']['kind'], string> = { lessons: 'all lessons are done', passed: 'all lessons are done and enough of all checks right' };
+export const LESSON_RULES: Record<Rules['lesson']['kind'], string> = {
+  read: 'read to its end',
+  answered: 'read, and its checks answered',
+  passed: 'read, and enough of its checks right',
+};
+export const COURSE_RULES: Record<Rules['course']['kind'], string> = {
+  lessons: 'all lessons are done',
+  passed: 'all lessons are done and enough of all checks right',
+};
 
 /** The rules of a release in one line. */
 export function ruleLine({ lesson, course, order, tries }: Rules): string {
-  const share = (rule: { kind: string; share?: number }) => (rule.share === undefined ? '' : ` (${Math.round(rule.share * 100)} %)`);
+  const share = (rule: { kind: string; share?: number }) =>
+    rule.share === undefined ? '' : ` (${Math.round(rule.share * 100)} %)`;
   return `lesson done: ${LESSON_RULES[lesson.kind]}${share(lesson)}; completed: ${COURSE_RULES[course.kind]}${share(course)}; ${order === 'forced' ? 'in order' : 'in any order'}; ${tries === null ? 'any number of tries' : tries === 1 ? 'one try' : `${tries} tries`}`;
 }

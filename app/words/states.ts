@@ -15,8 +15,16 @@ export function stateLabel(state: LessonState): string {
 
 /** Kinds of claims in words, one and several. */
 export const CLAIMS: Record<string, [one: string, several: string]> = {
-  rule: ['rule', 'rules'], definition: ['term', 'terms'], step: ['step', 'steps'], figure: ['figure', 'figures'], warning: ['warning', 'warnings'],
-  reason: ['reason', 'reasons'], example: ['example', 'examples'], tip: ['tip', 'tips'], comparison: ['comparison', 'comparisons'], role: ['role', 'roles'],
+  rule: ['rule', 'rules'],
+  definition: ['term', 'terms'],
+  step: ['step', 'steps'],
+  figure: ['figure', 'figures'],
+  warning: ['warning', 'warnings'],
+  reason: ['reason', 'reasons'],
+  example: ['example', 'examples'],
+  tip: ['tip', 'tips'],
+  comparison: ['comparison', 'comparisons'],
+  role: ['role', 'roles'],
 };
 
 /** "4 rules", "1 term". */

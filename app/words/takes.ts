@@ -1,21 +1,21 @@
-import { BLOCK_KINDS, blockTexts, type Block, type BlockKindName } from '~~/core/course/blocks';
-import type { Check, Option } from '~~/core/course/checks';
+import { BLOCKS, checkIn, plainText, type Block, type BlockKind } from '~~/core/blocks/forms';
+import { checkText, OWN_CHECK_FIELDS, type Check } from '~~/core/checks/forms';
 import type { Brief, Course, CourseNode, NodeKind, Take } from '~~/core/course/course';
-import { checkWords } from '~~/core/course/comparison';
-import { textOf } from '~~/core/course/rich-text';
 import { findNode } from '~~/core/course/tree';
-import type { Problem } from '~~/core/course/problem';
+import type { Problem } from '~~/core/document/problem';
 
 /** The words of a node, as a list shows them. */
 export function nodeWords(kind: NodeKind, node: CourseNode): string {
   if (kind === 'block') return bodyWords(node as Block);
-  if (kind === 'check') return checkWords(node as Check);
+  if (kind === 'check') return checkText(node as Check);
   const { title, question, term, text, value } = node as unknown as Record<string, unknown>;
-  return [title, question, term, text, kind === 'take' && typeof value === 'string' ? value : undefined].filter((part) => typeof part === 'string' && part !== '').join('\n');
+  return [title, question, term, text, kind === 'take' && typeof value === 'string' ? value : undefined]
+    .filter((part) => typeof part === 'string' && part !== '')
+    .join('\n');
 }
 
 function bodyWords(block: Block): string {
-  return block.kind === 'code' ? block.body.code : block.kind === 'check' ? 'A check' : blockTexts(block).map(textOf).filter(Boolean).join('\n');
+  return checkIn(block) ? 'A check' : plainText(block);
 }
 
 /** The words of a value that a field of a node has or could have. */
@@ -24,10 +24,21 @@ export function valueWords(course: Course, id: string, field: string, value: unk
   if (value === null || value === undefined) return '';
   if (field === 'insert') return nodeWords((value as { kind: NodeKind }).kind, (value as { node: CourseNode }).node);
   if (field === 'body') return bodyOf(course, id, value);
-  if (field === 'options') return (value as Option[]).map((option) => [option.text, option.feedback.text].filter(Boolean).join(': ')).join('\n');
+  if (OWN_CHECK_FIELDS.includes(field)) {
+    const check = findNode(course, id)?.node as Check | undefined;
+    if (check) return checkText({ ...check, [field]: value } as Check);
+  }
   if (field === 'brief') {
     const { promise, audience, outcomes, size } = value as Brief;
-    return [promise, audience.who, audience.knows.join(', '), ...outcomes, size.minutes ? `${size.minutes} minutes` : ''].filter(Boolean).join('\n');
+    return [
+      promise,
+      audience.who,
+      audience.knows.join(', '),
+      ...outcomes,
+      size.minutes ? `${size.minutes} minutes` : '',
+    ]
+      .filter(Boolean)
+      .join('\n');
   }
   return Array.isArray(value) ? `${value.length} entries` : '';
 }
@@ -35,10 +46,10 @@ export function valueWords(course: Course, id: string, field: string, value: unk
 /** A body without its block says by its form what kind it is of. */
 function bodyOf(course: Course, id: string, body: unknown): string {
   const found = findNode(course, id);
-  const kinds = found?.kind === 'block' ? [(found.node as Block).kind] : (Object.keys(BLOCK_KINDS) as BlockKindName[]);
+  const kinds = found?.kind === 'block' ? [(found.node as Block).kind] : (Object.keys(BLOCKS) as BlockKind[]);
   const kind = kinds.find((each) => {
     const problems: Problem[] = [];
-    BLOCK_KINDS[each].body.check(body, '', problems);
+    BLOCKS[each].body.check(body, '', problems);
     return problems.length === 0;
   });
   return kind ? bodyWords({ id, kind, body } as Block) : '';
@@ -51,8 +62,10 @@ export function takeWords(course: Course, take: Take): string {
 
 /** What a take is called until its author gives it a name, as a page or as a text. */
 export const CALLED: Record<Take['made']['why'], [page: string, text: string]> = {
-  draft: ['A draft, made beside your work', 'A draft of one part'], replaced: ['The page that stood here before', 'What stood here before'],
-  conflict: ['A page that met another change', 'A text that met another change'], kept: ['A page that was kept', 'A text that was kept'],
+  draft: ['A draft, made beside your work', 'A draft of one part'],
+  replaced: ['The page that stood here before', 'What stood here before'],
+  conflict: ['A page that met another change', 'A text that met another change'],
+  kept: ['A page that was kept', 'A text that was kept'],
 };
 
 /** When something was made, as a person says it. */

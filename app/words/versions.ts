@@ -8,7 +8,8 @@ export function changeWords({ kind, moved, words, checks, order, state }: Lesson
   const parts = [
     ...(words.length > 0 ? [counted(words.length, ['text differs', 'texts differ'])] : []),
     ...(checks.length > 0 ? [counted(checks.length, ['check differs', 'checks differ'])] : []),
-    ...(order ? ['another order'] : []), ...(moved ? ['stands elsewhere'] : []),
+    ...(order ? ['another order'] : []),
+    ...(moved ? ['stands elsewhere'] : []),
     ...(state ? [`${stateLabel(state.before).toLowerCase()} then, ${stateLabel(state.after).toLowerCase()} now`] : []),
   ];
   return parts.join(', ') || 'nothing differs';

@@ -38,9 +38,15 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
   const place = new Map(claims.map((claim, at) => [claim.id, at]));
   const rules = claims.filter((claim) => claim.kind === 'rule' && claim.rule?.condition && claim.rule.person);
   const definitions = claims.filter((claim) => claim.kind === 'definition');
-  const figures = claims.filter((claim) => claim.kind === 'figure' && claim.quantity).map((claim) => ({ claim, stems: [...new Set(pack.stems(claim.text))] }));
+  const figures = claims
+    .filter((claim) => claim.kind === 'figure' && claim.quantity)
+    .map((claim) => ({ claim, stems: [...new Set(pack.stems(claim.text))] }));
   const values = new Map<string, Set<number>>();
-  for (const { claim } of figures) values.set(claim.quantity!.unit, (values.get(claim.quantity!.unit) ?? new Set<number>()).add(claim.quantity!.value));
+  for (const { claim } of figures)
+    values.set(
+      claim.quantity!.unit,
+      (values.get(claim.quantity!.unit) ?? new Set<number>()).add(claim.quantity!.value),
+    );
   const byStem = new Map<string, typeof figures>();
   for (const figure of figures) {
     for (const stem of figure.stems) {
@@ -83,8 +89,17 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
       const { value, dimension } = claim.quantity!;
       const stems = [...new Set(pack.stems(claim.text))];
       const telling = stems.filter((stem) => (byStem.get(stem)?.length ?? 0) <= COMMON);
-      return telling.some((stem) => byStem.get(stem)!.some((other) =>
-        other.claim !== claim && other.claim.quantity!.dimension === dimension && other.claim.quantity!.value !== value && overlap(other.stems, stems) > SAME_SENTENCE));
+      return telling.some((stem) =>
+        byStem
+          .get(stem)!
+          .some(
+            (other) =>
+              other.claim !== claim &&
+              other.claim.quantity!.dimension === dimension &&
+              other.claim.quantity!.value !== value &&
+              overlap(other.stems, stems) > SAME_SENTENCE,
+          ),
+      );
     },
   };
 }

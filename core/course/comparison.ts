@@ -1,8 +1,7 @@
-import { blockTexts, type Block } from './blocks';
-import { sameData } from './canonical';
-import type { Check } from './checks';
+import { checkIn, checksOn, plainText, type Block } from '../blocks/forms';
+import { sameData } from '../document/canonical';
+import { checkText, type Check } from '../checks/forms';
 import { allLessons, type Course, type Lesson } from './course';
-import { textOf } from './rich-text';
 
 /** A stretch of words as it was and as it is; one of them is empty where words came or went as a whole. */
 export interface WordsChange {
@@ -40,19 +39,35 @@ export function compareCourses(before: Course, after: Course): CourseComparison 
   const moved = movedAmong(homes(before), homes(after));
   const lessons = [
     ...allLessons(after).map((lesson) => lessonChange(was.get(lesson.id), lesson, before, after, moved.has(lesson.id))),
-    ...allLessons(before).filter((lesson) => !is.has(lesson.id)).map((lesson) => lessonChange(lesson, undefined, before, after, false)),
+    ...allLessons(before)
+      .filter((lesson) => !is.has(lesson.id))
+      .map((lesson) => lessonChange(lesson, undefined, before, after, false)),
   ];
-  const pairs = <Node extends { id: string }>(a: readonly Node[], b: readonly Node[], words: (node: Node) => string) => differing(a.map((node) => [node.id, words(node)]), b.map((node) => [node.id, words(node)]));
-  const said = (what: CourseComparison['course'][number]['what'], changes: WordsChange[]) => changes.map((change) => ({ ...change, what }));
+  const pairs = <Node extends { id: string }>(a: readonly Node[], b: readonly Node[], words: (node: Node) => string) =>
+    differing(
+      a.map((node) => [node.id, words(node)]),
+      b.map((node) => [node.id, words(node)]),
+    );
+  const said = (what: CourseComparison['course'][number]['what'], changes: WordsChange[]) =>
+    changes.map((change) => ({ ...change, what }));
   return {
     lessons,
     course: [
       ...said('title', differing([[before.id, before.title]], [[after.id, after.title]])),
       ...said('brief', differing([[before.id, briefWords(before)]], [[after.id, briefWords(after)]])),
-      ...said('module', pairs(before.modules, after.modules, (module) => [module.title, module.purpose].filter(Boolean).join(': '))),
-      ...said('objective', pairs(before.objectives, after.objectives, (objective) => objective.text)),
-      ...said('term', pairs(before.glossary, after.glossary, (term) => `${term.term}: ${term.text}`)),
-      ...said('offer', pairs(offers(before), offers(after), checkWords)),
+      ...said(
+        'module',
+        pairs(before.modules, after.modules, (module) => [module.title, module.purpose].filter(Boolean).join(': ')),
+      ),
+      ...said(
+        'objective',
+        pairs(before.objectives, after.objectives, (objective) => objective.text),
+      ),
+      ...said(
+        'term',
+        pairs(before.glossary, after.glossary, (term) => `${term.term}: ${term.text}`),
+      ),
+      ...said('offer', pairs(offers(before), offers(after), checkText)),
     ],
   };
 }
@@ -62,57 +77,88 @@ export function compareLessons(was: Lesson, is: Lesson, before: Course, after: C
   return lessonChange(was, is, before, after, false);
 }
 
-function lessonChange(was: Lesson | undefined, is: Lesson | undefined, before: Course, after: Course, moved: boolean): LessonChange {
+function lessonChange(
+  was: Lesson | undefined,
+  is: Lesson | undefined,
+  before: Course,
+  after: Course,
+  moved: boolean,
+): LessonChange {
   const lesson = (is ?? was)!;
   const title = was && is ? differing([[lesson.id, was.title]], [[lesson.id, is.title]]) : [];
   const words = [...title, ...differing(partWords(was), partWords(is))];
   const checks = differing(placedWords(was, before), placedWords(is, after));
-  const stayed = (blocks: readonly Block[], other: readonly Block[]) => blocks.filter((block) => other.some((each) => each.id === block.id)).map((block) => block.id);
-  const order = was !== undefined && is !== undefined && !sameData(stayed(was.blocks, is.blocks), stayed(is.blocks, was.blocks));
+  const stayed = (blocks: readonly Block[], other: readonly Block[]) =>
+    blocks.filter((block) => other.some((each) => each.id === block.id)).map((block) => block.id);
+  const order =
+    was !== undefined && is !== undefined && !sameData(stayed(was.blocks, is.blocks), stayed(is.blocks, was.blocks));
   const state = was && is && was.state !== is.state ? { before: was.state, after: is.state } : undefined;
-  const kind = !was ? 'added' : !is ? 'gone' : words.length > 0 || checks.length > 0 || order || state ? 'changed' : 'same';
+  const kind = !was
+    ? 'added'
+    : !is
+      ? 'gone'
+      : words.length > 0 || checks.length > 0 || order || state
+        ? 'changed'
+        : 'same';
   return { id: lesson.id, title: lesson.title, kind, moved, words, checks, order, ...(state && { state }) };
 }
 
 /** The words of each part of a page, and of its objectives. */
 function partWords(lesson: Lesson | undefined): [string, string][] {
-  return (lesson?.blocks ?? []).filter((block) => block.kind !== 'check').map((block) => [block.id, block.kind === 'code' ? block.body.code : blockTexts(block).map(textOf).join('\n')]);
+  return (lesson?.blocks ?? [])
+    .filter((block) => checkIn(block) === undefined)
+    .map((block) => [block.id, plainText(block)]);
 }
 
 function placedWords(lesson: Lesson | undefined, course: Course): [string, string][] {
   const byId = new Map(course.checks.map((check) => [check.id, check]));
-  return (lesson?.blocks ?? []).flatMap((block): [string, string][] => (block.kind === 'check' && byId.has(block.body.checkId) ? [[block.body.checkId, checkWords(byId.get(block.body.checkId)!)]] : []));
-}
-
-/** A question with its answers, the right one marked. */
-export function checkWords({ stem, options, key }: Check): string {
-  return [stem, ...options.map((option) => `${option.id === key ? '\u2713' : '\u2013'} ${option.text}`)].join('\n');
+  return (lesson ? checksOn(lesson) : []).flatMap((id): [string, string][] =>
+    byId.has(id) ? [[id, checkText(byId.get(id)!)]] : [],
+  );
 }
 
 function offers(course: Course): Check[] {
-  const placed = new Set(allLessons(course).flatMap((lesson) => lesson.blocks.flatMap((block) => (block.kind === 'check' ? [block.body.checkId] : []))));
+  const placed = new Set(allLessons(course).flatMap(checksOn));
   return course.checks.filter((check) => !placed.has(check.id));
 }
 
 function briefWords({ brief: { promise, audience, outcomes, size, language } }: Course): string {
-  return [promise, audience.who, audience.knows.join(', '), ...outcomes, size.minutes ? `${size.minutes} min` : '', language].filter(Boolean).join('\n');
+  return [
+    promise,
+    audience.who,
+    audience.knows.join(', '),
+    ...outcomes,
+    size.minutes ? `${size.minutes} min` : '',
+    language,
+  ]
+    .filter(Boolean)
+    .join('\n');
 }
 
 /** What differs between two lists of named words, in the order of the later one. */
-function differing(before: readonly (readonly [string, string])[], after: readonly (readonly [string, string])[]): WordsChange[] {
+function differing(
+  before: readonly (readonly [string, string])[],
+  after: readonly (readonly [string, string])[],
+): WordsChange[] {
   const was = new Map(before);
   const is = new Map(after);
   return [
-    ...after.filter(([id, words]) => was.get(id) !== words).map(([id, words]) => ({ id, before: was.get(id) ?? '', after: words })),
+    ...after
+      .filter(([id, words]) => was.get(id) !== words)
+      .map(([id, words]) => ({ id, before: was.get(id) ?? '', after: words })),
     ...before.filter(([id]) => !is.has(id)).map(([id, words]) => ({ id, before: words, after: '' })),
   ].filter((change) => change.before !== change.after);
 }
 
 /** Each lesson with the module it is in, in order. */
-const homes = (course: Course): (readonly [string, string])[] => course.modules.flatMap((module) => module.lessons.map((lesson) => [lesson.id, module.id] as const));
+const homes = (course: Course): (readonly [string, string])[] =>
+  course.modules.flatMap((module) => module.lessons.map((lesson) => [lesson.id, module.id] as const));
 
 /** Those of two orders that stand elsewhere: in another module, or out of the longest run that kept its order. */
-function movedAmong(before: readonly (readonly [string, string])[], after: readonly (readonly [string, string])[]): Set<string> {
+function movedAmong(
+  before: readonly (readonly [string, string])[],
+  after: readonly (readonly [string, string])[],
+): Set<string> {
   const was = new Map(before.map(([id, home], at) => [id, { home, at }]));
   const both = after.filter(([id]) => was.has(id));
   const kept = longestRun(both.map(([id]) => was.get(id)!.at));

@@ -1,6 +1,6 @@
-import { sameData } from './canonical';
+import { sameData } from '../document/canonical';
 import type { Course, Take, TakeMade } from './course';
-import { idFrom } from './id';
+import { idFrom } from '../document/id';
 import { apply, type Operation } from './operations';
 import { putBack } from './restore';
 import { findNode, idsWithin } from './tree';
@@ -12,11 +12,15 @@ export interface Refused {
 }
 
 /**
- * What is done with changes that met somebody else's: their words are laid beside the place as takes, so that both texts are
- * kept where a reload and another device find them. What only took away, moved, or says what stands there already, loses
- * nothing. The same change refused twice is kept once.
+ * What is done with changes that met somebody else's: their words are laid beside the place as takes, so that both
+ * texts are kept where a reload and another device find them. What only took away, moved, or says what stands there
+ * already, loses nothing. The same change refused twice is kept once.
  */
-export function keepRefused(course: Course, refused: readonly Refused[], made: Pick<TakeMade, 'at' | 'by'>): Operation[] {
+export function keepRefused(
+  course: Course,
+  refused: readonly Refused[],
+  made: Pick<TakeMade, 'at' | 'by'>,
+): Operation[] {
   const operations: Operation[] = [];
   let last = course.takes.at(-1)?.id ?? null;
   for (const { id, operation } of refused) {
@@ -34,14 +38,30 @@ export function keepRefused(course: Course, refused: readonly Refused[], made: P
 }
 
 /** Fields that hold choices and references, no words: what stands there stands. */
-const WORDLESS = new Set(['state', 'objectiveIds', 'objectiveId', 'plannedPassages', 'minutesFixed', 'key', 'evidence', 'direction', 'language', 'level', 'difficulty', 'verb', 'made']);
+const WORDLESS = new Set([
+  'state',
+  'objectiveIds',
+  'objectiveId',
+  'plannedPassages',
+  'minutesFixed',
+  'key',
+  'evidence',
+  'direction',
+  'language',
+  'level',
+  'difficulty',
+  'verb',
+  'made',
+]);
 
 function keptOf(course: Course, operation: Operation): Pick<Take, 'of' | 'field' | 'value'> | undefined {
   if (operation.type === 'set') {
     if (WORDLESS.has(operation.field)) return undefined;
     const target = operation.id === course.id ? course : findNode(course, operation.id)?.node;
     const now = target && ((target as unknown as Record<string, unknown>)[operation.field] ?? null);
-    return sameData(now, operation.value) ? undefined : { of: operation.id, field: operation.field, value: operation.value };
+    return sameData(now, operation.value)
+      ? undefined
+      : { of: operation.id, field: operation.field, value: operation.value };
   }
   if (operation.type !== 'insert' || operation.kind === 'take' || findNode(course, operation.node.id)) return undefined;
   const { kind, parent, after, node } = operation;
@@ -49,8 +69,8 @@ function keptOf(course: Course, operation: Operation): Pick<Take, 'of' | 'field'
 }
 
 /**
- * A value that was changed here and elsewhere, where the two changes are of different parts of it: theirs with mine made
- * in it. Undefined where both changed the same part, or where it has no parts.
+ * A value that was changed here and elsewhere, where the two changes are of different parts of it: theirs with mine
+ * made in it. Undefined where both changed the same part, or where it has no parts.
  */
 export function mergedValue(was: unknown, mine: unknown, theirs: unknown): { value: unknown } | undefined {
   if (sameData(mine, was) || sameData(mine, theirs)) return { value: theirs };
@@ -69,7 +89,10 @@ function isParts(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-/** A change that was refused because the place was changed meanwhile, as it fits what stands there now; undefined where it cannot be made to. */
+/**
+ * A change that was refused because the place was changed meanwhile, as it fits what stands there now; undefined where
+ * it cannot be made to.
+ */
 export function refitted(course: Course, operation: Operation): Operation | undefined {
   if (operation.type !== 'set') return undefined;
   const target = operation.id === course.id ? course : findNode(course, operation.id)?.node;
@@ -79,22 +102,40 @@ export function refitted(course: Course, operation: Operation): Operation | unde
   return merged && { ...operation, value: merged.value, was: now };
 }
 
-/** Why an operation was refused, where others changed the course meanwhile; for any other reason it is refused for good. */
-const MET: ReadonlySet<string> = new Set(['changed-meanwhile', 'gone', 'place-gone', 'id-taken', 'no-such-check', 'no-such-objective']);
+/**
+ * Why an operation was refused, where others changed the course meanwhile; for any other reason it is refused for good.
+ */
+const MET: ReadonlySet<string> = new Set([
+  'changed-meanwhile',
+  'gone',
+  'place-gone',
+  'id-taken',
+  'no-such-check',
+  'no-such-objective',
+]);
 export const metAnother = (code: string): boolean => MET.has(code);
 
 /**
- * An operation as it is when others made before it (`gone`, in order) are not made after all: a field that was set on top of
- * theirs is set from what stood there before them. Undefined for what is done to something that they put in.
+ * An operation as it is when others made before it (`gone`, in order) are not made after all: a field that was set on
+ * top of theirs is set from what stood there before them. Undefined for what is done to something that they put in.
  */
 export function without(operation: Operation, gone: readonly Operation[]): Operation | undefined {
   const never = new Set(gone.flatMap((each) => (each.type === 'insert' ? idsWithin(each.kind, each.node) : [])));
-  const touched = operation.type === 'insert' ? [operation.parent, operation.after] : operation.type === 'move' ? [operation.id, operation.parent, operation.after] : [operation.id];
+  const touched =
+    operation.type === 'insert'
+      ? [operation.parent, operation.after]
+      : operation.type === 'move'
+        ? [operation.id, operation.parent, operation.after]
+        : [operation.id];
   if (touched.some((id) => id !== null && never.has(id))) return undefined;
   if (operation.type !== 'set') return operation;
-  const sets = gone.filter((each) => each.type === 'set' && each.id === operation.id && each.field === operation.field) as Extract<Operation, { type: 'set' }>[];
+  const sets = gone.filter(
+    (each) => each.type === 'set' && each.id === operation.id && each.field === operation.field,
+  ) as Extract<Operation, { type: 'set' }>[];
   // What was set on top of one that is made stands on that one.
-  return sets.length > 0 && sameData(operation.was, sets.at(-1)!.value) ? { ...operation, was: sets[0].was } : operation;
+  return sets.length > 0 && sameData(operation.was, sets.at(-1)!.value)
+    ? { ...operation, was: sets[0].was }
+    : operation;
 }
 
 /** Texts that met another's and wait for their author to choose, oldest first. */
@@ -110,17 +151,21 @@ export function standingIn(course: Course, take: Take): { value: unknown } | und
 }
 
 /**
- * Puts a kept text in its place: over what stands there, which is then kept in its stead; or, where the place was deleted,
- * back from the bin with it. Empty when there is no place for it any more.
+ * Puts a kept text in its place: over what stands there, which is then kept in its stead; or, where the place was
+ * deleted, back from the bin with it. Empty when there is no place for it any more.
  */
 export function takeText(course: Course, take: Take): Operation[] {
   const drop: Operation = { type: 'remove', id: take.id, bin: null };
-  if (take.field === 'insert') return [drop, ...within(course, take.of), ...putBackOf(take)(applied(course, within(course, take.of)))];
+  if (take.field === 'insert')
+    return [drop, ...within(course, take.of), ...putBackOf(take)(applied(course, within(course, take.of)))];
   const now = standingIn(course, take);
   const set = (was: unknown): Operation => ({ type: 'set', id: take.of, field: take.field, value: take.value, was });
   if (now) {
     // What stood there is kept in its stead, where it can be: a field that was empty leaves nothing to keep.
-    const swapped: Operation[] = now.value === null ? [drop] : [{ type: 'set', id: take.id, field: 'value', value: now.value, was: take.value }, ...letStand(take)];
+    const swapped: Operation[] =
+      now.value === null
+        ? [drop]
+        : [{ type: 'set', id: take.id, field: 'value', value: now.value, was: take.value }, ...letStand(take)];
     return sameData(now.value, take.value) ? [drop] : [set(now.value), ...swapped];
   }
   const back = within(course, take.of);

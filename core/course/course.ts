@@ -1,7 +1,7 @@
-import type { Block } from './blocks';
-import type { Check } from './checks';
+import { checksOn, type Block } from '../blocks/forms';
+import type { Check } from '../checks/forms';
 import type { LeftOut } from './left-out';
-import type { PassageRange } from './rich-text';
+import type { PassageRange } from '../document/rich-text';
 
 /** What the author wants of the course. */
 export interface Brief {
@@ -70,7 +70,10 @@ export interface Module {
 export interface Take {
   id: string;
   of: string;
-  /** The field it holds another value for; `page`: a whole page of a lesson; `insert`: a node whose place went meanwhile. */
+  /**
+   * The field it holds another value for; `page`: a whole page of a lesson; `insert`: a node whose place went
+   * meanwhile.
+   */
   field: string;
   value: unknown;
   made: TakeMade;
@@ -78,15 +81,22 @@ export interface Take {
   name?: string;
 }
 
-/** When a take was made (milliseconds UTC), by whom (their name; empty where it is not known), and why it lies there. */
+/**
+ * When a take was made (milliseconds UTC), by whom (their name; empty where it is not known), and why it lies there.
+ */
 export interface TakeMade {
   at: number;
   by: string;
-  /** draft: drafted while its lesson was edited; replaced: stood there before; conflict: met another's change; kept: laid there by hand. */
+  /**
+   * draft: drafted while its lesson was edited; replaced: stood there before; conflict: met another's change; kept:
+   * laid there by hand.
+   */
   why: 'draft' | 'replaced' | 'conflict' | 'kept';
 }
 
-/** A question that the author is asked about what they know, with the answer as typed; an empty answer is an open slot. */
+/**
+ * A question that the author is asked about what they know, with the answer as typed; an empty answer is an open slot.
+ */
 export interface Answer {
   id: string;
   /** The heading its answer stands under: the topic of the interview, or the title of its lesson. */
@@ -124,8 +134,9 @@ export interface Settlement {
 export interface Correction {
   id: string;
   /**
-   * leave-out: not for this course; furniture: repeated words that teach nothing, wherever they stand; focus: what the course is
-   * about above all; no-heading: a heading that is none; heading: its right words; not: what was understood here is not so.
+   * leave-out: not for this course; furniture: repeated words that teach nothing, wherever they stand; focus: what the
+   * course is about above all; no-heading: a heading that is none; heading: its right words; not: what was understood
+   * here is not so.
    */
   kind: 'leave-out' | 'furniture' | 'focus' | 'no-heading' | 'heading' | 'not';
   sourceId: string;
@@ -172,9 +183,7 @@ export function allLessons(course: Course): Lesson[] {
 /** Checks that a block places, in order of lessons. */
 export function placedChecks(course: Course): Check[] {
   const byId = new Map(course.checks.map((check) => [check.id, check]));
-  return allLessons(course).flatMap((lesson) =>
-    lesson.blocks.flatMap((block) => (block.kind === 'check' && byId.has(block.body.checkId) ? [byId.get(block.body.checkId)!] : [])),
-  );
+  return allLessons(course).flatMap((lesson) => checksOn(lesson).flatMap((id) => byId.get(id) ?? []));
 }
 
 const RIGHT_TO_LEFT = new Set(['ar', 'fa', 'he', 'ur', 'yi', 'ps', 'dv']);
@@ -187,7 +196,16 @@ export function directionOf(language: string): Course['direction'] {
 /** A course with nothing in it. */
 export function emptyCourse(id: string, title: string, brief: Brief): Course {
   return {
-    id, title, language: brief.language, direction: directionOf(brief.language), brief,
-    objectives: [], glossary: [], modules: [], checks: [], takes: [], bin: [],
+    id,
+    title,
+    language: brief.language,
+    direction: directionOf(brief.language),
+    brief,
+    objectives: [],
+    glossary: [],
+    modules: [],
+    checks: [],
+    takes: [],
+    bin: [],
   };
 }

@@ -1,9 +1,11 @@
-import { sameData } from './canonical';
+import { sameData } from '../document/canonical';
 import { allLessons, type Course, type Lesson, type Module, type Objective } from './course';
 import type { LeftOut } from './left-out';
 import type { Operation } from './operations';
 
-/** What an author does to an outline, as operations. Every function gives an empty list where the gesture means nothing. */
+/**
+ * What an author does to an outline, as operations. Every function gives an empty list where the gesture means nothing.
+ */
 
 export function blankLesson(id: string, title: string): Lesson {
   return { id, title, kind: 'lesson', objectiveIds: [], state: 'blank', plannedPassages: [], blocks: [] };
@@ -18,24 +20,48 @@ export function moduleOf(course: Course, lessonId: string): Module | undefined {
   return course.modules.find((module) => module.lessons.some((lesson) => lesson.id === lessonId));
 }
 
-/** A new lesson below a row: behind a lesson, or first in a module. In a course without modules a module comes with it. */
-export function newLessonBelow(course: Course, row: string | null, ids: { lesson: string; module: string }, titles: { lesson: string; module: string }): Operation[] {
+/**
+ * A new lesson below a row: behind a lesson, or first in a module. In a course without modules a module comes with it.
+ */
+export function newLessonBelow(
+  course: Course,
+  row: string | null,
+  ids: { lesson: string; module: string },
+  titles: { lesson: string; module: string },
+): Operation[] {
   const lesson = blankLesson(ids.lesson, titles.lesson);
-  const module = course.modules.find((each) => each.id === row) ?? (row ? moduleOf(course, row) : course.modules.at(-1));
-  if (!module) return [{ type: 'insert', kind: 'module', parent: course.id, after: null, node: blankModule(ids.module, titles.module, [lesson]) }];
-  const after = module.lessons.some((each) => each.id === row) ? row : row === null ? (module.lessons.at(-1)?.id ?? null) : null;
+  const module =
+    course.modules.find((each) => each.id === row) ?? (row ? moduleOf(course, row) : course.modules.at(-1));
+  if (!module)
+    return [
+      {
+        type: 'insert',
+        kind: 'module',
+        parent: course.id,
+        after: null,
+        node: blankModule(ids.module, titles.module, [lesson]),
+      },
+    ];
+  const after = module.lessons.some((each) => each.id === row)
+    ? row
+    : row === null
+      ? (module.lessons.at(-1)?.id ?? null)
+      : null;
   return [{ type: 'insert', kind: 'lesson', parent: module.id, after, node: lesson }];
 }
 
 /** A new module behind the one a row belongs to. */
 export function newModuleBelow(course: Course, row: string | null, id: string, title: string): Operation[] {
-  const at = course.modules.find((each) => each.id === row) ?? (row ? moduleOf(course, row) : undefined) ?? course.modules.at(-1);
+  const at =
+    course.modules.find((each) => each.id === row) ??
+    (row ? moduleOf(course, row) : undefined) ??
+    course.modules.at(-1);
   return [{ type: 'insert', kind: 'module', parent: course.id, after: at?.id ?? null, node: blankModule(id, title) }];
 }
 
 /**
- * Outdent: a lesson begins a module of its title, and takes the lessons behind it along. Nothing of the lesson is lost: it is the
- * module's first.
+ * Outdent: a lesson begins a module of its title, and takes the lessons behind it along. Nothing of the lesson is lost:
+ * it is the module's first.
  */
 export function beginModuleAt(course: Course, lessonId: string, id: string): Operation[] {
   const module = moduleOf(course, lessonId);
@@ -44,26 +70,53 @@ export function beginModuleAt(course: Course, lessonId: string, id: string): Ope
   const moved = module.lessons.slice(at);
   return [
     { type: 'insert', kind: 'module', parent: course.id, after: module.id, node: blankModule(id, moved[0].title) },
-    ...moved.map((lesson, index): Operation => ({ type: 'move', id: lesson.id, parent: id, after: index === 0 ? null : moved[index - 1].id })),
+    ...moved.map((lesson, index): Operation => ({
+      type: 'move',
+      id: lesson.id,
+      parent: id,
+      after: index === 0 ? null : moved[index - 1].id,
+    })),
   ];
 }
 
-/** Indent: a module's lessons join the module before it; one without lessons becomes a lesson there, under the id given. */
+/**
+ * Indent: a module's lessons join the module before it; one without lessons becomes a lesson there, under the id given.
+ */
 export function joinModuleBefore(course: Course, moduleId: string, id: string): Operation[] {
   const at = course.modules.findIndex((module) => module.id === moduleId);
   if (at <= 0) return [];
   const [before, module] = [course.modules[at - 1], course.modules[at]];
   const last = before.lessons.at(-1)?.id ?? null;
   const removed: Operation = { type: 'remove', id: moduleId };
-  if (module.lessons.length === 0) return [removed, { type: 'insert', kind: 'lesson', parent: before.id, after: last, node: blankLesson(id, module.title) }];
-  return [...module.lessons.map((lesson, index): Operation => ({ type: 'move', id: lesson.id, parent: before.id, after: index === 0 ? last : module.lessons[index - 1].id })), removed];
+  if (module.lessons.length === 0)
+    return [
+      removed,
+      { type: 'insert', kind: 'lesson', parent: before.id, after: last, node: blankLesson(id, module.title) },
+    ];
+  return [
+    ...module.lessons.map((lesson, index): Operation => ({
+      type: 'move',
+      id: lesson.id,
+      parent: before.id,
+      after: index === 0 ? last : module.lessons[index - 1].id,
+    })),
+    removed,
+  ];
 }
 
 /** Rows moved by one place, up or down, across borders of modules. Rows of one kind, in order. */
 export function moveRows(course: Course, rows: readonly string[], by: -1 | 1): Operation[] {
   const modules = course.modules.filter((module) => rows.includes(module.id)).map((module) => module.id);
-  if (modules.length > 0) return moveWithin(course.modules.map((module) => module.id), modules, by, course.id);
-  const lessons = allLessons(course).filter((lesson) => rows.includes(lesson.id)).map((lesson) => lesson.id);
+  if (modules.length > 0)
+    return moveWithin(
+      course.modules.map((module) => module.id),
+      modules,
+      by,
+      course.id,
+    );
+  const lessons = allLessons(course)
+    .filter((lesson) => rows.includes(lesson.id))
+    .map((lesson) => lesson.id);
   if (lessons.length === 0) return [];
   const home = moduleOf(course, by < 0 ? lessons[0] : lessons.at(-1)!)!;
   const ids = home.lessons.map((lesson) => lesson.id);
@@ -77,7 +130,12 @@ export function moveRows(course: Course, rows: readonly string[], by: -1 | 1): O
 
 /** Lessons put below a module, behind a lesson of it (null: first), in the order given. */
 export function placeLessons(lessons: readonly string[], module: string, after: string | null): Operation[] {
-  return lessons.map((id, index): Operation => ({ type: 'move', id, parent: module, after: index === 0 ? after : lessons[index - 1] }));
+  return lessons.map((id, index): Operation => ({
+    type: 'move',
+    id,
+    parent: module,
+    after: index === 0 ? after : lessons[index - 1],
+  }));
 }
 
 function moveWithin(ids: readonly string[], rows: readonly string[], by: -1 | 1, parent: string): Operation[] {
@@ -85,36 +143,63 @@ function moveWithin(ids: readonly string[], rows: readonly string[], by: -1 | 1,
   const first = ids.indexOf(rows[0]);
   const at = Math.max(0, Math.min(rest.length, ids.slice(0, first).filter((id) => !rows.includes(id)).length + by));
   if (rest.slice(0, at).concat(rows, rest.slice(at)).join() === ids.join()) return [];
-  return rows.map((id, index): Operation => ({ type: 'move', id, parent, after: index === 0 ? (rest[at - 1] ?? null) : rows[index - 1] }));
+  return rows.map((id, index): Operation => ({
+    type: 'move',
+    id,
+    parent,
+    after: index === 0 ? (rest[at - 1] ?? null) : rows[index - 1],
+  }));
 }
 
 /** Rows taken out into the bin; a lesson of a module that goes as a whole is not taken out twice. */
 export function removeRows(course: Course, rows: readonly string[]): Operation[] {
   return rows
-    .filter((id) => course.modules.some((module) => module.id === id) || !course.modules.some((module) => rows.includes(module.id) && module.lessons.some((lesson) => lesson.id === id)))
+    .filter(
+      (id) =>
+        course.modules.some((module) => module.id === id) ||
+        !course.modules.some((module) => rows.includes(module.id) && module.lessons.some((lesson) => lesson.id === id)),
+    )
     .filter((id) => course.modules.some((module) => module.id === id) || moduleOf(course, id))
     .map((id): Operation => ({ type: 'remove', id }));
 }
 
 /**
- * What a lesson's learner can do afterwards, in the author's words: its first objective is set, or one is made. Empty words
- * take it away. `was` is what stood there when its author began to type, where that is known.
+ * What a lesson's learner can do afterwards, in the author's words: its first objective is set, or one is made. Empty
+ * words take it away. `was` is what stood there when its author began to type, where that is known.
  */
 export function wordObjective(course: Course, lesson: Lesson, text: string, id: string, was?: string): Operation[] {
   const [first] = lesson.objectiveIds;
   const now = course.objectives.find((objective) => objective.id === first);
   const said = text.trim();
-  if (now && said) return now.text === said ? [] : [{ type: 'set', id: now.id, field: 'text', value: said, was: was ?? now.text }];
-  if (now) return [{ type: 'set', id: lesson.id, field: 'objectiveIds', value: lesson.objectiveIds.slice(1), was: lesson.objectiveIds }];
+  if (now && said)
+    return now.text === said ? [] : [{ type: 'set', id: now.id, field: 'text', value: said, was: was ?? now.text }];
+  if (now)
+    return [
+      {
+        type: 'set',
+        id: lesson.id,
+        field: 'objectiveIds',
+        value: lesson.objectiveIds.slice(1),
+        was: lesson.objectiveIds,
+      },
+    ];
   if (!said) return [];
   const node: Objective = { id, verb: 'carry-out', object: said, level: 'apply', text: said, evidence: [] };
   return [
     { type: 'insert', kind: 'objective', parent: course.id, after: course.objectives.at(-1)?.id ?? null, node },
-    { type: 'set', id: lesson.id, field: 'objectiveIds', value: [...lesson.objectiveIds, id], was: lesson.objectiveIds },
+    {
+      type: 'set',
+      id: lesson.id,
+      field: 'objectiveIds',
+      value: [...lesson.objectiveIds, id],
+      was: lesson.objectiveIds,
+    },
   ];
 }
 
-/** A drafted outline as nodes of a course: blank lessons with their passages, and what their learners can do afterwards. */
+/**
+ * A drafted outline as nodes of a course: blank lessons with their passages, and what their learners can do afterwards.
+ */
 export interface OutlineNodes {
   modules: Module[];
   objectives: Objective[];
@@ -123,30 +208,73 @@ export interface OutlineNodes {
 }
 
 /**
- * The operations that take an outline into a course. A lesson or module that is there already stays as it is, words, title
- * and state, and only finds its new place; new ones come in blank; what the outline does not have goes to the bin.
+ * The operations that take an outline into a course. A lesson or module that is there already stays as it is, words,
+ * title and state, and only finds its new place; new ones come in blank; what the outline does not have goes to the
+ * bin.
  */
 export function takeOutline(course: Course, { modules, objectives, leftOut = [] }: OutlineNodes): Operation[] {
-  const here = new Set([...course.modules.map((module) => module.id), ...allLessons(course).map((lesson) => lesson.id)]);
-  const wanted = new Set([...modules.map((module) => module.id), ...modules.flatMap((module) => module.lessons.map((lesson) => lesson.id))]);
+  const here = new Set([
+    ...course.modules.map((module) => module.id),
+    ...allLessons(course).map((lesson) => lesson.id),
+  ]);
+  const wanted = new Set([
+    ...modules.map((module) => module.id),
+    ...modules.flatMap((module) => module.lessons.map((lesson) => lesson.id)),
+  ]);
   const known = new Set(course.objectives.map((objective) => objective.id));
-  const fresh = new Set(modules.flatMap((module) => module.lessons.filter((lesson) => !here.has(lesson.id)).flatMap((lesson) => lesson.objectiveIds)));
+  const fresh = new Set(
+    modules.flatMap((module) =>
+      module.lessons.filter((lesson) => !here.has(lesson.id)).flatMap((lesson) => lesson.objectiveIds),
+    ),
+  );
   const incoming = objectives.filter((objective) => fresh.has(objective.id) && !known.has(objective.id));
   const reachable = new Set([...known, ...incoming.map((objective) => objective.id)]);
   const kept = (ids: readonly string[]) => ids.filter((id) => reachable.has(id));
-  const gone = allLessons(course).filter((lesson) => !wanted.has(lesson.id)).map((lesson) => lesson.id);
+  const gone = allLessons(course)
+    .filter((lesson) => !wanted.has(lesson.id))
+    .map((lesson) => lesson.id);
   return [
-    ...incoming.map((node, at): Operation => ({ type: 'insert', kind: 'objective', parent: course.id, after: at > 0 ? incoming[at - 1].id : (course.objectives.at(-1)?.id ?? null), node })),
+    ...incoming.map((node, at): Operation => ({
+      type: 'insert',
+      kind: 'objective',
+      parent: course.id,
+      after: at > 0 ? incoming[at - 1].id : (course.objectives.at(-1)?.id ?? null),
+      node,
+    })),
     ...modules.flatMap((module, at): Operation[] => {
       const after = at > 0 ? modules[at - 1].id : null;
-      const place: Operation = here.has(module.id) ? { type: 'move', id: module.id, parent: course.id, after } : { type: 'insert', kind: 'module', parent: course.id, after, node: { ...module, objectiveIds: kept(module.objectiveIds), lessons: [] } };
-      return [place, ...module.lessons.map((lesson, index): Operation => {
-        const before = index > 0 ? module.lessons[index - 1].id : null;
-        return here.has(lesson.id) ? { type: 'move', id: lesson.id, parent: module.id, after: before } : { type: 'insert', kind: 'lesson', parent: module.id, after: before, node: { ...lesson, objectiveIds: kept(lesson.objectiveIds) } };
-      })];
+      const place: Operation = here.has(module.id)
+        ? { type: 'move', id: module.id, parent: course.id, after }
+        : {
+            type: 'insert',
+            kind: 'module',
+            parent: course.id,
+            after,
+            node: { ...module, objectiveIds: kept(module.objectiveIds), lessons: [] },
+          };
+      return [
+        place,
+        ...module.lessons.map((lesson, index): Operation => {
+          const before = index > 0 ? module.lessons[index - 1].id : null;
+          return here.has(lesson.id)
+            ? { type: 'move', id: lesson.id, parent: module.id, after: before }
+            : {
+                type: 'insert',
+                kind: 'lesson',
+                parent: module.id,
+                after: before,
+                node: { ...lesson, objectiveIds: kept(lesson.objectiveIds) },
+              };
+        }),
+      ];
     }),
-    ...removeRows(course, [...course.modules.filter((module) => !wanted.has(module.id)).map((module) => module.id), ...gone]),
-    ...course.checks.filter((check) => check.drafted && gone.includes(check.lessonId)).map((check): Operation => ({ type: 'remove', id: check.id })),
+    ...removeRows(course, [
+      ...course.modules.filter((module) => !wanted.has(module.id)).map((module) => module.id),
+      ...gone,
+    ]),
+    ...course.checks
+      .filter((check) => check.drafted && gone.includes(check.lessonId))
+      .map((check): Operation => ({ type: 'remove', id: check.id })),
     ...tellLeftOut(course, leftOut),
   ];
 }
@@ -158,9 +286,22 @@ export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operat
   return sameData(value, was) ? [] : [{ type: 'set', id: course.id, field: 'leftOut', value, was }];
 }
 
-/** Gives passages to a lesson: they are drafted with it as they are, whatever the size. Those it has already make no difference. */
+/**
+ * Gives passages to a lesson: they are drafted with it as they are, whatever the size. Those it has already make no
+ * difference.
+ */
 export function giveTo(lesson: Lesson, passages: readonly string[]): Operation[] {
   const has = new Set([...lesson.plannedPassages, ...(lesson.given ?? [])]);
   const fresh = [...new Set(passages)].filter((id) => !has.has(id));
-  return fresh.length === 0 ? [] : [{ type: 'set', id: lesson.id, field: 'given', value: [...(lesson.given ?? []), ...fresh], was: lesson.given ?? null }];
+  return fresh.length === 0
+    ? []
+    : [
+        {
+          type: 'set',
+          id: lesson.id,
+          field: 'given',
+          value: [...(lesson.given ?? []), ...fresh],
+          was: lesson.given ?? null,
+        },
+      ];
 }

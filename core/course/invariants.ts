@@ -1,13 +1,16 @@
-import { blockTexts, type Block } from './blocks';
-import { sameData } from './canonical';
-import type { Check } from './checks';
+import { blockTexts, checkIn, type Block } from '../blocks/forms';
+import { sameData } from '../document/canonical';
+import { checkFormOf, type Check } from '../checks/forms';
 import { allLessons, type Course, type CourseNode, type Lesson, type Module, type NodeKind, type Take } from './course';
-import type { Problem } from './problem';
-import { canonicalRichText } from './rich-text';
+import type { Problem } from '../document/problem';
+import { canonicalRichText } from '../document/rich-text';
 import { takeValueProblems } from './shapes';
 import { allIds } from './tree';
 
-/** What the form of a node cannot say of it, by itself: rich text in its one form, a key among the options, a take's value that has a place. */
+/**
+ * What the form of a node cannot say of it, by itself: rich text in its one form, a key among the options, a take's
+ * value that has a place.
+ */
 export function nodeProblems(kind: NodeKind, node: CourseNode): Problem[] {
   switch (kind) {
     case 'module':
@@ -15,7 +18,9 @@ export function nodeProblems(kind: NodeKind, node: CourseNode): Problem[] {
     case 'lesson':
       return (node as Lesson).blocks.flatMap((block) => nodeProblems('block', block));
     case 'block':
-      return blockTexts(node as Block).every((text) => sameData(text, canonicalRichText(text))) ? [] : [{ code: 'not-canonical', place: node.id }];
+      return blockTexts(node as Block).every((text) => sameData(text, canonicalRichText(text)))
+        ? []
+        : [{ code: 'not-canonical', place: node.id }];
     case 'check':
       return checkProblems(node as Check);
     case 'take':
@@ -25,12 +30,8 @@ export function nodeProblems(kind: NodeKind, node: CourseNode): Problem[] {
   }
 }
 
-function checkProblems({ id, options, key }: Check): Problem[] {
-  const ids = options.map((option) => option.id);
-  return [
-    ...(ids.includes(key) ? [] : [{ code: 'no-key', place: id }]),
-    ...(new Set(ids).size < ids.length ? [{ code: 'id-twice', place: id }] : []),
-  ];
+function checkProblems(check: Check): Problem[] {
+  return (checkFormOf(check).problems?.(check) ?? []).map((code) => ({ code, place: check.id }));
 }
 
 /** References that lead nowhere, and ids that stand twice. What lies in the bin is not asked. */
@@ -39,13 +40,16 @@ export function referenceProblems(course: Course): Problem[] {
   const objectives = new Set(course.objectives.map((objective) => objective.id));
   const checks = new Set(course.checks.map((check) => check.id));
   const known = (ids: readonly string[], place: string) => {
-    for (const id of ids) if (!objectives.has(id)) problems.push({ code: 'no-such-objective', place: `${place}/${id}` });
+    for (const id of ids)
+      if (!objectives.has(id)) problems.push({ code: 'no-such-objective', place: `${place}/${id}` });
   };
   for (const module of course.modules) known(module.objectiveIds, module.id);
   for (const lesson of allLessons(course)) {
     known(lesson.objectiveIds, lesson.id);
     for (const block of lesson.blocks) {
-      if (block.kind === 'check' && !checks.has(block.body.checkId)) problems.push({ code: 'no-such-check', place: `${block.id}/${block.body.checkId}` });
+      const check = checkIn(block);
+      if (check !== undefined && !checks.has(check))
+        problems.push({ code: 'no-such-check', place: `${block.id}/${check}` });
     }
   }
   for (const check of course.checks) if (check.objectiveId) known([check.objectiveId], check.id);

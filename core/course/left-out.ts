@@ -1,16 +1,34 @@
-import type { PassageRange } from './rich-text';
+import type { PassageRange } from '../document/rich-text';
 
 /**
- * What teaches nothing, by name. Each name is shown to the author as the reason why something was left out.
- * history: what changed in a document, and its numbers and dates; contents; legal: copyright and licence; thanks: with who made it;
- * contact: where to write about the document; index; references; about: how a document is to be read; pointer: only sends elsewhere;
- * unfinished: a note of its author to do something;
- * marketing: only praises; greeting and stage: what a speaker says to the hall; politeness.
+ * What teaches nothing, by name. Each name is shown to the author as the reason why something was left out. history:
+ * what changed in a document, and its numbers and dates; contents; legal: copyright and licence; thanks: with who made
+ * it; contact: where to write about the document; index; references; about: how a document is to be read; pointer: only
+ * sends elsewhere; unfinished: a note of its author to do something; marketing: only praises; greeting and stage: what
+ * a speaker says to the hall; politeness.
  */
-export const NOISES = ['history', 'contents', 'legal', 'thanks', 'contact', 'index', 'references', 'about', 'unfinished', 'pointer', 'marketing', 'greeting', 'stage', 'politeness'] as const;
+export const NOISES = [
+  'history',
+  'contents',
+  'legal',
+  'thanks',
+  'contact',
+  'index',
+  'references',
+  'about',
+  'unfinished',
+  'pointer',
+  'marketing',
+  'greeting',
+  'stage',
+  'politeness',
+] as const;
 export type Noise = (typeof NOISES)[number];
 
-/** Why words of a source are not in the course: a kind of noise by its name, or known, repeated, supporting (finds no place), light or size (no room). */
+/**
+ * Why words of a source are not in the course: a kind of noise by its name, or known, repeated, supporting (finds no
+ * place), light or size (no room).
+ */
 export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'light', 'size'] as const;
 export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
 
@@ -23,8 +41,27 @@ export interface LeftOut {
   reason: LeftOutReason;
 }
 
-/** What words say, for counting: what must not be missed of them (limits, exceptions, emergencies, prohibitions, deadlines), otherwise what kind of thing is claimed; `passage`: nothing is. */
-export type SaidKind = 'limit' | 'exception' | 'emergency' | 'prohibition' | 'deadline' | 'rule' | 'definition' | 'step' | 'figure' | 'warning' | 'reason' | 'example' | 'tip' | 'comparison' | 'role' | 'passage';
+/**
+ * What words say, for counting: what must not be missed of them (limits, exceptions, emergencies, prohibitions,
+ * deadlines), otherwise what kind of thing is claimed; `passage`: nothing is.
+ */
+export type SaidKind =
+  | 'limit'
+  | 'exception'
+  | 'emergency'
+  | 'prohibition'
+  | 'deadline'
+  | 'rule'
+  | 'definition'
+  | 'step'
+  | 'figure'
+  | 'warning'
+  | 'reason'
+  | 'example'
+  | 'tip'
+  | 'comparison'
+  | 'role'
+  | 'passage';
 
 /** How many of each. */
 export type SaidCounts = Partial<Record<SaidKind, number>>;

@@ -1,10 +1,10 @@
-import type { Block } from './blocks';
-import { sameData } from './canonical';
+import type { Block } from '../blocks/forms';
+import { sameData } from '../document/canonical';
 import type { Operation } from './operations';
 
 /**
- * The operations that make one page of another: blocks taken out, put in, moved, changed, told apart by id. A block that
- * turned into another kind is taken out and put in. Equal pages give none.
+ * The operations that make one page of another: blocks taken out, put in, moved, changed, told apart by id. A block
+ * that turned into another kind is taken out and put in. Equal pages give none.
  */
 export function pageOperations(lessonId: string, before: readonly Block[], after: readonly Block[]): Operation[] {
   const old = new Map(before.map((block) => [block.id, block]));
@@ -31,8 +31,16 @@ export function pageOperations(lessonId: string, before: readonly Block[], after
       order.splice(previous === null ? 0 : order.indexOf(previous) + 1, 0, block.id);
     }
     const now = old.get(block.id)!;
-    if (now !== block && !sameData(now.body, block.body)) operations.push({ type: 'set', id: block.id, field: 'body', value: block.body, was: now.body });
-    if (now !== block && !sameData(now.evidence ?? null, block.evidence ?? null)) operations.push({ type: 'set', id: block.id, field: 'evidence', value: block.evidence ?? null, was: now.evidence ?? null });
+    if (now !== block && !sameData(now.body, block.body))
+      operations.push({ type: 'set', id: block.id, field: 'body', value: block.body, was: now.body });
+    if (now !== block && !sameData(now.evidence ?? null, block.evidence ?? null))
+      operations.push({
+        type: 'set',
+        id: block.id,
+        field: 'evidence',
+        value: block.evidence ?? null,
+        was: now.evidence ?? null,
+      });
   });
   return operations;
 }

@@ -1,16 +1,20 @@
-import { BLOCK_KINDS, type Block } from './blocks';
-import { sameData } from './canonical';
+import { checkIn, type Block } from '../blocks/forms';
+import { OWN_CHECK_FIELDS } from '../checks/forms';
+import { sameData } from '../document/canonical';
 import type { BinEntry, Course, CourseNode, NodeKind } from './course';
 import { newlyBroken, nodeProblems } from './invariants';
-import type { Problem } from './problem';
-import { FIELDS, NODE_SHAPES, OPERATION_SHAPES } from './shapes';
+import type { Problem } from '../document/problem';
+import { fieldRule, NODE_SHAPES, OPERATION_SHAPES } from './shapes';
 import { findNode, hasAnyId, idsWithin, withChildren, type Found } from './tree';
 
 /** A change of a course, as plain data. Places are told by neighbours, never by counting. */
 export type Operation =
   /** Puts a node below `parent`, behind `after` (null: first). A node that lies in the bin is taken out of it. */
   | { type: 'insert'; kind: NodeKind; parent: string; after: string | null; node: CourseNode }
-  /** Takes a node out, into the bin. `bin` null: not into the bin; an entry, which the log alone may give: what shall lie there. */
+  /**
+   * Takes a node out, into the bin. `bin` null: not into the bin; an entry, which the log alone may give: what shall
+   * lie there.
+   */
   | { type: 'remove'; id: string; bin?: BinEntry | null }
   | { type: 'move'; id: string; parent: string; after: string | null }
   /** Sets a field. `was` is the value it is known to have: when it has another by now, the operation is refused. */
@@ -30,7 +34,8 @@ export interface Change {
 
 export type Applied = { ok: true; course: Course; inverse: Operation } | { ok: false; problem: Problem };
 /** `at` is the place, in the list given, of the operation that was refused. */
-export type AppliedAll = { ok: true; course: Course; inverses: Operation[] } | { ok: false; problem: Problem; at: number };
+export type AppliedAll =
+  { ok: true; course: Course; inverses: Operation[] } | { ok: false; problem: Problem; at: number };
 
 /**
  * Makes a change: the new course (the old one stays as it was) and the operation that takes it back, or the reason
@@ -67,7 +72,10 @@ export function applyAll(course: Course, operations: readonly Operation[], { log
  * Makes operations that were accepted before, as when a log is read: they are not judged again, so that a log stays
  * readable when the forms become stricter. Ends at the first that does not fit.
  */
-export function replayAll(course: Course, operations: readonly Operation[]): { ok: true; course: Course } | { ok: false; problem: Problem } {
+export function replayAll(
+  course: Course,
+  operations: readonly Operation[],
+): { ok: true; course: Course } | { ok: false; problem: Problem } {
   for (const operation of operations) {
     const done = step(course, operation);
     if (!done.ok) return done;
@@ -89,28 +97,46 @@ export function gesturesOf<Grouped extends { group: string }>(changes: readonly 
 
 /** What is wrong with the form of an operation as it was sent. */
 function formProblem(operation: Operation, log: boolean): Problem | undefined {
-  const shape = operation && Object.hasOwn(OPERATION_SHAPES, operation.type) ? OPERATION_SHAPES[operation.type] : undefined;
+  const shape =
+    operation && Object.hasOwn(OPERATION_SHAPES, operation.type) ? OPERATION_SHAPES[operation.type] : undefined;
   if (!shape) return { code: 'unknown-operation' };
   if (operation.type === 'insert' && !Object.hasOwn(NODE_SHAPES, operation.kind)) return { code: 'unknown-kind' };
-  if (operation.type === 'remove' && operation.bin && !log) return { code: 'bin-not-yours', place: String(operation.id) };
+  if (operation.type === 'remove' && operation.bin && !log)
+    return { code: 'bin-not-yours', place: String(operation.id) };
   const problems: Problem[] = [];
   shape.check(operation, '', problems);
-  if (problems.length === 0 && operation.type === 'insert') NODE_SHAPES[operation.kind].check(operation.node, '', problems);
+  if (problems.length === 0 && operation.type === 'insert')
+    NODE_SHAPES[operation.kind].check(operation.node, '', problems);
   return problems[0];
 }
 
-/** Fields of which a form does not say all: rich text, answers and key of a question, what a take holds. */
-const JUDGED = new Set(['body', 'options', 'key', 'value']);
+/** Fields of which a form does not say all: rich text, what a kind of check has of its own, what a take holds. */
+const JUDGED = new Set(['body', 'value', ...OWN_CHECK_FIELDS]);
 
-/** Whether an operation could leave a reference that leads nowhere. Typing could not, and is not made to wait for an answer. */
+/**
+ * Whether an operation could leave a reference that leads nowhere. Typing could not, and is not made to wait for an
+ * answer.
+ */
 function mayBreak(operation: Operation): boolean {
   switch (operation.type) {
     case 'insert':
-      return operation.kind === 'module' || operation.kind === 'lesson' || operation.kind === 'check' || (operation.kind === 'block' && (operation.node as Block).kind === 'check');
+      return (
+        operation.kind === 'module' ||
+        operation.kind === 'lesson' ||
+        operation.kind === 'check' ||
+        (operation.kind === 'block' && checkIn(operation.node as Block) !== undefined)
+      );
     case 'remove':
       return true;
     case 'set':
-      return operation.field === 'objectiveIds' || operation.field === 'objectiveId' || (operation.field === 'body' && typeof operation.value === 'object' && operation.value !== null && 'checkId' in operation.value);
+      return (
+        operation.field === 'objectiveIds' ||
+        operation.field === 'objectiveId' ||
+        (operation.field === 'body' &&
+          typeof operation.value === 'object' &&
+          operation.value !== null &&
+          'checkId' in operation.value)
+      );
     default:
       return false;
   }
@@ -160,7 +186,9 @@ function remove(course: Course, { id, bin }: Extract<Operation, { type: 'remove'
   const { kind, parent, after, node } = found;
   const changed = withChildren(course, parent, kind, (nodes) => nodes.filter((each) => each.id !== id))!;
   const entry = bin === undefined ? { kind, parent, after, node } : bin;
-  const left = entry ? [...course.bin.filter((each) => each.node.id !== id), entry].sort((a, b) => (a.node.id < b.node.id ? -1 : 1)) : course.bin;
+  const left = entry
+    ? [...course.bin.filter((each) => each.node.id !== id), entry].sort((a, b) => (a.node.id < b.node.id ? -1 : 1))
+    : course.bin;
   return { ok: true, course: { ...changed, bin: left }, inverse: { type: 'insert', kind, parent, after, node } };
 }
 
@@ -178,14 +206,11 @@ function set(course: Course, { id, field, value, was }: Extract<Operation, { typ
   const found: Pick<Found, 'kind' | 'node' | 'parent'> | undefined = findNode(course, id);
   if (!found && id !== course.id) return refused('gone', id);
   const kind = found?.kind ?? 'course';
-  const rule = Object.hasOwn(FIELDS[kind], field) ? FIELDS[kind][field] : undefined;
+  const rule = fieldRule(kind, found?.node, field);
   if (!rule) return refused('unknown-field', `${id}/${field}`);
   const problems: Problem[] = [];
   if (value === null ? !rule.optional : false) problems.push({ code: 'missing', place: `${id}/${field}` });
-  else if (value !== null) {
-    rule.shape.check(value, `${id}/${field}`, problems);
-    if (kind === 'block' && field === 'body') BLOCK_KINDS[(found!.node as Block).kind].body.check(value, `${id}/${field}`, problems);
-  }
+  else if (value !== null) rule.shape.check(value, `${id}/${field}`, problems);
   if (problems.length > 0) return { ok: false, problem: problems[0] };
   const target = (found?.node ?? course) as unknown as Record<string, unknown>;
   const now = target[field] ?? null;
@@ -195,7 +220,9 @@ function set(course: Course, { id, field, value, was }: Extract<Operation, { typ
   else changed[field] = value;
   const inverse: Operation = { type: 'set', id, field, value: now, was: value };
   if (!found) return { ok: true, course: changed as unknown as Course, inverse };
-  const next = withChildren(course, found.parent, found.kind, (nodes) => nodes.map((node) => (node.id === id ? (changed as unknown as CourseNode) : node)))!;
+  const next = withChildren(course, found.parent, found.kind, (nodes) =>
+    nodes.map((node) => (node.id === id ? (changed as unknown as CourseNode) : node)),
+  )!;
   return { ok: true, course: next, inverse };
 }
 
@@ -207,4 +234,3 @@ function placed(nodes: readonly CourseNode[], node: CourseNode, after: string | 
 function refused(code: string, place?: string): Applied & { ok: false } {
   return { ok: false, problem: { code, ...(place && { place }) } };
 }
-

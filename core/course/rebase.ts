@@ -1,7 +1,8 @@
-import { sameData } from './canonical';
+import { OWN_CHECK_FIELDS } from '../checks/forms';
+import { sameData } from '../document/canonical';
 import { allLessons, type Course } from './course';
 import type { Operation } from './operations';
-import type { PassageRange } from './rich-text';
+import type { PassageRange } from '../document/rich-text';
 
 /** A passage that a newer version of its source words differently. */
 export interface Reworded {
@@ -12,8 +13,8 @@ export interface Reworded {
 }
 
 /**
- * What in a course stands on reworded passages follows them where its own words stand there still, letter by letter; what was
- * planned from them is planned from what they became. What stands on words that are gone stays, and is stale.
+ * What in a course stands on reworded passages follows them where its own words stand there still, letter by letter;
+ * what was planned from them is planned from what they became. What stands on words that are gone stays, and is stale.
  */
 export function followReworded(course: Course, reworded: readonly Reworded[]): Operation[] {
   if (reworded.length === 0) return [];
@@ -26,12 +27,28 @@ export function followReworded(course: Course, reworded: readonly Reworded[]): O
   return [
     ...course.objectives.flatMap((each) => set(each.id, 'evidence', each.evidence)),
     ...course.glossary.flatMap((each) => set(each.id, 'evidence', each.evidence)),
-    ...course.checks.flatMap((each) => [...set(each.id, 'evidence', each.evidence), ...set(each.id, 'options', each.options)]),
+    ...course.checks.flatMap((each) => [
+      ...set(each.id, 'evidence', each.evidence),
+      ...OWN_CHECK_FIELDS.flatMap((field) => set(each.id, field, (each as unknown as Record<string, unknown>)[field])),
+    ]),
     ...allLessons(course).flatMap((lesson) => {
       const planned = lesson.plannedPassages.map((id) => byId.get(id)?.afterId ?? id);
       return [
-        ...(sameData(planned, lesson.plannedPassages) ? [] : [{ type: 'set' as const, id: lesson.id, field: 'plannedPassages', value: planned, was: lesson.plannedPassages }]),
-        ...lesson.blocks.flatMap((block) => [...set(block.id, 'body', block.body), ...(block.evidence ? set(block.id, 'evidence', block.evidence) : [])]),
+        ...(sameData(planned, lesson.plannedPassages)
+          ? []
+          : [
+              {
+                type: 'set' as const,
+                id: lesson.id,
+                field: 'plannedPassages',
+                value: planned,
+                was: lesson.plannedPassages,
+              },
+            ]),
+        ...lesson.blocks.flatMap((block) => [
+          ...set(block.id, 'body', block.body),
+          ...(block.evidence ? set(block.id, 'evidence', block.evidence) : []),
+        ]),
       ];
     }),
   ];
@@ -44,7 +61,13 @@ function followed(range: PassageRange, byId: ReadonlyMap<string, Reworded>): Pas
   const from = passage && words ? passage.after.indexOf(words) : -1;
   if (!passage || from < 0) return range;
   const by = from - range.from;
-  return { ...range, id: passage.afterId, from, to: range.to + by, ...(range.edits && { edits: range.edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by })) }) };
+  return {
+    ...range,
+    id: passage.afterId,
+    from,
+    to: range.to + by,
+    ...(range.edits && { edits: range.edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by })) }),
+  };
 }
 
 /** A value with every range of a passage in it changed. */
@@ -52,6 +75,7 @@ function mapRanges(value: unknown, change: (range: PassageRange) => PassageRange
   if (Array.isArray(value)) return value.map((each) => mapRanges(each, change));
   if (value === null || typeof value !== 'object') return value;
   const { id, from, to } = value as Partial<PassageRange>;
-  if (typeof id === 'string' && typeof from === 'number' && typeof to === 'number') return change(value as PassageRange);
+  if (typeof id === 'string' && typeof from === 'number' && typeof to === 'number')
+    return change(value as PassageRange);
   return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, mapRanges(each, change)]));
 }

@@ -1,5 +1,14 @@
-import { allLessons, type BinEntry, type Course, type CourseNode, type Lesson, type Module, type NodeKind } from './course';
-import type { Check } from './checks';
+import { checksOn, type Block } from '../blocks/forms';
+import {
+  allLessons,
+  type BinEntry,
+  type Course,
+  type CourseNode,
+  type Lesson,
+  type Module,
+  type NodeKind,
+} from './course';
+import type { Check } from '../checks/forms';
 import type { Operation } from './operations';
 import { nodesOf } from './tree';
 
@@ -17,13 +26,22 @@ export function restore(course: Course, id: string): Operation[] {
 export function putBack(course: Course, entry: BinEntry): Operation[] {
   const place = placeOf(course, entry);
   if (!place) return [];
-  const along = pointedTo(entry).flatMap((id) => course.bin.find((each) => each.node.id === id && (each.kind === 'check' || each.kind === 'objective')) ?? []);
-  const known = new Set([...course.checks, ...course.objectives, ...along.map((each) => each.node)].map((node) => node.id));
+  const along = pointedTo(entry).flatMap(
+    (id) =>
+      course.bin.find((each) => each.node.id === id && (each.kind === 'check' || each.kind === 'objective')) ?? [],
+  );
+  const known = new Set(
+    [...course.checks, ...course.objectives, ...along.map((each) => each.node)].map((node) => node.id),
+  );
   const objectives = along.filter((each) => each.kind === 'objective');
   const checks = along.filter((each) => each.kind === 'check');
   const node = withoutLost(entry.kind, entry.node, known);
   if (!node) return [];
-  return [...atEnd(course, objectives, known), ...atEnd(course, checks, known), { type: 'insert', kind: entry.kind, ...place, node }];
+  return [
+    ...atEnd(course, objectives, known),
+    ...atEnd(course, checks, known),
+    { type: 'insert', kind: entry.kind, ...place, node },
+  ];
 }
 
 function atEnd(course: Course, entries: readonly BinEntry[], known: ReadonlySet<string>): Operation[] {
@@ -33,8 +51,16 @@ function atEnd(course: Course, entries: readonly BinEntry[], known: ReadonlySet<
   });
 }
 
-function placeOf(course: Course, { kind, parent, after }: BinEntry): { parent: string; after: string | null } | undefined {
-  const behind = (children: readonly { id: string }[], first: boolean) => (after !== null && children.some((each) => each.id === after) ? after : after === null && first ? null : (children.at(-1)?.id ?? null));
+function placeOf(
+  course: Course,
+  { kind, parent, after }: BinEntry,
+): { parent: string; after: string | null } | undefined {
+  const behind = (children: readonly { id: string }[], first: boolean) =>
+    after !== null && children.some((each) => each.id === after)
+      ? after
+      : after === null && first
+        ? null
+        : (children.at(-1)?.id ?? null);
   if (kind === 'block') {
     const home = allLessons(course).find((each) => each.id === parent);
     return home && { parent: home.id, after: behind(home.blocks, true) };
@@ -48,9 +74,17 @@ function placeOf(course: Course, { kind, parent, after }: BinEntry): { parent: s
 
 /** Ids of questions and objectives that a node points to. */
 function pointedTo({ kind, node }: Pick<BinEntry, 'kind' | 'node'>): string[] {
-  if (kind === 'module') return [...(node as Module).objectiveIds, ...(node as Module).lessons.flatMap((lesson) => pointedTo({ kind: 'lesson', node: lesson }))];
-  if (kind === 'lesson') return [...(node as Lesson).objectiveIds, ...(node as Lesson).blocks.flatMap((block) => pointedTo({ kind: 'block', node: block }))];
-  if (kind === 'block') return 'kind' in node && node.kind === 'check' ? [node.body.checkId] : [];
+  if (kind === 'module')
+    return [
+      ...(node as Module).objectiveIds,
+      ...(node as Module).lessons.flatMap((lesson) => pointedTo({ kind: 'lesson', node: lesson })),
+    ];
+  if (kind === 'lesson')
+    return [
+      ...(node as Lesson).objectiveIds,
+      ...(node as Lesson).blocks.flatMap((block) => pointedTo({ kind: 'block', node: block })),
+    ];
+  if (kind === 'block') return checksOn({ blocks: [node as Block] });
   return kind === 'check' && (node as Check).objectiveId ? [(node as Check).objectiveId!] : [];
 }
 
@@ -64,6 +98,15 @@ function withoutLost(kind: NodeKind, node: CourseNode, known: ReadonlySet<string
     return bare;
   }
   const kept = (node as Lesson | Module).objectiveIds.filter((id) => known.has(id));
-  if (kind === 'module') return { ...(node as Module), objectiveIds: kept, lessons: (node as Module).lessons.map((lesson) => withoutLost('lesson', lesson, known) as Lesson) };
-  return { ...(node as Lesson), objectiveIds: kept, blocks: (node as Lesson).blocks.filter((block) => withoutLost('block', block, known)) };
+  if (kind === 'module')
+    return {
+      ...(node as Module),
+      objectiveIds: kept,
+      lessons: (node as Module).lessons.map((lesson) => withoutLost('lesson', lesson, known) as Lesson),
+    };
+  return {
+    ...(node as Lesson),
+    objectiveIds: kept,
+    blocks: (node as Lesson).blocks.filter((block) => withoutLost('block', block, known)),
+  };
 }

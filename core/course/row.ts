@@ -22,14 +22,18 @@ export interface CourseRow {
   minutes: number;
   checks: number;
   states: Partial<Record<LessonState, number>>;
-  path: { title: string; lessons: { id: string; title: string; minutes: number; demand: number; checks: number; state: LessonState }[] }[];
+  path: {
+    title: string;
+    lessons: { id: string; title: string; minutes: number; demand: number; checks: number; state: LessonState }[];
+  }[];
 }
 
 /** Something that happened lately in a course. Times are milliseconds, UTC. */
-export type Lately = { course: { id: string; title: string }; at: number } & (
+export type Lately = { course: { id: string; title: string }; at: number } &
   /** `what`: the newest gestures by name; `who`: empty where nobody is known any more. */
-  | { kind: 'change'; who: string; what: string[] }
-  | { kind: 'release'; number: number }
-  /** Those who learned on one day, last first. */
-  | { kind: 'learner'; who: string[] }
-);
+  (
+    | { kind: 'change'; who: string; what: string[] }
+    | { kind: 'release'; number: number }
+    /** Those who learned on one day, last first. */
+    | { kind: 'learner'; who: string[] }
+  );

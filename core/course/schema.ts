@@ -1,4 +1,4 @@
-import { canonicalJson } from './canonical';
+import { canonicalJson } from '../document/canonical';
 import { courseShape } from './shapes';
 
 /** The JSON Schema of a course document, as text. */

@@ -1,11 +1,23 @@
-import { BLOCK_KINDS, type BlockKindName } from './blocks';
-import { CHECK_KINDS } from './checks';
-import type { NodeKind, Take } from './course';
+import { BLOCKS, formOf, type Block, type BlockKind } from '../blocks/forms';
+import { CHECK_KINDS, checkFields, OWN_CHECK_FIELDS, type Check } from '../checks/forms';
+import { FRAME } from '../checks/check';
+import type { CourseNode, NodeKind, Take } from './course';
 import { LEFT_OUT_REASONS } from './left-out';
-import { ID_PATTERN } from './id';
-import type { Problem } from './problem';
-import { passageRange } from './rich-text';
-import { anything, boolean, list, nullable, number, object, oneOf, string, tagged, type Shape } from './shape';
+import { ID_PATTERN } from '../document/id';
+import type { Problem } from '../document/problem';
+import { passageRange } from '../document/rich-text';
+import {
+  anything,
+  boolean,
+  list,
+  nullable,
+  number,
+  object,
+  oneOf,
+  string,
+  tagged,
+  type Shape,
+} from '../document/shape';
 
 /** The forms of everything in a course; `docs/course.schema.json` is made from these. */
 
@@ -20,7 +32,11 @@ export const briefShape = object({
   audience: object({ who: string({ max: 1000 }), knows: list(string({ min: 1, max: 200 })) }),
   size: object(
     { questionsPerLesson: number({ min: 0, max: 50, whole: true }) },
-    { minutes: number({ min: 1, max: 100_000 }), modules: number({ min: 1, max: 1000, whole: true }), lessonsPerModule: number({ min: 1, max: 1000, whole: true }) },
+    {
+      minutes: number({ min: 1, max: 100_000 }),
+      modules: number({ min: 1, max: 1000, whole: true }),
+      lessonsPerModule: number({ min: 1, max: 1000, whole: true }),
+    },
   ),
   language,
   sourcesOnly: boolean,
@@ -30,71 +46,169 @@ export const briefShape = object({
 const blockShape = tagged(
   'kind',
   Object.fromEntries(
-    (Object.keys(BLOCK_KINDS) as BlockKindName[]).map((kind) => [
+    (Object.keys(BLOCKS) as BlockKind[]).map((kind) => [
       kind,
-      { required: { id, body: BLOCK_KINDS[kind].body }, optional: (BLOCK_KINDS[kind].evidenceOnBlock ? { evidence: list(passageRange) } : {}) as Record<string, Shape> },
+      {
+        required: { id, body: BLOCKS[kind].body },
+        optional: (BLOCKS[kind].evidence === 'block' ? { evidence: list(passageRange) } : {}) as Record<string, Shape>,
+      },
     ]),
   ),
 );
 
 const lessonShape = object(
   {
-    id, title, kind: oneOf('lesson'), objectiveIds: ids, state: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved'),
-    plannedPassages: ids, blocks: list(blockShape),
+    id,
+    title,
+    kind: oneOf('lesson'),
+    objectiveIds: ids,
+    state: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved'),
+    plannedPassages: ids,
+    blocks: list(blockShape),
   },
   { minutesFixed: number({ min: 0, max: 10_000 }), given: list(id, { min: 1 }) },
 );
 
-const moduleShape = object({ id, title, purpose: string({ max: 4000 }), objectiveIds: ids, lessons: list(lessonShape) });
-const checkShape = tagged('kind', CHECK_KINDS);
+const moduleShape = object({
+  id,
+  title,
+  purpose: string({ max: 4000 }),
+  objectiveIds: ids,
+  lessons: list(lessonShape),
+});
+const checkShape = tagged('kind', Object.fromEntries(CHECK_KINDS.map((kind) => [kind, checkFields(kind)])));
 const objectiveShape = object(
-  { id, verb: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state'), object: string({ min: 1 }), level, text: string({ min: 1 }), evidence: list(passageRange) },
+  {
+    id,
+    verb: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state'),
+    object: string({ min: 1 }),
+    level,
+    text: string({ min: 1 }),
+    evidence: list(passageRange),
+  },
   { condition: string({ min: 1 }) },
 );
-const termShape = object({ id, term: string({ min: 1, max: 200 }), text: string({ min: 1 }), evidence: list(passageRange) });
-const madeShape = object({ at: number({ min: 0, whole: true }), by: string({ max: 80 }), why: oneOf('draft', 'replaced', 'conflict', 'kept') });
-const takeShape = object({ id, of: id, field: string({ min: 1, max: 40 }), value: anything, made: madeShape }, { name: string({ min: 1, max: 120 }) });
+const termShape = object({
+  id,
+  term: string({ min: 1, max: 200 }),
+  text: string({ min: 1 }),
+  evidence: list(passageRange),
+});
+const madeShape = object({
+  at: number({ min: 0, whole: true }),
+  by: string({ max: 80 }),
+  why: oneOf('draft', 'replaced', 'conflict', 'kept'),
+});
+const takeShape = object(
+  { id, of: id, field: string({ min: 1, max: 40 }), value: anything, made: madeShape },
+  { name: string({ min: 1, max: 120 }) },
+);
 const pageShape = object({ lesson: lessonShape, objectives: list(objectiveShape), checks: list(checkShape) });
 
-const answerShape = object({ id, topic: title, question: string({ min: 1, max: 1000 }), text: string({ max: 200_000 }) }, { lesson: id });
+const answerShape = object(
+  { id, topic: title, question: string({ min: 1, max: 1000 }), text: string({ max: 200_000 }) },
+  { lesson: id },
+);
 
-const settledShape = list(object({ id, holds: oneOf('first', 'second', 'both'), gone: list(passageRange) }, { words: string({ min: 1, max: 1000 }) }), { min: 1 });
+const settledShape = list(
+  object(
+    { id, holds: oneOf('first', 'second', 'both'), gone: list(passageRange) },
+    { words: string({ min: 1, max: 1000 }) },
+  ),
+  { min: 1 },
+);
 
-const correctionsShape = list(object(
-  { id, kind: oneOf('leave-out', 'furniture', 'focus', 'no-heading', 'heading', 'not'), sourceId: id, place: id },
-  { title, claim: string({ min: 1, max: 40 }), words: string({ min: 1, max: 80 }) },
-), { min: 1 });
+const correctionsShape = list(
+  object(
+    { id, kind: oneOf('leave-out', 'furniture', 'focus', 'no-heading', 'heading', 'not'), sourceId: id, place: id },
+    { title, claim: string({ min: 1, max: 40 }), words: string({ min: 1, max: 80 }) },
+  ),
+  { min: 1 },
+);
 const supportingShape = list(id, { min: 1 });
-const leftOutShape = list(object({ passages: list(passageRange, { min: 1 }), reason: oneOf(...LEFT_OUT_REASONS) }), { min: 1 });
+const leftOutShape = list(object({ passages: list(passageRange, { min: 1 }), reason: oneOf(...LEFT_OUT_REASONS) }), {
+  min: 1,
+});
 
 /** What a course may have beside its parts. */
-const COURSE_EXTRAS = { settled: settledShape, corrections: correctionsShape, supporting: supportingShape, leftOut: leftOutShape };
+const COURSE_EXTRAS = {
+  settled: settledShape,
+  corrections: correctionsShape,
+  supporting: supportingShape,
+  leftOut: leftOutShape,
+};
 
 /** The form of each kind of node. */
 export const NODE_SHAPES: Record<NodeKind, Shape> = {
-  module: moduleShape, lesson: lessonShape, block: blockShape, check: checkShape, objective: objectiveShape, term: termShape, take: takeShape, answer: answerShape,
+  module: moduleShape,
+  lesson: lessonShape,
+  block: blockShape,
+  check: checkShape,
+  objective: objectiveShape,
+  term: termShape,
+  take: takeShape,
+  answer: answerShape,
 };
 
 /** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
 export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; optional?: boolean }>> = {
-  course: { title: { shape: title }, language: { shape: language }, direction: { shape: oneOf('ltr', 'rtl') }, brief: { shape: briefShape }, ...Object.fromEntries(Object.entries(COURSE_EXTRAS).map(([key, shape]) => [key, { shape, optional: true }])) },
+  course: {
+    title: { shape: title },
+    language: { shape: language },
+    direction: { shape: oneOf('ltr', 'rtl') },
+    brief: { shape: briefShape },
+    ...Object.fromEntries(Object.entries(COURSE_EXTRAS).map(([key, shape]) => [key, { shape, optional: true }])),
+  },
   module: { title: { shape: title }, purpose: { shape: string({ max: 4000 }) }, objectiveIds: { shape: ids } },
   lesson: {
-    title: { shape: title }, objectiveIds: { shape: ids }, plannedPassages: { shape: ids }, given: { shape: list(id, { min: 1 }), optional: true },
-    state: { shape: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved') }, minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
+    title: { shape: title },
+    objectiveIds: { shape: ids },
+    plannedPassages: { shape: ids },
+    given: { shape: list(id, { min: 1 }), optional: true },
+    state: { shape: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved') },
+    minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
   },
-  // A block's body is checked with its kind by `apply`.
   block: { body: { shape: anything }, evidence: { shape: list(passageRange), optional: true } },
-  check: Object.fromEntries(
-    Object.entries({ ...CHECK_KINDS.choice.required, ...CHECK_KINDS.choice.optional })
+  check: Object.fromEntries([
+    ...Object.entries({ ...FRAME.required, ...FRAME.optional })
       .filter(([key]) => key !== 'id')
-      .map(([key, shape]) => [key, { shape: shape as Shape, optional: key in CHECK_KINDS.choice.optional }]),
-  ),
-  objective: { verb: { shape: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state') }, object: { shape: string({ min: 1 }) }, level: { shape: level }, text: { shape: string({ min: 1 }) }, condition: { shape: string({ min: 1 }), optional: true }, evidence: { shape: list(passageRange) } },
-  term: { term: { shape: string({ min: 1, max: 200 }) }, text: { shape: string({ min: 1 }) }, evidence: { shape: list(passageRange) } },
-  take: { value: { shape: anything }, made: { shape: madeShape }, name: { shape: string({ min: 1, max: 120 }), optional: true } },
+      .map(([key, shape]) => [key, { shape, optional: key in FRAME.optional }] as const),
+    ...OWN_CHECK_FIELDS.map((key) => [key, { shape: anything, optional: true }] as const),
+  ]),
+  objective: {
+    verb: { shape: oneOf('carry-out', 'apply', 'decide', 'explain', 'choose', 'state') },
+    object: { shape: string({ min: 1 }) },
+    level: { shape: level },
+    text: { shape: string({ min: 1 }) },
+    condition: { shape: string({ min: 1 }), optional: true },
+    evidence: { shape: list(passageRange) },
+  },
+  term: {
+    term: { shape: string({ min: 1, max: 200 }) },
+    text: { shape: string({ min: 1 }) },
+    evidence: { shape: list(passageRange) },
+  },
+  take: {
+    value: { shape: anything },
+    made: { shape: madeShape },
+    name: { shape: string({ min: 1, max: 120 }), optional: true },
+  },
   answer: { text: { shape: string({ max: 200_000 }) }, question: { shape: string({ min: 1, max: 1000 }) } },
 };
+
+/** What a field of a node may hold, by the kind of block or check it is; undefined where there is no such field. */
+export function fieldRule(
+  kind: NodeKind | 'course',
+  node: CourseNode | undefined,
+  field: string,
+): { shape: Shape; optional?: boolean } | undefined {
+  if (!Object.hasOwn(FIELDS[kind], field)) return undefined;
+  if (kind === 'block' && field === 'body') return { shape: formOf(node as Block).body };
+  if (kind !== 'check' || !OWN_CHECK_FIELDS.includes(field)) return FIELDS[kind][field];
+  const { required, optional } = checkFields((node as Check).kind);
+  if (Object.hasOwn(required, field)) return { shape: required[field] };
+  return Object.hasOwn(optional, field) ? { shape: optional[field], optional: true } : undefined;
+}
 
 const kindShape = oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer');
 const place = { parent: id, after: nullable(id) };
@@ -108,7 +222,10 @@ export const OPERATION_SHAPES: Record<string, Shape> = {
   set: object({ type: oneOf('set'), id, field: string({ min: 1, max: 40 }), value: anything }, { was: anything }),
 };
 
-/** What is wrong with a take's value: it is a lesson's page, a node whose place went, or what a field of some kind of node can hold. */
+/**
+ * What is wrong with a take's value: it is a lesson's page, a node whose place went, or what a field of some kind of
+ * node can hold.
+ */
 export function takeValueProblems({ id: take, field, value }: Take): Problem[] {
   const against = (shape: Shape): Problem[] => {
     const problems: Problem[] = [];
@@ -118,18 +235,35 @@ export function takeValueProblems({ id: take, field, value }: Take): Problem[] {
   if (field === 'page') return against(pageShape);
   if (field === 'insert') {
     const problems = against(binShape);
-    if (problems.length === 0) NODE_SHAPES[(value as { kind: NodeKind }).kind].check((value as { node: unknown }).node, `${take}/value`, problems);
+    if (problems.length === 0)
+      NODE_SHAPES[(value as { kind: NodeKind }).kind].check(
+        (value as { node: unknown }).node,
+        `${take}/value`,
+        problems,
+      );
     return problems;
   }
   const fields = Object.values(FIELDS).flatMap((rules) => (Object.hasOwn(rules, field) ? [rules[field]] : []));
   if (fields.length === 0) return [{ code: 'unknown-field', place: `${take}/${field}` }];
-  const shapes = field === 'body' ? Object.values(BLOCK_KINDS).map((kind) => kind.body) : fields.map((rule) => rule.shape);
-  const wrongs = (value === null && fields.some((rule) => rule.optional)) ? [[]] : shapes.map(against);
+  const shapes = field === 'body' ? Object.values(BLOCKS).map((kind) => kind.body) : fields.map((rule) => rule.shape);
+  const wrongs = value === null && fields.some((rule) => rule.optional) ? [[]] : shapes.map(against);
   return wrongs.some((problems) => problems.length === 0) ? [] : wrongs[0];
 }
 
 /** The form of a whole course. */
-export const courseShape = object({
-  id, title, language, direction: oneOf('ltr', 'rtl'), brief: briefShape, objectives: list(objectiveShape), glossary: list(termShape),
-  modules: list(moduleShape), checks: list(checkShape), takes: list(takeShape), bin: list(binShape),
-}, { ...COURSE_EXTRAS, answers: list(answerShape, { min: 1 }) });
+export const courseShape = object(
+  {
+    id,
+    title,
+    language,
+    direction: oneOf('ltr', 'rtl'),
+    brief: briefShape,
+    objectives: list(objectiveShape),
+    glossary: list(termShape),
+    modules: list(moduleShape),
+    checks: list(checkShape),
+    takes: list(takeShape),
+    bin: list(binShape),
+  },
+  { ...COURSE_EXTRAS, answers: list(answerShape, { min: 1 }) },
+);

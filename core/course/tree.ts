@@ -1,4 +1,4 @@
-import type { Block } from './blocks';
+import type { Block } from '../blocks/forms';
 import type { Course, CourseNode, Lesson, Module, NodeKind } from './course';
 
 /** Where each kind of node lives: the kind of its parent, and the list there. */
@@ -16,7 +16,8 @@ const HOMES: Record<NodeKind, { parent: 'course' | 'module' | 'lesson'; list: st
 /** Lists that an empty course does not have. */
 const OPTIONAL = new Set(['answers']);
 
-const courseList = (course: Course, list: string): CourseNode[] => (course[list as 'checks'] as CourseNode[] | undefined) ?? [];
+const courseList = (course: Course, list: string): CourseNode[] =>
+  (course[list as 'checks'] as CourseNode[] | undefined) ?? [];
 
 /** A node with where it stands. */
 export interface Found {
@@ -55,11 +56,17 @@ function within(nodes: readonly CourseNode[], id: string, kind: NodeKind, parent
  * The course with one list changed: the children of a kind below `parent`. Only the nodes on the way are copied.
  * Undefined when `parent` is no place for that kind.
  */
-export function withChildren(course: Course, parent: string, kind: NodeKind, change: (nodes: CourseNode[]) => CourseNode[] | undefined): Course | undefined {
+export function withChildren(
+  course: Course,
+  parent: string,
+  kind: NodeKind,
+  change: (nodes: CourseNode[]) => CourseNode[] | undefined,
+): Course | undefined {
   const home = HOMES[kind];
   if (home.parent === 'course') {
     const changed = parent === course.id ? change(courseList(course, home.list)) : undefined;
-    if (!changed || changed.length > 0 || !OPTIONAL.has(home.list)) return changed && { ...course, [home.list]: changed };
+    if (!changed || changed.length > 0 || !OPTIONAL.has(home.list))
+      return changed && { ...course, [home.list]: changed };
     const without = { ...course };
     delete without[home.list as 'answers'];
     return without;
@@ -74,7 +81,10 @@ export function withChildren(course: Course, parent: string, kind: NodeKind, cha
     const index = home.parent === 'lesson' ? module.lessons.findIndex((lesson) => lesson.id === parent) : -1;
     if (index >= 0) {
       const blocks = change(module.lessons[index].blocks) as Block[] | undefined;
-      modules[at] = { ...module, lessons: module.lessons.map((lesson, place) => (place === index && blocks ? { ...lesson, blocks } : lesson)) };
+      modules[at] = {
+        ...module,
+        lessons: module.lessons.map((lesson, place) => (place === index && blocks ? { ...lesson, blocks } : lesson)),
+      };
       return blocks && { ...course, modules };
     }
   }
@@ -94,7 +104,9 @@ export function hasAnyId(course: Course, ids: ReadonlySet<string>): boolean {
   for (const { parent, list } of Object.values(HOMES)) {
     if (parent === 'course' && courseList(course, list).some((node) => ids.has(node.id))) return true;
   }
-  return course.modules.some((module) => module.lessons.some((lesson) => ids.has(lesson.id) || lesson.blocks.some((block) => ids.has(block.id))));
+  return course.modules.some((module) =>
+    module.lessons.some((lesson) => ids.has(lesson.id) || lesson.blocks.some((block) => ids.has(block.id))),
+  );
 }
 
 /** The nodes of a kind that lies directly in the course. */

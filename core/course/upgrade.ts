@@ -1,15 +1,16 @@
-import { mapBlockTexts } from './blocks';
-import type { Check } from './checks';
+import { checkIn, mapBlockTexts } from '../blocks/forms';
+import { checkFormOf, type Check } from '../checks/forms';
 import type { BinEntry, Course, Lesson, Module, Take } from './course';
 import { nodeProblems } from './invariants';
 import type { Operation } from './operations';
-import { fail, type Problem } from './problem';
-import { canonicalRichText } from './rich-text';
+import { fail, type Problem } from '../document/problem';
+import { canonicalRichText } from '../document/rich-text';
 import { NODE_SHAPES, OPERATION_SHAPES } from './shapes';
 
 /**
- * The version of course documents and of operations on them. 2: takes say when, by whom and why; what a log may hold is checked.
- * 3: what was left out and why, what a lesson was given, where else the sources say the same; a document without them is one of 3.
+ * The version of course documents and of operations on them. 2: takes say when, by whom and why; what a log may hold is
+ * checked. 3: what was left out and why, what a lesson was given, where else the sources say the same; a document
+ * without them is one of 3.
  */
 export const DOCUMENT_VERSION = 3;
 
@@ -24,15 +25,19 @@ export function upgradeCourse(document: unknown, version: number): Course {
 export function upgradeOperation(operation: Operation, version: number): Operation {
   if (version > DOCUMENT_VERSION) fail('newer-document', { version, known: DOCUMENT_VERSION });
   if (version >= 2) return operation;
-  if (operation.type === 'insert' && operation.kind === 'take') return { ...operation, node: withMaker(operation.node as Take) };
+  if (operation.type === 'insert' && operation.kind === 'take')
+    return { ...operation, node: withMaker(operation.node as Take) };
   if (operation.type !== 'remove' || !operation.bin) return operation;
   // Version 1 believed what a sender said of the bin.
-  const entry = operation.bin.kind === 'take' ? { ...operation.bin, node: withMaker(operation.bin.node as Take) } : operation.bin;
+  const entry =
+    operation.bin.kind === 'take' ? { ...operation.bin, node: withMaker(operation.bin.node as Take) } : operation.bin;
   return { type: 'remove', id: operation.id, ...(isEntry(entry) && { bin: entry }) };
 }
 
 function withMaker(take: Take): Take {
-  return (take as Partial<Take>).made ? take : { ...take, made: { at: 0, by: '', why: take.field === 'page' ? 'replaced' : 'kept' } };
+  return (take as Partial<Take>).made
+    ? take
+    : { ...take, made: { at: 0, by: '', why: take.field === 'page' ? 'replaced' : 'kept' } };
 }
 
 function isEntry(entry: BinEntry): boolean {
@@ -56,10 +61,17 @@ export function mended(course: Course): Course {
   const objectives = new Set(course.objectives.map((objective) => objective.id));
   const known = (ids: readonly string[]) => ids.filter((id) => objectives.has(id));
   const lesson = (each: Lesson): Lesson => ({
-    ...each, objectiveIds: known(each.objectiveIds),
-    blocks: each.blocks.filter((block) => block.kind !== 'check' || checks.has(block.body.checkId)).map((block) => mapBlockTexts(block, canonicalRichText)),
+    ...each,
+    objectiveIds: known(each.objectiveIds),
+    blocks: each.blocks
+      .filter((block) => checks.has(checkIn(block) ?? '') || checkIn(block) === undefined)
+      .map((block) => mapBlockTexts(block, canonicalRichText)),
   });
-  const module = (each: Module): Module => ({ ...each, objectiveIds: known(each.objectiveIds), lessons: each.lessons.map(lesson) });
+  const module = (each: Module): Module => ({
+    ...each,
+    objectiveIds: known(each.objectiveIds),
+    lessons: each.lessons.map(lesson),
+  });
   return {
     ...course,
     modules: course.modules.map(module),
@@ -70,8 +82,6 @@ export function mended(course: Course): Course {
 }
 
 function mendedCheck({ objectiveId, ...check }: Check, objectives: ReadonlySet<string>): Check {
-  const seen = new Set<string>();
-  const options = check.options.filter(({ id }) => !seen.has(id) && seen.add(id));
-  const key = seen.has(check.key) ? check.key : options[0].id;
-  return { ...check, options, key, ...(objectiveId && objectives.has(objectiveId) && { objectiveId }) };
+  const mended = checkFormOf(check).mended?.(check) ?? check;
+  return { ...mended, ...(objectiveId && objectives.has(objectiveId) && { objectiveId }) };
 }

@@ -1,8 +1,10 @@
-import { blockTexts } from './blocks';
+import { blockTexts, checkIn } from '../blocks/forms';
 import { allLessons, type Course } from './course';
-import { evidencedSentences, type PassageRange } from './rich-text';
+import { evidencedSentences, type PassageRange } from '../document/rich-text';
 
-/** A place of the course that stands on words of a passage: a sentence or block of a lesson, or a question placed in it. */
+/**
+ * A place of the course that stands on words of a passage: a sentence or block of a lesson, or a question placed in it.
+ */
 export interface Use {
   from: number;
   to: number;
@@ -27,11 +29,13 @@ export function usesOf(course: Pick<Course, 'modules' | 'checks'>): Map<string, 
   for (const lesson of allLessons(course as Course)) {
     for (const block of lesson.blocks) {
       note(block.evidence, lesson.id);
-      for (const text of blockTexts(block)) for (const { mark } of evidencedSentences(text)) {
-        note(mark.attrs.passages, lesson.id);
-        note(mark.attrs.also, lesson.id, undefined, true);
-      }
-      if (block.kind === 'check') note(checks.get(block.body.checkId)?.evidence, lesson.id, block.body.checkId);
+      for (const text of blockTexts(block))
+        for (const { mark } of evidencedSentences(text)) {
+          note(mark.attrs.passages, lesson.id);
+          note(mark.attrs.also, lesson.id, undefined, true);
+        }
+      const check = checkIn(block);
+      if (check) note(checks.get(check)?.evidence, lesson.id, check);
     }
   }
   return uses;

@@ -1,6 +1,6 @@
 import type { Course, NodeKind } from './course';
 import { doubleIds, nodeProblems, referenceProblems } from './invariants';
-import type { Problem } from './problem';
+import type { Problem } from '../document/problem';
 import { courseShape, NODE_SHAPES } from './shapes';
 import { nodesOf } from './tree';
 
@@ -20,5 +20,10 @@ export function validateCourse(value: unknown): Problem[] {
     problems.push(...(wrong.length > 0 ? wrong : nodeProblems(kind, node)));
   }
   const kinds = Object.keys(NODE_SHAPES) as NodeKind[];
-  return [...problems, ...doubleIds(course), ...referenceProblems(course), ...kinds.flatMap((kind) => nodesOf(course, kind).flatMap((node) => nodeProblems(kind, node)))];
+  return [
+    ...problems,
+    ...doubleIds(course),
+    ...referenceProblems(course),
+    ...kinds.flatMap((kind) => nodesOf(course, kind).flatMap((node) => nodeProblems(kind, node))),
+  ];
 }

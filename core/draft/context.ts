@@ -25,7 +25,9 @@ export interface DraftContext {
 
 /** Prepares drafting from what is understood of the sources. */
 export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): DraftContext {
-  const owner = new Map(knowledge.flatMap((each) => each.source.passages.map((passage) => [passage.id, each] as const)));
+  const owner = new Map(
+    knowledge.flatMap((each) => each.source.passages.map((passage) => [passage.id, each] as const)),
+  );
   const claims = knowledge.flatMap((each) => each.claims);
   const byPassage = new Map<string, Claim[]>();
   for (const claim of claims) {
@@ -36,9 +38,17 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
     }
   }
   const cut = knowledge.map((each) => ({ knowledge: each, ...unitsOf(each) }));
-  const unitOf = new Map(cut.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id): [string, Unit] => [id, unit]))));
+  const unitOf = new Map(
+    cut.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id): [string, Unit] => [id, unit]))),
+  );
   return {
-    brief, knowledge, sources: cut, claims, terms: commonTerms(knowledge), repeatedClaims: repeatedClaims(claims), pools: new Map(),
+    brief,
+    knowledge,
+    sources: cut,
+    claims,
+    terms: commonTerms(knowledge),
+    repeatedClaims: repeatedClaims(claims),
+    pools: new Map(),
     matter: {
       of: (passageId) => owner.get(passageId)!,
       claims: byPassage,
@@ -52,26 +62,40 @@ export function draftContext(brief: Brief, knowledge: readonly Knowledge[]): Dra
 }
 
 /**
- * The same context for the lessons of an outline, with their passages: wrong answers come from nowhere else, and what two of them
- * say is said once.
+ * The same context for the lessons of an outline, with their passages: wrong answers come from nowhere else, and what
+ * two of them say is said once.
  */
-export function contextFor(context: DraftContext, lessons: readonly { id: string; passages: readonly string[] }[]): DraftContext {
+export function contextFor(
+  context: DraftContext,
+  lessons: readonly { id: string; passages: readonly string[] }[],
+): DraftContext {
   const home = new Map(lessons.flatMap(({ id, passages }) => passages.map((passage) => [passage, id] as const)));
   const used = new Set(home.keys());
   const claims = context.claims.filter((claim) => claim.ranges.every((range) => used.has(range.id)));
   const pools = new Map<string, QuestionPool>();
   for (const { pack } of context.knowledge) {
-    if (pack.questions && !pools.has(pack.code)) pools.set(pack.code, questionPool(claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === pack.code), pack));
+    if (pack.questions && !pools.has(pack.code))
+      pools.set(
+        pack.code,
+        questionPool(
+          claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === pack.code),
+          pack,
+        ),
+      );
   }
   return { ...context, claims, pools, matter: { ...context.matter, ...saidOnce(context, home) } };
 }
 
 function repeatedClaims(claims: readonly Claim[]): Set<string> {
   const seen = new Set<string>();
-  return new Set(claims.filter((claim) => {
-    const key = `${claim.kind}|${claim.text.toLowerCase()}`;
-    if (seen.has(key)) return true;
-    seen.add(key);
-    return false;
-  }).map((claim) => claim.id));
+  return new Set(
+    claims
+      .filter((claim) => {
+        const key = `${claim.kind}|${claim.text.toLowerCase()}`;
+        if (seen.has(key)) return true;
+        seen.add(key);
+        return false;
+      })
+      .map((claim) => claim.id),
+  );
 }

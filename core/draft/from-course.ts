@@ -1,7 +1,7 @@
 import { allLessons, type Course, type Lesson, type Objective } from '../course/course';
 import type { LeftOut } from '../course/left-out';
 import { isHarmless } from '../course/left-out-words';
-import { fail } from '../course/problem';
+import { fail } from '../document/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
 import type { OutlineProposal, Scope } from '../outline';
@@ -21,10 +21,14 @@ const MOST_FOUND = 14;
 const CLOSE_ENOUGH = 0.35;
 
 /**
- * The matter of a lesson as it stands in the course: its planned passages in teaching order, widened to whole units, and what the
- * author gave it, behind what it stands with in its source. `elsewhere`: passages that other lessons plan.
+ * The matter of a lesson as it stands in the course: its planned passages in teaching order, widened to whole units,
+ * and what the author gave it, behind what it stands with in its source. `elsewhere`: passages that other lessons plan.
  */
-export function scopeOf({ title, plannedPassages, given = [] }: Pick<Lesson, 'title' | 'plannedPassages' | 'given'>, { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>, elsewhere: ReadonlySet<string> = new Set()): Scope {
+export function scopeOf(
+  { title, plannedPassages, given = [] }: Pick<Lesson, 'title' | 'plannedPassages' | 'given'>,
+  { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>,
+  elsewhere: ReadonlySet<string> = new Set(),
+): Scope {
   const order: string[] = [];
   const taken = new Set<string>();
   const take = (id: string) => {
@@ -41,7 +45,10 @@ export function scopeOf({ title, plannedPassages, given = [] }: Pick<Lesson, 'ti
     const own = place.get(id);
     if (taken.has(id) || !own) continue;
     taken.add(id);
-    const before = order.reduce((last, other, at) => (place.get(other)!.section === own.section && place.get(other)!.at < own.at ? at : last), -1);
+    const before = order.reduce(
+      (last, other, at) => (place.get(other)!.section === own.section && place.get(other)!.at < own.at ? at : last),
+      -1,
+    );
     order.splice(before < 0 ? order.length : before + 1, 0, id);
   }
   const sections: ScopeSection[] = [];
@@ -50,7 +57,13 @@ export function scopeOf({ title, plannedPassages, given = [] }: Pick<Lesson, 'ti
     if (sections.at(-1)?.id === section.id) sections.at(-1)!.passages.push(id);
     else sections.push({ id: section.id, title: section.title, path, passages: [id] });
   }
-  return { title, sourceId: order.length > 0 ? matter.of(order[0]).source.id : knowledge[0]?.source.id ?? '', sections, words: 0, weight: 1 };
+  return {
+    title,
+    sourceId: order.length > 0 ? matter.of(order[0]).source.id : (knowledge[0]?.source.id ?? ''),
+    sections,
+    words: 0,
+    weight: 1,
+  };
 }
 
 /** Where each passage stands: its section with the titles above, and its place in the source. */
@@ -72,28 +85,51 @@ function pulledInto(course: Course): Map<string, string[]> {
   const pulled = new Map<string, string[]>();
   for (const [passage, uses] of usesOf(course)) {
     if (planned.has(passage)) continue;
-    for (const lesson of new Set(uses.filter((use) => !use.check && !use.also).map((use) => use.lesson))) pulled.set(lesson, [...(pulled.get(lesson) ?? []), passage]);
+    for (const lesson of new Set(uses.filter((use) => !use.check && !use.also).map((use) => use.lesson)))
+      pulled.set(lesson, [...(pulled.get(lesson) ?? []), passage]);
   }
   return pulled;
 }
 
 /** What the author gave a lesson, by giving it or by pulling it into its page. */
-const givenTo = ({ id, given = [] }: Lesson, pulled: ReadonlyMap<string, string[]>): string[] => [...new Set([...given, ...(pulled.get(id) ?? [])])];
+const givenTo = ({ id, given = [] }: Lesson, pulled: ReadonlyMap<string, string[]>): string[] => [
+  ...new Set([...given, ...(pulled.get(id) ?? [])]),
+];
 
-/** The outline of a course as a proposal, so that it can be planned and drafted like a new one. A lesson without passages gets those that fit its title. */
+/**
+ * The outline of a course as a proposal, so that it can be planned and drafted like a new one. A lesson without
+ * passages gets those that fit its title.
+ */
 export function proposalOf(course: Course, context: Pick<DraftContext, 'knowledge' | 'matter'>): OutlineProposal {
   const planned = new Set(allLessons(course).flatMap((lesson) => lesson.plannedPassages));
   const pulled = pulledInto(course);
   return {
-    title: course.title, language: course.language, dropped: [], notices: [],
+    title: course.title,
+    language: course.language,
+    dropped: [],
+    notices: [],
     modules: course.modules.map((module) => ({
-      id: module.id, title: module.title,
+      id: module.id,
+      title: module.title,
       lessons: module.lessons.map((lesson) => {
         const { id, title } = lesson;
         const given = givenTo(lesson, pulled).filter((each) => context.matter.of(each));
-        const plannedPassages = lesson.plannedPassages.length > 0 || given.length > 0 ? lesson.plannedPassages : fittingPassages(title, context, planned);
+        const plannedPassages =
+          lesson.plannedPassages.length > 0 || given.length > 0
+            ? lesson.plannedPassages
+            : fittingPassages(title, context, planned);
         const own = new Set(plannedPassages);
-        return { id, title, otherTitles: [], ...(given.length > 0 && { given }), scope: scopeOf({ title, plannedPassages, given }, context, new Set([...planned].filter((each) => !own.has(each)))) };
+        return {
+          id,
+          title,
+          otherTitles: [],
+          ...(given.length > 0 && { given }),
+          scope: scopeOf(
+            { title, plannedPassages, given },
+            context,
+            new Set([...planned].filter((each) => !own.has(each))),
+          ),
+        };
       }),
     })),
   };
@@ -108,40 +144,86 @@ export interface UnusedPassage {
   kinds: Claim['kind'][];
 }
 
-/** Passages of the sources that no page and no placed question stands on yet, those that fit a lesson best first; what was left out by name is none. */
-export function unusedFor(course: Course, lessonId: string, knowledge: readonly Knowledge[], most = 12): UnusedPassage[] {
+/**
+ * Passages of the sources that no page and no placed question stands on yet, those that fit a lesson best first; what
+ * was left out by name is none.
+ */
+export function unusedFor(
+  course: Course,
+  lessonId: string,
+  knowledge: readonly Knowledge[],
+  most = 12,
+): UnusedPassage[] {
   const lesson = allLessons(course).find((each) => each.id === lessonId);
   if (!lesson) return [];
-  const named = (course.leftOut ?? []).filter(({ reason }) => isHarmless(reason)).flatMap(({ passages }) => passages.map((range) => range.id));
+  const named = (course.leftOut ?? [])
+    .filter(({ reason }) => isHarmless(reason))
+    .flatMap(({ passages }) => passages.map((range) => range.id));
   const used = new Set([...usesOf(course).keys(), ...named]);
-  const planned = lesson.plannedPassages.flatMap((id) => knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []));
+  const planned = lesson.plannedPassages.flatMap((id) =>
+    knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []),
+  );
   const stems = knowledge[0]?.pack.stems(lesson.title) ?? [];
   return ranked([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
 }
 
-function fittingPassages(topic: string, { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>, used: ReadonlySet<string>): string[] {
-  const found = ranked(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used).filter((each) => !matter.unitOf(each.id).noise);
-  return found.filter((each) => each.score >= found[0].score * CLOSE_ENOUGH).slice(0, MOST_FOUND).map((each) => each.id);
+function fittingPassages(
+  topic: string,
+  { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>,
+  used: ReadonlySet<string>,
+): string[] {
+  const found = ranked(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used).filter(
+    (each) => !matter.unitOf(each.id).noise,
+  );
+  return found
+    .filter((each) => each.score >= found[0].score * CLOSE_ENOUGH)
+    .slice(0, MOST_FOUND)
+    .map((each) => each.id);
 }
 
 function ranked(stems: readonly string[], knowledge: readonly Knowledge[], used: ReadonlySet<string>): UnusedPassage[] {
-  const passages = knowledge.flatMap((each) => each.source.passages.filter((passage) => !used.has(passage.id) && passage.kind !== 'code' && passage.kind !== 'footnote').map((passage) => ({ passage, each })));
-  const index = new Bm25(passages.map(({ passage, each }) => (each.sentences.get(passage.id) ?? []).flatMap((sentence) => sentence.stems)));
+  const passages = knowledge.flatMap((each) =>
+    each.source.passages
+      .filter((passage) => !used.has(passage.id) && passage.kind !== 'code' && passage.kind !== 'footnote')
+      .map((passage) => ({ passage, each })),
+  );
+  const index = new Bm25(
+    passages.map(({ passage, each }) => (each.sentences.get(passage.id) ?? []).flatMap((sentence) => sentence.stems)),
+  );
   const kinds = new Map<string, Set<Claim['kind']>>();
-  for (const claim of knowledge.flatMap((each) => each.claims)) for (const range of claim.ranges) kinds.set(range.id, (kinds.get(range.id) ?? new Set()).add(claim.kind));
+  for (const claim of knowledge.flatMap((each) => each.claims))
+    for (const range of claim.ranges) kinds.set(range.id, (kinds.get(range.id) ?? new Set()).add(claim.kind));
   return index.rank(stems).map(({ document, score }) => {
     const { passage, each } = passages[document];
-    return { id: passage.id, sourceId: each.source.id, score: Math.round(score * 100) / 100, kinds: [...(kinds.get(passage.id) ?? [])] };
+    return {
+      id: passage.id,
+      sourceId: each.source.id,
+      score: Math.round(score * 100) / 100,
+      kinds: [...(kinds.get(passage.id) ?? [])],
+    };
   });
 }
 
-/** What a lesson's learner can do afterwards, from all that its planned passages claim: for an outline, before any text. */
-export function plannedObjectives(lesson: Pick<Lesson, 'id' | 'title' | 'plannedPassages'>, context: DraftContext): Objective[] {
+/**
+ * What a lesson's learner can do afterwards, from all that its planned passages claim: for an outline, before any text.
+ */
+export function plannedObjectives(
+  lesson: Pick<Lesson, 'id' | 'title' | 'plannedPassages'>,
+  context: DraftContext,
+): Objective[] {
   const [first] = lesson.plannedPassages;
   if (!first) return [];
   const knowledge = context.matter.of(first);
-  const claims = new Map(lesson.plannedPassages.flatMap((id) => context.matter.claims.get(id) ?? []).map((claim) => [claim.id, claim]));
-  return lessonObjectives(lesson.id, lesson.title, [...claims.values()], lesson.plannedPassages.map((id) => context.matter.of(id).passages.get(id)!), knowledge);
+  const claims = new Map(
+    lesson.plannedPassages.flatMap((id) => context.matter.claims.get(id) ?? []).map((claim) => [claim.id, claim]),
+  );
+  return lessonObjectives(
+    lesson.id,
+    lesson.title,
+    [...claims.values()],
+    lesson.plannedPassages.map((id) => context.matter.of(id).passages.get(id)!),
+    knowledge,
+  );
 }
 
 /** A course made ready for drafting: its plan and all that drafting looks things up in. */
@@ -152,10 +234,30 @@ export interface Prepared {
   leftOut: LeftOut[];
 }
 
-/** What a preparation depends on: with the same words it serves for every lesson, however much of them is drafted already. */
+/**
+ * What a preparation depends on: with the same words it serves for every lesson, however much of them is drafted
+ * already.
+ */
 export function preparedFor(course: Course): string {
   const pulled = pulledInto(course);
-  return JSON.stringify([course.title, course.brief, course.settled, course.corrections, course.supporting, course.modules.map((module) => [module.id, module.title, module.lessons.map((lesson) => [lesson.id, lesson.title, lesson.minutesFixed, lesson.plannedPassages, givenTo(lesson, pulled)])])]);
+  return JSON.stringify([
+    course.title,
+    course.brief,
+    course.settled,
+    course.corrections,
+    course.supporting,
+    course.modules.map((module) => [
+      module.id,
+      module.title,
+      module.lessons.map((lesson) => [
+        lesson.id,
+        lesson.title,
+        lesson.minutesFixed,
+        lesson.plannedPassages,
+        givenTo(lesson, pulled),
+      ]),
+    ]),
+  ]);
 }
 
 /** Plans a course as it stands. */
@@ -168,8 +270,9 @@ export function prepareCourse(course: Course, knowledge: readonly Knowledge[]): 
 }
 
 /**
- * Drafts one lesson of a course from its planned passages. Throws the problems `gone` (no such lesson), `taught-elsewhere` (what
- * fits its title stands in another lesson, which is named) and `nothing-to-draft` (the sources hold nothing that fits it).
+ * Drafts one lesson of a course from its planned passages. Throws the problems `gone` (no such lesson),
+ * `taught-elsewhere` (what fits its title stands in another lesson, which is named) and `nothing-to-draft` (the sources
+ * hold nothing that fits it).
  */
 export function draftLessonOf(course: Course, lessonId: string, { plan, context }: Prepared): DraftedLesson {
   const lesson = allLessons(course).find((each) => each.id === lessonId) ?? fail('gone', undefined, lessonId);
@@ -185,5 +288,10 @@ export function draftLessonOf(course: Course, lessonId: string, { plan, context 
 /** The lesson that plans what fits another's title best. */
 function holderOf({ id, title }: Lesson, course: Course, { knowledge }: DraftContext): Lesson | undefined {
   const [best] = ranked(knowledge[0]?.pack.stems(title) ?? [], knowledge, new Set());
-  return best && allLessons(course).find((lesson) => lesson.id !== id && [...lesson.plannedPassages, ...(lesson.given ?? [])].includes(best.id));
+  return (
+    best &&
+    allLessons(course).find(
+      (lesson) => lesson.id !== id && [...lesson.plannedPassages, ...(lesson.given ?? [])].includes(best.id),
+    )
+  );
 }

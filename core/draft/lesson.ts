@@ -1,7 +1,7 @@
 import { draftQuestions } from '../check';
-import type { Block } from '../course/blocks';
-import type { Check } from '../course/checks';
-import { idFrom } from '../course/id';
+import type { Block } from '../blocks/forms';
+import type { Check } from '../checks/forms';
+import { idFrom } from '../document/id';
 import type { LessonPage } from '../course/takes';
 import type { Claim } from '../knowledge';
 import { composePage } from '../lesson/compose';
@@ -16,23 +16,45 @@ export type DraftedLesson = LessonPage;
 /** Drafts one lesson: a pure function of its plan and the sources. */
 export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {
   const { lesson, parts } = plan;
-  const page = composePage(lesson, lesson.scope, parts, context.matter, courseTitle, context.brief.sourcesOnly ? [] : recalledTerms(plan, context));
+  const page = composePage(
+    lesson,
+    lesson.scope,
+    parts,
+    context.matter,
+    courseTitle,
+    context.brief.sourcesOnly ? [] : recalledTerms(plan, context),
+  );
   const claims = claimsIn(plan, context);
   const planned = [...new Set(parts.flatMap((part) => part.items.map((item) => item.passage.id)))];
   const knowledge = context.matter.of(planned[0]);
-  const objectives = lessonObjectives(lesson.id, lesson.title, claims, planned.map((id) => context.matter.of(id).passages.get(id)!), knowledge);
+  const objectives = lessonObjectives(
+    lesson.id,
+    lesson.title,
+    claims,
+    planned.map((id) => context.matter.of(id).passages.get(id)!),
+    knowledge,
+  );
   const pool = context.pools.get(knowledge.pack.code);
   const checks: Check[] = pool ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course: pool }) : [];
   for (const check of checks) {
-    const objective = objectives.find((each) => each.evidence.some((range) => check.evidence.some((own) => own.id === range.id)));
+    const objective = objectives.find((each) =>
+      each.evidence.some((range) => check.evidence.some((own) => own.id === range.id)),
+    );
     if (objective) check.objectiveId = objective.id;
   }
   return {
     lesson: {
-      id: lesson.id, title: lesson.title, kind: 'lesson', objectiveIds: objectives.map((objective) => objective.id), state: 'drafted',
-      plannedPassages: planned, ...(lesson.given?.length && { given: [...lesson.given] }), blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
+      id: lesson.id,
+      title: lesson.title,
+      kind: 'lesson',
+      objectiveIds: objectives.map((objective) => objective.id),
+      state: 'drafted',
+      plannedPassages: planned,
+      ...(lesson.given?.length && { given: [...lesson.given] }),
+      blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
     },
-    objectives, checks,
+    objectives,
+    checks,
   };
 }
 
@@ -40,7 +62,12 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
 function recalledTerms({ lesson }: LessonPlan, { matter }: DraftContext): string[] {
   const own = passagesOf(lesson.scope).flatMap((id) => matter.claims.get(id) ?? []);
   const known = new Set(matter.known.map((stems) => stems.join(' ')));
-  const terms = own.filter((claim) => claim.kind === 'definition' && claim.term && known.has(matter.of(claim.ranges[0].id).pack.stems(claim.term).join(' ')));
+  const terms = own.filter(
+    (claim) =>
+      claim.kind === 'definition' &&
+      claim.term &&
+      known.has(matter.of(claim.ranges[0].id).pack.stems(claim.term).join(' ')),
+  );
   return [...new Set(terms.map((claim) => claim.term!))];
 }
 
@@ -66,7 +93,8 @@ function spread(checks: readonly Check[], most: number): Check[] {
     const turn = (check: Check) => used.get(check.drafted?.form ?? '') ?? 0;
     const next = open.reduce((best, check) => (turn(check) < turn(best) ? check : best));
     open.splice(open.indexOf(next), 1);
-    if (placed.some((other) => other.evidence.some((range) => next.evidence.some((own) => own.id === range.id)))) continue;
+    if (placed.some((other) => other.evidence.some((range) => next.evidence.some((own) => own.id === range.id))))
+      continue;
     placed.push(next);
     used.set(next.drafted?.form ?? '', turn(next) + 1);
   }
@@ -74,14 +102,21 @@ function spread(checks: readonly Check[], most: number): Check[] {
 }
 
 /** Puts each check behind the part of the page that answers it; the summary stays last. */
-function withChecks(blocks: readonly Block[], ends: readonly (number | undefined)[], checks: readonly Check[], { parts, lesson }: LessonPlan): Block[] {
-  const sectionOf = (passageId: string) => (parts.find((part) => part.items.some((item) => item.passage.id === passageId)) ?? parts.at(-1)!).section;
+function withChecks(
+  blocks: readonly Block[],
+  ends: readonly (number | undefined)[],
+  checks: readonly Check[],
+  { parts, lesson }: LessonPlan,
+): Block[] {
+  const sectionOf = (passageId: string) =>
+    (parts.find((part) => part.items.some((item) => item.passage.id === passageId)) ?? parts.at(-1)!).section;
   const places = checks.map((check) => ({ check, at: ends[sectionOf(check.evidence.at(-1)!.id)] ?? blocks.length }));
   // Callouts may have been joined since the ends were counted.
   const last = blocks.at(-1)?.kind === 'summary' ? blocks.length - 1 : blocks.length;
   const result: Block[] = [];
   for (let at = 0; at <= blocks.length; at++) {
-    for (const { check } of places.filter((place) => Math.min(place.at, last) === at)) result.push({ id: idFrom('b', lesson.id, 'check', check.id), kind: 'check', body: { checkId: check.id } });
+    for (const { check } of places.filter((place) => Math.min(place.at, last) === at))
+      result.push({ id: idFrom('b', lesson.id, 'check', check.id), kind: 'check', body: { checkId: check.id } });
     if (at < blocks.length) result.push(blocks[at]);
   }
   return result;

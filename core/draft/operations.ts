@@ -9,17 +9,36 @@ import { purposeOf } from './index';
 import type { CoursePlan } from './plan';
 
 /** Turns a proposal into modules and blank lessons, each with the passages of units that the plan has room for. */
-export function outlineNodes(proposal: OutlineProposal, { without }: Pick<CoursePlan, 'without'>, context: DraftContext, leftOut: LeftOut[]): OutlineNodes {
+export function outlineNodes(
+  proposal: OutlineProposal,
+  { without }: Pick<CoursePlan, 'without'>,
+  context: DraftContext,
+  leftOut: LeftOut[],
+): OutlineNodes {
   const objectives: Objective[] = [];
   const modules = proposal.modules.map((module): Module => {
     const lessons = module.lessons.map(({ id, title, scope }): Lesson => {
       const plannedPassages = passagesOf(scope).filter((passage) => !without.has(context.matter.unitOf(passage).id));
       const own = plannedObjectives({ id, title, plannedPassages }, context);
       objectives.push(...own);
-      return { id, title, kind: 'lesson', objectiveIds: own.map((objective) => objective.id), state: 'blank', plannedPassages, blocks: [] };
+      return {
+        id,
+        title,
+        kind: 'lesson',
+        objectiveIds: own.map((objective) => objective.id),
+        state: 'blank',
+        plannedPassages,
+        blocks: [],
+      };
     });
     const objectiveIds = lessons.flatMap((lesson) => lesson.objectiveIds.slice(0, 1)).slice(0, 4);
-    return { id: module.id, title: module.title, purpose: purposeOf(objectiveIds, objectives, context), objectiveIds, lessons };
+    return {
+      id: module.id,
+      title: module.title,
+      purpose: purposeOf(objectiveIds, objectives, context),
+      objectiveIds,
+      lessons,
+    };
   });
   return { modules, objectives, leftOut };
 }

@@ -27,35 +27,68 @@ export interface CoursePlan {
 }
 
 /**
- * Fits an outline's matter into the minutes asked: a target to fill, then a limit. Without minutes everything is taught. `aim` is
- * the minutes to plan for, when a first draft came out longer or shorter than asked. `settled`: the lessons are the author's
- * already, and none is left out.
+ * Fits an outline's matter into the minutes asked: a target to fill, then a limit. Without minutes everything is
+ * taught. `aim` is the minutes to plan for, when a first draft came out longer or shorter than asked. `settled`: the
+ * lessons are the author's already, and none is left out.
  */
-export function planCourse(proposal: OutlineProposal, context: DraftContext, { aim = context.brief.size.minutes, settled = false }: { aim?: number; settled?: boolean } = {}): CoursePlan {
+export function planCourse(
+  proposal: OutlineProposal,
+  context: DraftContext,
+  { aim = context.brief.size.minutes, settled = false }: { aim?: number; settled?: boolean } = {},
+): CoursePlan {
   const { minutes: asked, questionsPerLesson: questions } = context.brief.size;
   const open = proposal.modules.map((module) => ({
-    id: module.id, title: module.title,
+    id: module.id,
+    title: module.title,
     lessons: module.lessons.map((lesson): Sized & { lesson: ProposedLesson; parts: Part[] } => {
       const parts = partsOf(lesson.scope, context.matter);
       const given = new Set(lesson.given ?? []);
-      return { lesson, parts, questions: Math.min(questions, expectedQuestions(lesson, context)), title: lesson.title, units: unitsIn(parts, given, context), settled };
+      return {
+        lesson,
+        parts,
+        questions: Math.min(questions, expectedQuestions(lesson, context)),
+        title: lesson.title,
+        units: unitsIn(parts, given, context),
+        settled,
+      };
     }),
   }));
   const all = open.flatMap((module) => module.lessons);
   const without = fitted(all, aim, context);
   const matter = stillSaid(context.matter, without);
-  const modules = open.map((module) => ({
-    id: module.id, title: module.title,
-    lessons: module.lessons.flatMap((entry): LessonPlan[] => {
-      const parts = matter === context.matter ? entry.parts.filter((part) => !without.has(part.unit)) : partsOf(entry.lesson.scope, matter, new Set(without.keys()));
-      const words = parts.reduce((sum, part) => sum + part.words, 0);
-      return parts.length === 0 ? [] : [{ lesson: entry.lesson, parts, words, questions, minutes: minutesFor(words, entry.questions) }];
-    }),
-  })).filter((module) => module.lessons.length > 0);
+  const modules = open
+    .map((module) => ({
+      id: module.id,
+      title: module.title,
+      lessons: module.lessons.flatMap((entry): LessonPlan[] => {
+        const parts =
+          matter === context.matter
+            ? entry.parts.filter((part) => !without.has(part.unit))
+            : partsOf(entry.lesson.scope, matter, new Set(without.keys()));
+        const words = parts.reduce((sum, part) => sum + part.words, 0);
+        return parts.length === 0
+          ? []
+          : [{ lesson: entry.lesson, parts, words, questions, minutes: minutesFor(words, entry.questions) }];
+      }),
+    }))
+    .filter((module) => module.lessons.length > 0);
   const planned = modules.flatMap((module) => module.lessons).reduce((sum, lesson) => sum + lesson.minutes, 0);
-  const full = all.reduce((sum, entry) => sum + minutesFor(entry.parts.reduce((words, part) => words + part.words, 0), entry.questions), 0);
+  const full = all.reduce(
+    (sum, entry) =>
+      sum +
+      minutesFor(
+        entry.parts.reduce((words, part) => words + part.words, 0),
+        entry.questions,
+      ),
+    0,
+  );
   const tenth = (value: number) => Math.round(value * 10) / 10;
-  return { modules, without, minutes: { ...(asked !== undefined && { asked }), planned: tenth(planned), full: tenth(full) }, usableWords: all.reduce((sum, entry) => sum + entry.parts.reduce((words, part) => words + part.words, 0), 0) };
+  return {
+    modules,
+    without,
+    minutes: { ...(asked !== undefined && { asked }), planned: tenth(planned), full: tenth(full) },
+    usableWords: all.reduce((sum, entry) => sum + entry.parts.reduce((words, part) => words + part.words, 0), 0),
+  };
 }
 
 /** What was left to another place to say is said where it stands, when that place finds no room. */
@@ -77,9 +110,17 @@ function unitsIn(parts: readonly Part[], given: ReadonlySet<string>, { matter }:
   return [...found.values()];
 }
 
-/** A guess at how many questions a lesson will place, for its minutes: conditional rules, definitions and limits it has. */
+/**
+ * A guess at how many questions a lesson will place, for its minutes: conditional rules, definitions and limits it has.
+ */
 function expectedQuestions(lesson: ProposedLesson, { matter }: DraftContext): number {
   const claims = passagesOf(lesson.scope).flatMap((id) => matter.claims.get(id) ?? []);
-  const askable = claims.filter((claim) => !claim.leaning && ((claim.kind === 'rule' && claim.rule?.person && claim.rule.condition) || claim.kind === 'definition' || claim.kind === 'figure')).length;
+  const askable = claims.filter(
+    (claim) =>
+      !claim.leaning &&
+      ((claim.kind === 'rule' && claim.rule?.person && claim.rule.condition) ||
+        claim.kind === 'definition' ||
+        claim.kind === 'figure'),
+  ).length;
   return Math.round(askable * (1 - SHOWN_FROM / 1.5));
 }

@@ -1,6 +1,6 @@
-import { blockTexts } from '../course/blocks';
+import { blockTexts } from '../blocks/forms';
 import { allLessons, placedChecks } from '../course/course';
-import { evidencedSentences, replay, sentenceHash } from '../course/rich-text';
+import { evidencedSentences, replay, sentenceHash } from '../document/rich-text';
 import { accountOf, type Account } from '../review/account';
 import { passageIndex } from '../source/source';
 import type { Draft } from './index';
@@ -9,13 +9,24 @@ import type { Draft } from './index';
 export interface DraftReport {
   words: { read: number; usable: number; taught: number };
   /** What each source gave: `taught` is its words that the course shows. */
-  sources: { id: string; title: string; kind: string; language: string; words: number; sections: number; passages: number; taught: number }[];
+  sources: {
+    id: string;
+    title: string;
+    kind: string;
+    language: string;
+    words: number;
+    sections: number;
+    passages: number;
+    taught: number;
+  }[];
   claims: Record<string, number>;
   size: { minutesAsked?: number; minutes: number; modules: number; lessons: number };
   coverage: Account['coverage'];
   questions: { placed: number; offered: number; byForm: Record<string, number> };
   couldFill: Account['couldFill'];
-  /** Sentences with a source, those changed, and those whose recorded changes do not give their words (none, always). */
+  /**
+   * Sentences with a source, those changed, and those whose recorded changes do not give their words (none, always).
+   */
   sentences: { sourced: number; changed: number; connecting: number; unfaithful: number };
   leftOut: Account['leftOut'];
   notices: { code: string; parameters?: Record<string, string | number> }[];
@@ -25,30 +36,55 @@ export interface DraftReport {
 export function reportOn(draft: Draft): DraftReport {
   const { course, plan, outline, context } = draft;
   const claims: Record<string, number> = {};
-  for (const claim of context.knowledge.flatMap((each) => each.claims)) claims[claim.kind] = (claims[claim.kind] ?? 0) + 1;
+  for (const claim of context.knowledge.flatMap((each) => each.claims))
+    claims[claim.kind] = (claims[claim.kind] ?? 0) + 1;
   const byForm: Record<string, number> = {};
-  for (const check of course.checks) byForm[check.drafted?.form ?? 'own'] = (byForm[check.drafted?.form ?? 'own'] ?? 0) + 1;
+  for (const check of course.checks)
+    byForm[check.drafted?.form ?? 'own'] = (byForm[check.drafted?.form ?? 'own'] ?? 0) + 1;
   const placed = placedChecks(course).length;
-  const { minutes: { got: minutes }, sources, coverage, leftOut, couldFill } = accountOf(course, context.knowledge);
+  const {
+    minutes: { got: minutes },
+    sources,
+    coverage,
+    leftOut,
+    couldFill,
+  } = accountOf(course, context.knowledge);
   const given = new Map(sources.map((source) => [source.id, source.taught]));
   const asked = plan.minutes.asked;
   return {
     words: {
-      read: sum(context.knowledge.map((each) => each.source.words)), usable: plan.usableWords,
+      read: sum(context.knowledge.map((each) => each.source.words)),
+      usable: plan.usableWords,
       taught: sum(plan.modules.flatMap((module) => module.lessons.map((lesson) => lesson.words))),
     },
     sources: context.knowledge.map(({ source }) => ({
-      id: source.id, title: source.title, kind: source.kind, language: source.language, words: source.words, sections: countSections(source.root) - 1, passages: source.passages.length,
+      id: source.id,
+      title: source.title,
+      kind: source.kind,
+      language: source.language,
+      words: source.words,
+      sections: countSections(source.root) - 1,
+      passages: source.passages.length,
       taught: given.get(source.id)!,
     })),
     claims,
-    size: { ...(asked !== undefined && { minutesAsked: asked }), minutes, modules: course.modules.length, lessons: allLessons(course).length },
+    size: {
+      ...(asked !== undefined && { minutesAsked: asked }),
+      minutes,
+      modules: course.modules.length,
+      lessons: allLessons(course).length,
+    },
     coverage,
     questions: { placed, offered: course.checks.length - placed, byForm },
     couldFill,
     sentences: faithfulness(draft),
     leftOut,
-    notices: [...outline.notices, ...(asked !== undefined && Math.abs(minutes - asked) > asked * 0.1 ? [{ code: minutes > asked ? 'minutes-over' : 'minutes-not-reached', parameters: { asked, got: minutes } }] : [])],
+    notices: [
+      ...outline.notices,
+      ...(asked !== undefined && Math.abs(minutes - asked) > asked * 0.1
+        ? [{ code: minutes > asked ? 'minutes-over' : 'minutes-not-reached', parameters: { asked, got: minutes } }]
+        : []),
+    ],
   };
 }
 

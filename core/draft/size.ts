@@ -20,11 +20,16 @@ export interface Sized {
 const TOLERANCE = 1.06;
 
 /**
- * What has to go so that lessons take the minutes asked, by unit: first, in all topics, what is light (what only tells of before,
- * examples and cases), the lightest first; then whole topics, those furthest from the promise first. What instructs within a topic
- * that stays never goes, nor what the author gave: then the course is longer. What went and would fit again comes back.
+ * What has to go so that lessons take the minutes asked, by unit: first, in all topics, what is light (what only tells
+ * of before, examples and cases), the lightest first; then whole topics, those furthest from the promise first. What
+ * instructs within a topic that stays never goes, nor what the author gave: then the course is longer. What went and
+ * would fit again comes back.
  */
-export function fitted(lessons: readonly Sized[], minutes: number | undefined, context: DraftContext): Map<string, 'light' | 'topic'> {
+export function fitted(
+  lessons: readonly Sized[],
+  minutes: number | undefined,
+  context: DraftContext,
+): Map<string, 'light' | 'topic'> {
   const gone = new Map<string, 'light' | 'topic'>();
   if (minutes === undefined) return gone;
   const length = (lesson: Sized) => {
@@ -38,17 +43,31 @@ export function fitted(lessons: readonly Sized[], minutes: number | undefined, c
     total += length(lesson);
   };
   const most = minutes * TOLERANCE;
-  const light = lessons.flatMap((lesson) => lightUnits(lesson, context).map((entry) => ({ ...entry, lesson }))).sort((a, b) => a.worth - b.worth || b.words - a.words || (a.unit.id < b.unit.id ? -1 : 1));
+  const light = lessons
+    .flatMap((lesson) => lightUnits(lesson, context).map((entry) => ({ ...entry, lesson })))
+    .sort((a, b) => a.worth - b.worth || b.words - a.words || (a.unit.id < b.unit.id ? -1 : 1));
   for (const { unit, lesson } of light) {
     if (total <= most) break;
     // What is all that a lesson has goes with its topic or not at all.
-    if (lesson.units.some((other) => other.unit !== unit && !gone.has(other.unit.id))) change(lesson, () => gone.set(unit.id, 'light'));
+    if (lesson.units.some((other) => other.unit !== unit && !gone.has(other.unit.id)))
+      change(lesson, () => gone.set(unit.id, 'light'));
   }
   if (total > most) {
     for (const lesson of furthestFirst(lessons, context)) {
       if (total <= most) break;
       // A long topic that would leave the course too short stays, if a shorter one can go.
-      if (total - length(lesson) < minutes * 0.9 && lessons.some((other) => other !== lesson && !other.settled && length(other) > 0 && length(other) < length(lesson) && total - length(other) <= most)) continue;
+      if (
+        total - length(lesson) < minutes * 0.9 &&
+        lessons.some(
+          (other) =>
+            other !== lesson &&
+            !other.settled &&
+            length(other) > 0 &&
+            length(other) < length(lesson) &&
+            total - length(other) <= most,
+        )
+      )
+        continue;
       change(lesson, () => lesson.units.forEach(({ unit }) => gone.set(unit.id, 'topic')));
     }
   }
@@ -60,48 +79,97 @@ export function fitted(lessons: readonly Sized[], minutes: number | undefined, c
   return gone;
 }
 
-/** Units of a lesson that could go without a rule, limit, step, definition or warning being lost, with what they are worth. */
+/**
+ * Units of a lesson that could go without a rule, limit, step, definition or warning being lost, with what they are
+ * worth.
+ */
 function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; words: number; worth: number }[] {
   const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
-  const keeps = (unit: Unit) => unit.kind === 'procedure' || unit.kind === 'question' || unit.kind === 'table' || unit.kind === 'terms' || unit.kind === 'warning' || unit.kind === 'code' ||
-    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) || saysWhatMatters(unit) || !isBackground(unit);
-  // That no rule was found is no sign that there is none ("Nobody walks across the yellow line"): only what tells of before, an example or a case can go.
-  const isBackground = (unit: Unit) => unit.kind === 'case' || unit.passages.every((id) => {
-    // What has no sentences (code) tells nothing of before.
-    const own = matter.of(id).sentences.get(id) ?? [];
-    return own.length > 0 && own.every(({ facts }) => facts?.past || facts?.example);
-  });
-  // A limit, exception, emergency or duty need not be a claim that was taken apart; and who speaks words few rules as rules.
-  const saysWhatMatters = (unit: Unit) => unit.passages.some((id) => {
-    const { passages, sentences, pack } = matter.of(id);
-    const spoken = passages.get(id)!.kind === 'utterance';
-    return (sentences.get(id) ?? []).some(({ text }) => facetsOfText(text, pack).length > 0 || saysDuty(text) || (spoken && pack.saysWhatToDo?.(text)));
-  });
+  const keeps = (unit: Unit) =>
+    unit.kind === 'procedure' ||
+    unit.kind === 'question' ||
+    unit.kind === 'table' ||
+    unit.kind === 'terms' ||
+    unit.kind === 'warning' ||
+    unit.kind === 'code' ||
+    claimsOf(unit).some((claim) => instructs(claim) || facetsOf(claim, matter.of(unit.passages[0]).pack).length > 0) ||
+    saysWhatMatters(unit) ||
+    !isBackground(unit);
+  // That no rule was found is no sign that there is none ("Nobody walks across the yellow line"): only what tells of
+  // before, an example or a case can go.
+  const isBackground = (unit: Unit) =>
+    unit.kind === 'case' ||
+    unit.passages.every((id) => {
+      // What has no sentences (code) tells nothing of before.
+      const own = matter.of(id).sentences.get(id) ?? [];
+      return own.length > 0 && own.every(({ facts }) => facts?.past || facts?.example);
+    });
+  // A limit, exception, emergency or duty need not be a claim that was taken apart; and who speaks words few rules as
+  // rules.
+  const saysWhatMatters = (unit: Unit) =>
+    unit.passages.some((id) => {
+      const { passages, sentences, pack } = matter.of(id);
+      const spoken = passages.get(id)!.kind === 'utterance';
+      return (sentences.get(id) ?? []).some(
+        ({ text }) => facetsOfText(text, pack).length > 0 || saysDuty(text) || (spoken && pack.saysWhatToDo?.(text)),
+      );
+    });
   const needed = new Set<string>();
   // In order backwards: what a unit that stays leans on stays, too.
   for (const { unit, given } of [...units].reverse()) {
-    if (given || keeps(unit) || needed.has(unit.id)) for (const relation of unit.relations) if (leans(relation)) needed.add(relation.to);
+    if (given || keeps(unit) || needed.has(unit.id))
+      for (const relation of unit.relations) if (leans(relation)) needed.add(relation.to);
   }
-  return units.filter(({ unit, given }) => !given && !keeps(unit) && !needed.has(unit.id)).map(({ unit, words }) => {
-    const kinds = new Set(claimsOf(unit).map((claim) => claim.kind));
-    return { unit, words, worth: (kinds.has('reason') ? 2 : 0) + (kinds.has('example') || unit.kind === 'case' ? 1.5 : 0) + (unit.relations.length > 0 ? -0.3 : 0) };
-  });
+  return units
+    .filter(({ unit, given }) => !given && !keeps(unit) && !needed.has(unit.id))
+    .map(({ unit, words }) => {
+      const kinds = new Set(claimsOf(unit).map((claim) => claim.kind));
+      return {
+        unit,
+        words,
+        worth:
+          (kinds.has('reason') ? 2 : 0) +
+          (kinds.has('example') || unit.kind === 'case' ? 1.5 : 0) +
+          (unit.relations.length > 0 ? -0.3 : 0),
+      };
+    });
 }
 
-/** Lessons that can go as a whole, those first that are furthest from what the author promised; without a promise, from what the sources are about on the whole. */
+/**
+ * Lessons that can go as a whole, those first that are furthest from what the author promised; without a promise, from
+ * what the sources are about on the whole.
+ */
 function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: DraftContext): Sized[] {
   const stems = (text: string) => knowledge[0]?.pack.stems(text) ?? [];
-  const matterOf = (lesson: Sized) => [...stems(lesson.title), ...stems(lesson.title), ...lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)))];
+  const matterOf = (lesson: Sized) => [
+    ...stems(lesson.title),
+    ...stems(lesson.title),
+    ...lesson.units.flatMap(({ unit }) =>
+      unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)),
+    ),
+  ];
   const said = stems([brief.promise, ...brief.outcomes].join(' '));
   const promised = counts(said.length > 0 ? said : lessons.flatMap(matterOf));
-  const rank = lessons.filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given)).map((lesson, at) => {
-    const own = counts(matterOf(lesson));
-    const claims = lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []));
-    const words = lesson.units.reduce((sum, entry) => sum + entry.words, 0);
-    const emergency = claims.some((claim) => facetsOf(claim, matter.of(claim.ranges[0].id).pack).includes('emergency'));
-    const focus = lesson.units.some(({ unit }) => unit.passages.some((id) => matter.of(id).focus?.has(id)));
-    return { lesson, at, near: cosine(promised, own) * 4 + claims.filter(instructs).length / Math.max(60, words) * 6 + (emergency ? 2 : 0) + (focus ? 10 : 0) };
-  });
+  const rank = lessons
+    .filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given))
+    .map((lesson, at) => {
+      const own = counts(matterOf(lesson));
+      const claims = lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []));
+      const words = lesson.units.reduce((sum, entry) => sum + entry.words, 0);
+      const emergency = claims.some((claim) =>
+        facetsOf(claim, matter.of(claim.ranges[0].id).pack).includes('emergency'),
+      );
+      const focus = lesson.units.some(({ unit }) => unit.passages.some((id) => matter.of(id).focus?.has(id)));
+      return {
+        lesson,
+        at,
+        near:
+          cosine(promised, own) * 4 +
+          (claims.filter(instructs).length / Math.max(60, words)) * 6 +
+          (emergency ? 2 : 0) +
+          (focus ? 10 : 0),
+      };
+    });
   return rank.sort((a, b) => a.near - b.near || b.at - a.at).map(({ lesson }) => lesson);
 }
 

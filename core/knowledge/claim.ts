@@ -1,7 +1,8 @@
-import type { PassageRange } from '../course/rich-text';
+import type { PassageRange } from '../document/rich-text';
 import type { Strength } from '../language/pack';
 
-export type ClaimKind = 'rule' | 'definition' | 'step' | 'figure' | 'warning' | 'reason' | 'example' | 'tip' | 'comparison' | 'role';
+export type ClaimKind =
+  'rule' | 'definition' | 'step' | 'figure' | 'warning' | 'reason' | 'example' | 'tip' | 'comparison' | 'role';
 
 /** A typed thing that one or several passages say. */
 export interface Claim {
@@ -33,7 +34,15 @@ export interface Claim {
   /** A definition in the true sense, or one that the source marks as such. */
   proper?: boolean;
   /** Figures: the number with its unit, and its place in `text`. */
-  quantity?: { value: number; unit: string; dimension: string; text: string; from: number; to: number; worded: boolean };
+  quantity?: {
+    value: number;
+    unit: string;
+    dimension: string;
+    text: string;
+    from: number;
+    to: number;
+    worded: boolean;
+  };
   /** Why it cannot be read without its neighbours; absent when it can. */
   leaning?: string;
 }

@@ -37,14 +37,36 @@ export function understand(source: Source, pack: LanguagePack): Knowledge {
   const sentences = sentencesOf(source, pack);
   const passages = new Map(source.passages.map((passage) => [passage.id, passage]));
   const entries = glossaryEntries(source);
-  const opening = new Set(allSections(source.root).slice(1).flatMap((section) => section.passages.slice(0, 1)));
-  return { source, pack, passages, sentences, entries, opening, claims: claimsOf(source, sentences, entries, pack), stepLists: stepListsOf(source, sentences, pack) };
+  const opening = new Set(
+    allSections(source.root)
+      .slice(1)
+      .flatMap((section) => section.passages.slice(0, 1)),
+  );
+  return {
+    source,
+    pack,
+    passages,
+    sentences,
+    entries,
+    opening,
+    claims: claimsOf(source, sentences, entries, pack),
+    stepLists: stepListsOf(source, sentences, pack),
+  };
 }
 
 /** The terms of several sources together, heaviest first. All of one language. */
 export function commonTerms(knowledge: readonly Knowledge[]): Term[] {
   if (knowledge.length === 0) return [];
   const sentences = knowledge.flatMap((each) => [...each.sentences.values()].flat());
-  const headings = knowledge.flatMap((each) => allSections(each.source.root).slice(1).map((section) => section.title));
-  return termsOf(sentences, headings, knowledge.flatMap((each) => each.claims), knowledge[0].pack);
+  const headings = knowledge.flatMap((each) =>
+    allSections(each.source.root)
+      .slice(1)
+      .map((section) => section.title),
+  );
+  return termsOf(
+    sentences,
+    headings,
+    knowledge.flatMap((each) => each.claims),
+    knowledge[0].pack,
+  );
 }

@@ -25,7 +25,10 @@ export function sentencesOf(source: Source, pack: LanguagePack): Map<string, Sen
   for (const passage of source.passages) {
     if (passage.kind === 'code') continue;
     const ranges = passage.kind === 'row' ? [{ from: 0, to: passage.text.length }] : pack.sentences(passage.text);
-    found.set(passage.id, ranges.map((range, index) => sentenceAt(passage, range, index, pack, titles)));
+    found.set(
+      passage.id,
+      ranges.map((range, index) => sentenceAt(passage, range, index, pack, titles)),
+    );
   }
   return found;
 }
@@ -36,20 +39,42 @@ const LONGEST_SENTENCE = 1500;
 /** Whether a text is longer than any sentence of a person. */
 export const isOverlong = (text: string): boolean => text.length >= LONGEST_SENTENCE;
 
-/** Titles of sections as they may be named in a sentence ("see Handling bugs"): of two words or more, or one long one. */
+/**
+ * Titles of sections as they may be named in a sentence ("see Handling bugs"): of two words or more, or one long one.
+ */
 function namedSections(source: Source): string[] {
-  const titles = allSections(source.root).slice(1).map((section) => section.title.replace(/[.?!:]+$/, '')).filter((title) => title.length >= 6 && (title.includes(' ') || title.length >= 9));
+  const titles = allSections(source.root)
+    .slice(1)
+    .map((section) => section.title.replace(/[.?!:]+$/, ''))
+    .filter((title) => title.length >= 6 && (title.includes(' ') || title.length >= 9));
   return [...new Set(titles)];
 }
 
-function sentenceAt(passage: Passage, { from, to }: { from: number; to: number }, index: number, pack: LanguagePack, titles: readonly string[]): Sentence {
+function sentenceAt(
+  passage: Passage,
+  { from, to }: { from: number; to: number },
+  index: number,
+  pack: LanguagePack,
+  titles: readonly string[],
+): Sentence {
   const text = passage.text.slice(from, to);
   const readable = !isOverlong(text);
   // A row is cells, not a sentence, and nothing but its figures is looked for in it.
   const tags = pack.tags && passage.kind !== 'row' && readable ? pack.tags(text) : [];
   const facts = pack.facts && readable ? pack.facts(text, tags) : undefined;
   if (facts && !facts.leaning && pack.sendsTo?.(text, titles)) facts.leaning = 'points-elsewhere';
-  return { passage, from, to, index, text, words: roughWords(text), stems: readable ? pack.stems(text) : [], tags, ...(facts && { facts }), technical: readable && isTechnical(text) };
+  return {
+    passage,
+    from,
+    to,
+    index,
+    text,
+    words: roughWords(text),
+    stems: readable ? pack.stems(text) : [],
+    tags,
+    ...(facts && { facts }),
+    technical: readable && isTechnical(text),
+  };
 }
 
 /** More symbols than prose has. */

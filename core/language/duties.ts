@@ -1,4 +1,7 @@
-/** Words of obligation and of prohibition, in the languages we read: what has them may be a rule that no pattern takes apart. */
+/**
+ * Words of obligation and of prohibition, in the languages we read: what has them may be a rule that no pattern takes
+ * apart.
+ */
 const DUTY = new RegExp(
   [
     String.raw`\b(?:must|mustn['’]t|shall|should|shouldn['’]t|have to|has to|need(?:s)? to|ought to|required|obliged|forbidden|prohibited|(?:not |un)allowed|not permitted|may (?:not|only|never)|cannot|can['’]t|never|do not|don['’]t|does not|always|at once|immediately|make sure)\b`,

@@ -1,4 +1,6 @@
-/** Words of danger to life, in the languages we read: whatever else is left out of a text, sentences with these are not. */
+/**
+ * Words of danger to life, in the languages we read: whatever else is left out of a text, sentences with these are not.
+ */
 const EMERGENCY = new RegExp(
   [
     String.raw`\b(?:emergenc(?:y|ies)|life-threatening|ambulance|fire (?:brigade|service|department)|evacuat\w*|unconscious|first[- ]aid|choking|anaphyla\w*|electric shock|call (?:999|112|911|15|18))\b`,

@@ -16,14 +16,25 @@ export interface NoiseSetting {
   bare: boolean;
 }
 
-/** One named kind of noise: whether a sentence is nothing else. `always`: it is known by its whole words, so that an order in it ("see", "write to us") is its own. */
+/**
+ * One named kind of noise: whether a sentence is nothing else. `always`: it is known by its whole words, so that an
+ * order in it ("see", "write to us") is its own.
+ */
 export interface NoiseDetector {
   noise: Noise;
   always: boolean;
   is(sentence: string, setting: NoiseSetting): boolean;
 }
 
-/** The named kind of noise that a sentence is; undefined when it is none. `instructs`: it carries a rule, limit, definition, step or warning, and then only what is known by its whole words counts. */
-export function noiseIn(detectors: readonly NoiseDetector[], sentence: string, instructs: boolean, setting: NoiseSetting): Noise | undefined {
+/**
+ * The named kind of noise that a sentence is; undefined when it is none. `instructs`: it carries a rule, limit,
+ * definition, step or warning, and then only what is known by its whole words counts.
+ */
+export function noiseIn(
+  detectors: readonly NoiseDetector[],
+  sentence: string,
+  instructs: boolean,
+  setting: NoiseSetting,
+): Noise | undefined {
   return detectors.find((detector) => (detector.always || !instructs) && detector.is(sentence, setting))?.noise;
 }

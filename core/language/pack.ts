@@ -1,4 +1,7 @@
-/** Everything that depends on a language stands behind these types; the rest of the core asks, and never knows words itself. */
+/**
+ * Everything that depends on a language stands behind these types; the rest of the core asks, and never knows words
+ * itself.
+ */
 
 import type { NoiseDetector } from './noise';
 
@@ -100,7 +103,10 @@ export interface TaggedWord extends Range {
 /** What a language needs to be worked with. */
 export interface LanguagePack {
   code: string;
-  /** Its sentences can be taken apart, worded anew and asked about; otherwise lessons are drafted by whole paragraphs. `facts` may be there all the same. */
+  /**
+   * Its sentences can be taken apart, worded anew and asked about; otherwise lessons are drafted by whole paragraphs.
+   * `facts` may be there all the same.
+   */
   understands: boolean;
   sentences(text: string): Range[];
   /** Content words brought to their stems, in order; stop words left out. */
@@ -112,9 +118,13 @@ export interface LanguagePack {
   /** Parts of speech; only where the language is understood. */
   tags?(text: string): TaggedWord[];
   facts?(sentence: string, tags: readonly TaggedWord[]): SentenceFacts;
-  /** Lead-ins of lists that tell steps, and of those that tell duties; whether an item begins small behind the latter. */
+  /**
+   * Lead-ins of lists that tell steps, and of those that tell duties; whether an item begins small behind the latter.
+   */
   leadIns?: { steps: RegExp; duties: RegExp; lowersItems: boolean };
-  /** Whether a sentence that is no rule allows, forbids or frees of something ("Smoking is not allowed", "need not"). */
+  /**
+   * Whether a sentence that is no rule allows, forbids or frees of something ("Smoking is not allowed", "need not").
+   */
   stance?(sentence: string): Stance | undefined;
   /** Whether a subject is the reader or anybody ("you", "everyone"). */
   isReader?(subject: string): boolean;
@@ -156,7 +166,10 @@ export interface LanguagePack {
   turns?(sentence: string): boolean;
   /** Whether a heading is put to somebody who tells ("Tell me …", "What do you do?"), and not to a learner. */
   asksTeller?(heading: string): boolean;
-  /** What the one who tells was asked, as it concerns who learns ("How do you wake somebody?" -> "How to wake somebody"); undefined where it cannot be turned. */
+  /**
+   * What the one who tells was asked, as it concerns who learns ("How do you wake somebody?" -> "How to wake
+   * somebody"); undefined where it cannot be turned.
+   */
   askedOfLearner?(heading: string): string | undefined;
   /** The topic that a speaker names like a heading ("Now, knives."). */
   spokenHeading?(sentence: string): string | undefined;
@@ -196,7 +209,13 @@ export interface ObjectiveWording {
 
 export interface QuestionWording {
   /** The question after a condition: who does what, by the strength of the rule; `order`: the rule is an imperative. */
-  afterCondition(condition: string, subject: string | undefined, strength: Strength, negative: boolean, order: boolean): string | undefined;
+  afterCondition(
+    condition: string,
+    subject: string | undefined,
+    strength: Strength,
+    negative: boolean,
+    order: boolean,
+  ): string | undefined;
   /** Which term has this meaning. */
   whichTerm(meaning: string, plural: boolean): string;
   /** Which figure belongs into the gap of a sentence. */
@@ -206,13 +225,10 @@ export interface QuestionWording {
 /** Words that the engine puts on a learner's page by itself. */
 export interface Labels {
   language: string;
-  summary: string;
   /** Before a list of what the learner knows already. */
   known: string;
   /** Between two titles. */
   and: string;
-  /** Over what somebody tells of themselves. */
-  told: string;
   /** Title of a lesson that tells steps and has no heading of its own; of what stands before all headings. */
   stepByStep: string;
   /** What calls a run of questions that were sent to a speaker. */

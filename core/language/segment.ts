@@ -8,7 +8,23 @@ const ABBREVIATIONS: Record<string, string> = {
 };
 
 /** Abbreviations only before a figure: "No." alone is an answer, "fig." mostly the end of one. */
-const COUNTING = new Set(['no', 'nos', 'fig', 'figs', 'vol', 'ch', 'sec', 'eq', 'min', 'max', 'nr', 'abs', 'art', 'cap', 'núm']);
+const COUNTING = new Set([
+  'no',
+  'nos',
+  'fig',
+  'figs',
+  'vol',
+  'ch',
+  'sec',
+  'eq',
+  'min',
+  'max',
+  'nr',
+  'abs',
+  'art',
+  'cap',
+  'núm',
+]);
 
 /** German writes "am 3. Tag", "ab dem 1. März": behind such a word a figure with its stop goes on. */
 const ORDINAL = /(?:^|\s)(?:der|die|das|dem|den|des|am|vom|zum|zur|im|beim|ab|bis|jede[rnms]?|seit)\s\d{1,2}\.$/iu;
@@ -18,7 +34,9 @@ const ALL_ABBREVIATIONS = new Set(Object.values(ABBREVIATIONS).flatMap((list) =>
 /** Whether a word with a full stop behind it is an abbreviation in one of the languages at hand. */
 export const isAbbreviation = (word: string): boolean => ALL_ABBREVIATIONS.has(word.toLowerCase());
 
-const BY_LANGUAGE: Record<string, ReadonlySet<string>> = Object.fromEntries(Object.entries(ABBREVIATIONS).map(([language, list]) => [language, new Set(list.split(' '))]));
+const BY_LANGUAGE: Record<string, ReadonlySet<string>> = Object.fromEntries(
+  Object.entries(ABBREVIATIONS).map(([language, list]) => [language, new Set(list.split(' '))]),
+);
 const NONE: ReadonlySet<string> = new Set();
 
 const segmenters = new Map<string, Intl.Segmenter>();
@@ -45,7 +63,11 @@ export function segmentSentences(text: string, language: string): Range[] {
     if (to <= from) continue;
     const last = pieces[pieces.length - 1];
     const before = last && text.slice(last.from, last.to);
-    if (before !== undefined && (belongsTo(before, text.slice(from, to), known) || (base === 'de' && ORDINAL.test(before)))) last.to = to;
+    if (
+      before !== undefined &&
+      (belongsTo(before, text.slice(from, to), known) || (base === 'de' && ORDINAL.test(before)))
+    )
+      last.to = to;
     else pieces.push({ from, to });
   }
   return pieces.flatMap((piece) => splitMissed(text, piece));
@@ -56,7 +78,12 @@ function belongsTo(before: string, next: string, abbreviations: ReadonlySet<stri
   // "add '!authenticate'": a sign right behind an opening quotation mark ends nothing.
   if (/(?:^|[\s(])["'“‘«][.!?]$/.test(before)) return true;
   const word = /([\p{L}][\p{L}.-]*)\.$/u.exec(before)?.[1].toLowerCase();
-  if (word && abbreviations.has(word) && (COUNTING.has(word) ? /^\d/.test(next) : word !== 'etc' || /^\p{Ll}/u.test(next))) return true;
+  if (
+    word &&
+    abbreviations.has(word) &&
+    (COUNTING.has(word) ? /^\d/.test(next) : word !== 'etc' || /^\p{Ll}/u.test(next))
+  )
+    return true;
   if (/(^|\s)\p{Lu}\.$/u.test(before) && /^\p{Lu}/u.test(next) && before.length < 200) return true;
   if (/^[\p{Ll},;)]/u.test(next) && !/[!?]["'”’»)\]]*$/.test(before)) return true;
   if (/\b\d+\.$/.test(before) && /^\d/.test(next)) return true;

@@ -20,11 +20,13 @@ export function stemWeights(texts: readonly { stems: ReadonlySet<string> }[]): M
 }
 
 /** The weights of some stems together. */
-export const weighed = (stems: Iterable<string>, weights: ReadonlyMap<string, number>): number => [...stems].reduce((total, stem) => total + (weights.get(stem) ?? 0), 0);
+export const weighed = (stems: Iterable<string>, weights: ReadonlyMap<string, number>): number =>
+  [...stems].reduce((total, stem) => total + (weights.get(stem) ?? 0), 0);
 
 /** How alike two texts are by their stems' weights, 0 to 1. */
 export function cosine(a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>): number {
-  const norm = (map: ReadonlyMap<string, number>) => Math.sqrt([...map.values()].reduce((sum, value) => sum + value * value, 0));
+  const norm = (map: ReadonlyMap<string, number>) =>
+    Math.sqrt([...map.values()].reduce((sum, value) => sum + value * value, 0));
   let dot = 0;
   for (const [stem, value] of a) dot += value * (b.get(stem) ?? 0);
   return dot / Math.max(1e-9, norm(a) * norm(b));
@@ -75,6 +77,8 @@ export class Bm25 {
         scores.set(document, (scores.get(document) ?? 0) + weight);
       }
     }
-    return [...scores].map(([document, score]) => ({ document, score })).sort((a, b) => b.score - a.score || a.document - b.document);
+    return [...scores]
+      .map(([document, score]) => ({ document, score }))
+      .sort((a, b) => b.score - a.score || a.document - b.document);
   }
 }

@@ -1,4 +1,7 @@
-/** Units of time with their seconds, in the languages whose numbers are found: a day and 24 hours are the same. Working days are no such unit. */
+/**
+ * Units of time with their seconds, in the languages whose numbers are found: a day and 24 hours are the same. Working
+ * days are no such unit.
+ */
 const UNITS: readonly [pattern: RegExp, seconds: number][] = [
   [/^(?:seconds?|sekunden?|secondes?|segundos?)$/u, 1],
   [/^(?:minutes?|minuten?|minutos?)$/u, 60],

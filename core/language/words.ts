@@ -3,12 +3,42 @@ import * as stopwordLists from 'stopword';
 import type { Range } from './pack';
 
 const STEMMERS: Record<string, string> = {
-  en: 'english', de: 'german', fr: 'french', es: 'spanish', it: 'italian', pt: 'portuguese', nl: 'dutch', sv: 'swedish', da: 'danish',
-  nb: 'norwegian', fi: 'finnish', hu: 'hungarian', ro: 'romanian', ru: 'russian', tr: 'turkish',
+  en: 'english',
+  de: 'german',
+  fr: 'french',
+  es: 'spanish',
+  it: 'italian',
+  pt: 'portuguese',
+  nl: 'dutch',
+  sv: 'swedish',
+  da: 'danish',
+  nb: 'norwegian',
+  fi: 'finnish',
+  hu: 'hungarian',
+  ro: 'romanian',
+  ru: 'russian',
+  tr: 'turkish',
 };
 const STOP_LISTS: Record<string, string> = {
-  en: 'eng', de: 'deu', fr: 'fra', es: 'spa', it: 'ita', pt: 'por', nl: 'nld', sv: 'swe', da: 'dan', nb: 'nob', fi: 'fin', hu: 'hun', ro: 'ron',
-  ru: 'rus', tr: 'tur', ar: 'ara', ja: 'jpn', zh: 'zho', pl: 'pol',
+  en: 'eng',
+  de: 'deu',
+  fr: 'fra',
+  es: 'spa',
+  it: 'ita',
+  pt: 'por',
+  nl: 'nld',
+  sv: 'swe',
+  da: 'dan',
+  nb: 'nob',
+  fi: 'fin',
+  hu: 'hun',
+  ro: 'ron',
+  ru: 'rus',
+  tr: 'tur',
+  ar: 'ara',
+  ja: 'jpn',
+  zh: 'zho',
+  pl: 'pol',
 };
 
 /** Words, stems and stop words of one language. */
@@ -20,7 +50,10 @@ export interface Words {
 const WORD = /[\p{L}\p{N}](?:[\p{L}\p{M}\p{N}]|['’_-](?=[\p{L}\p{N}]))*/gu;
 const DENSE = /[\u3040-\u30ff\u3400-\u9fff\uac00-\ud7af\u0e00-\u0e7f]/;
 
-/** The tools for a language; languages without a stemmer keep whole words, scripts without spaces are cut by the platform. */
+/**
+ * The tools for a language; languages without a stemmer keep whole words, scripts without spaces are cut by the
+ * platform.
+ */
 export function wordsFor(language: string): Words {
   const base = language.split('-')[0];
   const stemmer = STEMMERS[base] ? snowball.newStemmer(STEMMERS[base]) : undefined;
@@ -32,19 +65,27 @@ export function wordsFor(language: string): Words {
     const known = cache.get(written);
     if (known !== undefined) return known;
     const word = written.toLowerCase().replace(/’/g, "'").replace(/'s$/, '');
-    const stem = stops.has(word) || (word.length < 2 && !/\d/.test(word) && !DENSE.test(word)) ? '' : (stemmer?.stem(word) ?? word);
+    const stem =
+      stops.has(word) || (word.length < 2 && !/\d/.test(word) && !DENSE.test(word))
+        ? ''
+        : (stemmer?.stem(word) ?? word);
     cache.set(written, stem);
     return stem;
   };
   const ranges = (text: string): Range[] =>
     DENSE.test(text)
-      ? [...dense.segment(text)].filter((part) => part.isWordLike).map((part) => ({ from: part.index, to: part.index + part.segment.length }))
+      ? [...dense.segment(text)]
+          .filter((part) => part.isWordLike)
+          .map((part) => ({ from: part.index, to: part.index + part.segment.length }))
       : [...text.matchAll(WORD)].map((match) => ({ from: match.index, to: match.index + match[0].length }));
   const stemmedWords = (text: string) =>
     ranges(text).flatMap(({ from, to }) => {
       const stem = stemOf(text.slice(from, to));
       return stem === '' ? [] : [{ from, to, stem }];
     });
-  const stems = (text: string) => (DENSE.test(text) ? stemmedWords(text).map((word) => word.stem) : (text.match(WORD) ?? []).map(stemOf).filter((stem) => stem !== ''));
+  const stems = (text: string) =>
+    DENSE.test(text)
+      ? stemmedWords(text).map((word) => word.stem)
+      : (text.match(WORD) ?? []).map(stemOf).filter((stem) => stem !== '');
   return { stemmedWords, stems };
 }

@@ -1,11 +1,11 @@
-import { mark, type Feedback, type Marking } from '../check/marking';
+import { mark, solutionOf, type Feedback, type Mark, type Secret } from '../checks/markings';
 import type { Rules } from './rules';
 import { checksIn, lessonsOf, type LearnerCourse, type LearnerLesson } from './view';
 
-/** The last answer to a check, and how many there were. */
-export interface Answer {
-  option: string;
-  right: boolean;
+/** The last answer to a check with what it is worth, and how many there were. */
+export interface Answer extends Pick<Mark, 'score' | 'state' | 'parts'> {
+  /** As the check's kind has it; absent when it is no longer known. */
+  response?: unknown;
   tries: number;
 }
 
@@ -18,57 +18,94 @@ export interface LearnerState {
   at?: string;
 }
 
-/** Something a learner did; only ever added to. */
+/** Something a learner did, or was done with it; only ever added to. */
 export type LearnerEvent =
   | { id: string; kind: 'read'; lesson: string }
-  | { id: string; kind: 'answer'; lesson: string; check: string; option: string };
+  | { id: string; kind: 'answer'; lesson: string; check: string; response: unknown }
+  /** A person's mark, 0 to 1: it holds, whatever was marked before, until there is another answer. */
+  | { id: string; kind: 'mark'; lesson: string; check: string; score: number };
 
-/** An answer as it may be shown: what is said to it, and, once nothing can be won by knowing it, the right option and why it is. */
+/**
+ * An answer as it may be shown: what is said to it, and, once nothing can be won by knowing it, the right response and
+ * why it is.
+ */
 export interface Shown extends Answer {
   settled: boolean;
-  /** Absent when it is no longer known which option was chosen. */
+  /** Absent when it is no longer known what was answered. */
   feedback?: Feedback;
-  key?: string;
+  solution?: unknown;
   why?: Feedback;
 }
 
+type Secrets = Readonly<Record<string, Secret>>;
+
 export const BEGINNING: LearnerState = { read: [], answers: {} };
+
+/** Whether an answer is all right, as far as is known. */
+export const isRight = ({ score, state }: Pick<Answer, 'score' | 'state'>): boolean =>
+  state === 'marked' && score === 1;
 
 /** Whether a check takes no more answers: it was answered rightly, or its tries are used up. */
 export function isSettled(answer: Answer | undefined, rules: Rules): boolean {
-  return answer !== undefined && (answer.right || (rules.tries !== null && answer.tries >= rules.tries));
+  return answer !== undefined && (isRight(answer) || (rules.tries !== null && answer.tries >= rules.tries));
 }
 
-/** The state after one more event. What cannot be (an unknown lesson or option, an answer too many) changes nothing. */
-export function after(state: LearnerState, event: LearnerEvent, keys: Readonly<Record<string, Marking>>, rules: Rules): LearnerState {
-  if (event.kind === 'read') return { ...state, at: event.lesson, read: state.read.includes(event.lesson) ? state.read : [...state.read, event.lesson] };
-  const before = state.answers[event.check] as Answer | undefined;
-  const marking = Object.hasOwn(keys, event.check) ? keys[event.check] : undefined;
-  const marked = marking && mark(marking, event.option);
+const own = <Value>(of: Readonly<Record<string, Value>>, id: string): Value | undefined =>
+  Object.hasOwn(of, id) ? of[id] : undefined;
+
+/**
+ * The state after one more event. What cannot be (an unknown check or response, an answer too many) changes nothing.
+ */
+export function after(state: LearnerState, event: LearnerEvent, keys: Secrets, rules: Rules): LearnerState {
+  if (event.kind === 'read') {
+    const read = state.read.includes(event.lesson) ? state.read : [...state.read, event.lesson];
+    return { ...state, at: event.lesson, read };
+  }
+  const before = own(state.answers, event.check);
+  const take = (answer: Answer): LearnerState => ({ ...state, answers: { ...state.answers, [event.check]: answer } });
+  if (event.kind === 'mark') return before ? take(markedBy(before, event.score)) : state;
+  const secret = own(keys, event.check);
+  const marked = secret && mark(secret, event.response);
   if (!marked || isSettled(before, rules)) return state;
-  return { ...state, at: event.lesson, answers: { ...state.answers, [event.check]: { option: event.option, right: marked.right, tries: (before?.tries ?? 0) + 1 } } };
+  const { score, state: worth, parts } = marked;
+  const tries = (before?.tries ?? 0) + 1;
+  return {
+    ...take({ response: event.response, score, state: worth, ...(parts && { parts }), tries }),
+    at: event.lesson,
+  };
 }
+
+const markedBy = ({ response, tries }: Answer, score: number): Answer => ({ response, score, state: 'marked', tries });
 
 /** The state that events lead to, in the order they came in. */
-export function stateAfter(events: readonly LearnerEvent[], keys: Readonly<Record<string, Marking>>, rules: Rules): LearnerState {
+export function stateAfter(events: readonly LearnerEvent[], keys: Secrets, rules: Rules): LearnerState {
   return events.reduce((state, event) => after(state, event, keys, rules), BEGINNING);
 }
 
 /** What may be shown of an answer; undefined for an unknown check. */
-export function shown(check: string, answer: Answer, keys: Readonly<Record<string, Marking>>, rules: Rules): Shown | undefined {
-  if (!Object.hasOwn(keys, check)) return undefined;
-  const marking = keys[check];
-  const feedback = mark(marking, answer.option)?.feedback;
+export function shown(check: string, answer: Answer, keys: Secrets, rules: Rules): Shown | undefined {
+  const secret = own(keys, check);
+  if (!secret) return undefined;
+  const feedback = mark(secret, answer.response)?.feedback;
   const settled = isSettled(answer, rules);
-  return { ...answer, settled, ...(feedback && { feedback }), ...(settled && { key: marking.key, ...(!answer.right && { why: marking.feedback[marking.key] }) }) };
+  const solution = settled ? solutionOf(secret) : undefined;
+  return {
+    ...answer,
+    settled,
+    ...(feedback && { feedback }),
+    ...(solution && { solution: solution.response }),
+    ...(solution?.feedback && !isRight(answer) && { why: solution.feedback }),
+  };
 }
 
 /** All answers as they may be shown. */
-export function allShown(state: LearnerState, keys: Readonly<Record<string, Marking>>, rules: Rules): Record<string, Shown> {
-  return Object.fromEntries(Object.entries(state.answers).flatMap(([check, answer]) => {
-    const seen = shown(check, answer, keys, rules);
-    return seen ? [[check, seen]] : [];
-  }));
+export function allShown(state: LearnerState, keys: Secrets, rules: Rules): Record<string, Shown> {
+  return Object.fromEntries(
+    Object.entries(state.answers).flatMap(([check, answer]) => {
+      const seen = shown(check, answer, keys, rules);
+      return seen ? [[check, seen]] : [];
+    }),
+  );
 }
 
 export interface LessonProgress {
@@ -84,11 +121,12 @@ export interface Progress {
   done: number;
   /** Minutes of the lessons that are done, and of all. */
   minutes: { done: number; of: number };
-  checks: { answered: number; right: number; of: number };
-  /** Share of all checks answered rightly; undefined where there are none. */
+  /** `waiting`: of those answered, so many are not marked yet. */
+  checks: { answered: number; right: number; waiting: number; of: number };
+  /** What the marked answers are worth, as a share of all checks, 0 to 1; undefined where there are none. */
   score?: number;
   completed: boolean;
-  /** Undefined where the rules ask for no share of right answers. */
+  /** Undefined where the rules ask for no share of right answers, and while answers not marked yet decide it. */
   passed?: boolean;
   /** Where to go on. */
   next?: string;
@@ -116,26 +154,58 @@ export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerSt
     if (rules.order === 'forced' && left.length > 0) open = false;
   }
   const done = all.filter((lesson) => lessons[lesson.id].done);
-  const ids = all.flatMap(checksIn);
-  const answered = ids.filter((id) => id in state.answers);
-  const right = answered.filter((id) => state.answers[id].right).length;
-  const sum = (list: readonly LearnerLesson[]) => Math.round(list.reduce((total, lesson) => total + lesson.minutes, 0) * 10) / 10;
-  const passed = rules.course.kind === 'passed' && ids.length > 0 ? right / ids.length >= rules.course.share - 1e-9 : undefined;
+  const { scored, ...checks } = worthOf(all.flatMap(checksIn), state);
+  const sum = (list: readonly LearnerLesson[]) =>
+    Math.round(list.reduce((total, lesson) => total + lesson.minutes, 0) * 10) / 10;
+  const share = rules.course.kind === 'passed' && checks.of > 0 ? rules.course.share : undefined;
+  const passed = share === undefined ? undefined : reaches({ scored, ...checks }, share);
   const at = all.findIndex((lesson) => lesson.id === state.at);
   const here = all[at] as LearnerLesson | undefined;
-  const next = here && !lessons[here.id].done ? here : [...all.slice(at + 1), ...all].find((lesson) => !lessons[lesson.id].done && lessons[lesson.id].open);
+  const next =
+    here && !lessons[here.id].done
+      ? here
+      : [...all.slice(at + 1), ...all].find((lesson) => !lessons[lesson.id].done && lessons[lesson.id].open);
   return {
-    lessons, done: done.length, minutes: { done: sum(done), of: sum(all) }, checks: { answered: answered.length, right, of: ids.length },
-    ...(ids.length > 0 && { score: right / ids.length }), completed: done.length === all.length && passed !== false, ...(passed !== undefined && { passed }),
+    lessons,
+    done: done.length,
+    minutes: { done: sum(done), of: sum(all) },
+    checks,
+    ...(checks.of > 0 && { score: scored / checks.of }),
+    completed: done.length === all.length && (share === undefined || passed === true),
+    ...(passed !== undefined && { passed }),
     ...((next ?? here ?? all[0]) && { next: (next ?? here ?? all[0]).id }),
   };
 }
 
+/** What the answers to some checks are worth; `scored` is the sum of the scores that are known. */
+type Worth = Progress['checks'] & { scored: number };
+
+function worthOf(ids: readonly string[], { answers }: LearnerState): Worth {
+  const worth: Worth = { answered: 0, right: 0, waiting: 0, of: ids.length, scored: 0 };
+  for (const id of ids) {
+    const answer = own(answers, id);
+    if (!answer) continue;
+    worth.answered++;
+    if (answer.state === 'waiting') worth.waiting++;
+    else worth.scored += answer.score;
+    if (isRight(answer)) worth.right++;
+  }
+  return worth;
+}
+
+/** Whether a share of what can be had is reached; undefined while answers that are not marked yet decide it. */
+function reaches({ of, waiting, scored }: Worth, share: number): boolean | undefined {
+  const asked = of * share - 1e-9;
+  if (scored >= asked) return true;
+  return scored + waiting >= asked ? undefined : false;
+}
+
 function leftOf(lesson: LearnerLesson, rules: Rules, state: LearnerState): LessonProgress['left'] {
-  const checks = checksIn(lesson);
+  const worth = worthOf(checksIn(lesson), state);
   const left: LessonProgress['left'] = state.read.includes(lesson.id) ? [] : ['read'];
   if (rules.lesson.kind === 'read') return left;
-  if (checks.some((id) => !(id in state.answers))) left.push('answer');
-  else if (rules.lesson.kind === 'passed' && checks.filter((id) => state.answers[id].right).length < checks.length * rules.lesson.share - 1e-9) left.push('pass');
+  if (worth.answered < worth.of) left.push('answer');
+  // Who waits for a mark has done what they can.
+  else if (rules.lesson.kind === 'passed' && reaches(worth, rules.lesson.share) === false) left.push('pass');
   return left;
 }

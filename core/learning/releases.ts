@@ -1,4 +1,4 @@
-import { sameData } from '../course/canonical';
+import { sameData } from '../document/canonical';
 import type { LearnerEvent } from './progress';
 import { checksIn, lessonsOf, type LearnerCourse } from './view';
 
@@ -21,17 +21,27 @@ export function difference(from: LearnerCourse, to: LearnerCourse): Difference {
   const after = lessonsOf(to);
   const isSame = (lesson: (typeof after)[number]) => {
     const old = before.get(lesson.id)!;
-    return old.title === lesson.title && sameData(old.blocks, lesson.blocks) && checksIn(lesson).every((id) => staying.has(id));
+    return (
+      old.title === lesson.title &&
+      sameData(old.blocks, lesson.blocks) &&
+      checksIn(lesson).every((id) => staying.has(id))
+    );
   };
   const kept = after.filter((lesson) => before.has(lesson.id));
   const here = new Set(after.map((lesson) => lesson.id));
   return {
-    same: kept.filter(isSame).map((lesson) => lesson.id), changed: kept.filter((lesson) => !isSame(lesson)).map((lesson) => lesson.id),
-    added: after.filter((lesson) => !before.has(lesson.id)).map((lesson) => lesson.id), gone: [...before.keys()].filter((id) => !here.has(id)), checks: stay,
+    same: kept.filter(isSame).map((lesson) => lesson.id),
+    changed: kept.filter((lesson) => !isSame(lesson)).map((lesson) => lesson.id),
+    added: after.filter((lesson) => !before.has(lesson.id)).map((lesson) => lesson.id),
+    gone: [...before.keys()].filter((id) => !here.has(id)),
+    checks: stay,
   };
 }
 
-/** Those events on an older release that count on a newer one: lessons that stayed as they were are still read, checks still answered. */
+/**
+ * Those events on an older release that count on a newer one: lessons that stayed as they were are still read, checks
+ * still answered.
+ */
 export function carriedOver(events: readonly LearnerEvent[], { same, checks }: Difference): LearnerEvent[] {
   return events.filter((event) => (event.kind === 'read' ? same.includes(event.lesson) : checks.includes(event.check)));
 }

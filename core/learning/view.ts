@@ -1,11 +1,10 @@
-import { markingOf, type Marking } from '../check/marking';
+import { splitCheck, type LearnerCheck, type Secret } from '../checks/markings';
 import { lessonDemand, lessonMinutes } from '../brief/sizing';
-import { mapBlockTexts, type Block } from '../course/blocks';
-import type { Check } from '../course/checks';
+import { checkIn, checksOn, mapBlockTexts, type Block } from '../blocks/forms';
+import type { Check } from '../checks/forms';
 import { allLessons, type Course, type Lesson } from '../course/course';
-import { idFrom } from '../course/id';
-import { fail } from '../course/problem';
-import { canonicalRichText, type RichText } from '../course/rich-text';
+import { fail } from '../document/problem';
+import { canonicalRichText, type RichText } from '../document/rich-text';
 
 /** A lesson as a learner gets it. */
 export interface LearnerLesson {
@@ -16,13 +15,6 @@ export interface LearnerLesson {
   /** What the learner can do afterwards. */
   aims: string[];
   blocks: Block[];
-}
-
-/** A check as a learner gets it: no key, no feedback, no evidence; its options in an order that says nothing. */
-export interface LearnerCheck {
-  id: string;
-  stem: string;
-  options: { id: string; text: string }[];
 }
 
 /** A course as a learner gets it. */
@@ -39,50 +31,72 @@ export interface LearnerCourse {
 /** A frozen course: what may be seen, and the keys, which are kept apart from it. */
 export interface FrozenCourse {
   view: LearnerCourse;
-  keys: Record<string, Marking>;
+  keys: Record<string, Secret>;
 }
 
-/** The version of frozen courses. */
-export const FROZEN_VERSION = 1;
+/** The version of frozen courses: 2 since checks say their kind. */
+export const FROZEN_VERSION = 2;
 
 /** A frozen course of any version, as learners are served from it. Throws `newer-document`. */
 export function upgradeFrozen(document: unknown, version: number): FrozenCourse {
   if (version > FROZEN_VERSION) fail('newer-document', { version, known: FROZEN_VERSION });
-  return document as FrozenCourse;
+  const { view, keys } = document as FrozenCourse;
+  if (version === FROZEN_VERSION) return { view, keys };
+  const asChoice = <Thing extends object>(thing: Thing) => ({ kind: 'choice' as const, ...thing });
+  return {
+    view: { ...view, checks: view.checks.map(asChoice) },
+    keys: Object.fromEntries(Object.entries(keys).map(([id, secret]) => [id, asChoice(secret)])),
+  };
 }
 
 /**
- * Freezes a course as it stands: blank lessons, evidence, offers, takes, bin, brief and notes stay behind. `secret` mixes the
- * options' ids and order, so that neither tells the key; with the same secret they stay the same from release to release.
- * `grades` are the reading grades by lesson, where they are known.
+ * Freezes a course as it stands: blank lessons, evidence, offers, takes, bin, brief and notes stay behind. `secret`
+ * mixes the options' ids and order, so that neither tells the key; with the same secret they stay the same from release
+ * to release. `grades` are the reading grades by lesson, where they are known.
  */
-export function freezeCourse(course: Course, secret: string, grades: Readonly<Record<string, number | undefined>> = {}): FrozenCourse {
+export function freezeCourse(
+  course: Course,
+  secret: string,
+  grades: Readonly<Record<string, number | undefined>> = {},
+): FrozenCourse {
   const byId = new Map(course.checks.map((check) => [check.id, check]));
   const placed = new Map<string, Check>();
-  const modules = course.modules.map((module) => ({
-    id: module.id, title: module.title,
-    lessons: module.lessons.filter((lesson) => lesson.blocks.length > 0).map((lesson) => ({
-      id: lesson.id, title: lesson.title, minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, grades[lesson.id]), aims: aimsOf(course, lesson),
-      blocks: lesson.blocks.flatMap((block) => {
-        if (block.kind !== 'check') return [bare(block)];
-        const check = byId.get(block.body.checkId);
-        // A check stands where it is placed first; the same one again would be answered already.
-        if (!check || placed.has(check.id)) return [];
-        placed.set(check.id, check);
-        return [block];
-      }),
-    })),
-  })).filter((module) => module.lessons.length > 0);
-  const optionId = (check: Check) => (id: string) => idFrom('a', secret, check.id, id);
+  const modules = course.modules
+    .map((module) => ({
+      id: module.id,
+      title: module.title,
+      lessons: module.lessons
+        .filter((lesson) => lesson.blocks.length > 0)
+        .map((lesson) => ({
+          id: lesson.id,
+          title: lesson.title,
+          minutes: lessonMinutes(lesson),
+          demand: lessonDemand(lesson, course, grades[lesson.id]),
+          aims: aimsOf(course, lesson),
+          blocks: lesson.blocks.flatMap((block) => {
+            const place = checkIn(block);
+            if (place === undefined) return [bare(block)];
+            const check = byId.get(place);
+            // A check stands where it is placed first; the same one again would be answered already.
+            if (!check || placed.has(check.id)) return [];
+            placed.set(check.id, check);
+            return [block];
+          }),
+        })),
+    }))
+    .filter((module) => module.lessons.length > 0);
+  const split = [...placed.values()].map((check) => splitCheck(check, secret));
   return {
     view: {
-      id: course.id, title: course.title, language: course.language, direction: course.direction, promise: course.brief.promise, modules,
-      checks: [...placed.values()].map((check) => ({
-        id: check.id, stem: check.stem,
-        options: check.options.map(({ id, text }) => ({ id: optionId(check)(id), text })).sort((a, b) => (a.id < b.id ? -1 : 1)),
-      })),
+      id: course.id,
+      title: course.title,
+      language: course.language,
+      direction: course.direction,
+      promise: course.brief.promise,
+      modules,
+      checks: split.map(({ view }) => view),
     },
-    keys: Object.fromEntries([...placed.values()].map((check) => [check.id, markingOf(check, optionId(check))])),
+    keys: Object.fromEntries(split.map(({ view, secret: key }) => [view.id, key])),
   };
 }
 
@@ -93,7 +107,7 @@ export function lessonsOf(course: LearnerCourse): LearnerLesson[] {
 
 /** Ids of the checks on a lesson's page, in order. */
 export function checksIn(lesson: Pick<LearnerLesson, 'blocks'>): string[] {
-  return lesson.blocks.flatMap((block) => (block.kind === 'check' ? [block.body.checkId] : []));
+  return checksOn(lesson);
 }
 
 /** What keeps a course from being made available: nothing in it that could be taken. */
@@ -111,8 +125,10 @@ function bare({ id, kind, body }: Block): Block {
 }
 
 function withoutMarks(text: RichText): RichText {
-  return canonicalRichText(text.map((run) => {
-    const marks = (run.marks ?? []).filter((mark) => mark.type !== 'evidence' && mark.type !== 'connecting');
-    return { type: 'text', text: run.text, ...(marks.length > 0 && { marks }) };
-  }));
+  return canonicalRichText(
+    text.map((run) => {
+      const marks = (run.marks ?? []).filter((mark) => mark.type !== 'evidence' && mark.type !== 'connecting');
+      return { type: 'text', text: run.text, ...(marks.length > 0 && { marks }) };
+    }),
+  );
 }

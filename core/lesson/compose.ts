@@ -1,14 +1,14 @@
-import type { Block } from '../course/blocks';
-import { idFrom } from '../course/id';
-import type { RichText } from '../course/rich-text';
+import type { Block } from '../blocks/forms';
+import { idFrom } from '../document/id';
 import type { Scope } from '../outline';
 import type { Source } from '../source/source';
 import { cleanTitle } from '../outline/titles';
-import { FROM_PART } from './blocks/kinds';
-import { summaryOf } from './blocks/summary';
+import { toldList } from '../blocks/callout/draft';
+import { DRAFTS } from '../blocks/drafts';
+import { summaryOf } from '../blocks/summary/draft';
+import { paragraph } from '../blocks/text/draft';
 import { headingOver, leansOnHeading } from './heading';
 import type { Matter, Part } from './parts';
-import { richSentences } from './rich';
 import { toldParts } from './told';
 
 /** A lesson's page without its checks, and where each section of it ends. */
@@ -19,14 +19,27 @@ export interface Page {
 }
 
 /**
- * Makes a lesson's blocks of its parts, in order: headings where sections change, paragraphs, lists, callouts. `recalled`: terms
- * of this matter that the audience knows, named in a line of our own at the start.
+ * Makes a lesson's blocks of its parts, in order: headings where sections change, paragraphs, lists, callouts.
+ * `recalled`: terms of this matter that the audience knows, named in a line of our own at the start.
  */
-export function composePage(lesson: { id: string; title: string }, scope: Scope, parts: readonly Part[], matter: Matter, courseTitle: string, recalled: readonly string[]): Page {
+export function composePage(
+  lesson: { id: string; title: string },
+  scope: Scope,
+  parts: readonly Part[],
+  matter: Matter,
+  courseTitle: string,
+  recalled: readonly string[],
+): Page {
   const blocks: Block[] = [];
   if (recalled.length > 0) {
     const { labels } = matter.of(scope.sections.flatMap((section) => section.passages)[0]).pack;
-    blocks.push({ id: idFrom('b', lesson.id, 'known'), kind: 'text', body: { text: [{ type: 'text', text: `${labels.known} ${recalled.join(', ')}.`, marks: [{ type: 'connecting' }] }] } });
+    blocks.push({
+      id: idFrom('b', lesson.id, 'known'),
+      kind: 'text',
+      body: {
+        text: [{ type: 'text', text: `${labels.known} ${recalled.join(', ')}.`, marks: [{ type: 'connecting' }] }],
+      },
+    });
   }
   const ends: (number | undefined)[] = [];
   const place = (...names: (string | number)[]) => `${lesson.id}/${names.join('/')}`;
@@ -36,58 +49,78 @@ export function composePage(lesson: { id: string; title: string }, scope: Scope,
   for (const [at, part] of parts.entries()) {
     if (part.section !== section) {
       section = part.section;
-      const title = sectionTitle(scope, section, { lesson: lesson.title, course: courseTitle, opening: matter.of(part.items[0].passage.id).pack.labels.opening }, { alone: sections.length === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) });
-      if (title) blocks.push({ id: idFrom('b', place('h', scope.sections[section].id, scope.sections[section].passages[0])), kind: 'heading', body: { level: 2, text: [{ type: 'text', text: title }] } });
+      const title = sectionTitle(
+        scope,
+        section,
+        { lesson: lesson.title, course: courseTitle, opening: matter.of(part.items[0].passage.id).pack.labels.opening },
+        { alone: sections.length === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) },
+      );
+      if (title)
+        blocks.push({
+          id: idFrom('b', place('h', scope.sections[section].id, scope.sections[section].passages[0])),
+          kind: 'heading',
+          body: { level: 2, text: [{ type: 'text', text: title }] },
+        });
     }
     const [{ passage }] = part.items;
     if (part.kind === 'text') append(blocks, paragraph(part, place('p', passage.id), told.has(at)));
     else {
       const own = place(part.kind, passage.id);
-      for (const block of told.has(at) ? [toldList(part, own)] : FROM_PART[part.kind](part, own, matter)) append(blocks, block);
+      for (const block of told.has(at) ? [toldList(part, own)] : DRAFTS[part.kind](part, own, matter))
+        append(blocks, block);
     }
     ends[section] = blocks.length;
   }
-  blocks.push(...talksOf(parts.flatMap((part) => part.items.map((item) => item.passage.id)), matter, place('talk')));
+  blocks.push(
+    ...talksOf(
+      parts.flatMap((part) => part.items.map((item) => item.passage.id)),
+      matter,
+      place('talk'),
+    ),
+  );
   const summary = summaryOf(parts, matter, place('summary'));
   if (summary) blocks.push(summary);
   return { blocks, ends };
 }
 
-/** Where the talks that a page is made of can be watched: their titles, as links to the moment they are first used from (W3C Media Fragments). */
+/**
+ * Where the talks that a page is made of can be watched: their titles, as links to the moment they are first used from
+ * (W3C Media Fragments).
+ */
 function talksOf(used: readonly string[], matter: Matter, place: string): Block[] {
   const starts = new Map<Source, number>();
   for (const id of used) {
     const { source, passages } = matter.of(id);
     const { seconds } = passages.get(id)!.locator;
-    if (source.address && seconds !== undefined) starts.set(source, Math.min(starts.get(source) ?? Infinity, Math.floor(seconds)));
+    if (source.address && seconds !== undefined)
+      starts.set(source, Math.min(starts.get(source) ?? Infinity, Math.floor(seconds)));
   }
   return [...starts].map(([source, seconds]): Block => ({
-    id: idFrom('b', place, source.id), kind: 'text',
-    body: { text: [{ type: 'text', text: `${source.title}, ${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`, marks: [{ type: 'connecting' }, { type: 'link', attrs: { href: `${source.address!.split('#')[0]}#t=${seconds}` } }] }] },
+    id: idFrom('b', place, source.id),
+    kind: 'text',
+    body: {
+      text: [
+        {
+          type: 'text',
+          text: `${source.title}, ${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`,
+          marks: [
+            { type: 'connecting' },
+            { type: 'link', attrs: { href: `${source.address!.split('#')[0]}#t=${seconds}` } },
+          ],
+        },
+      ],
+    },
   }));
-}
-
-function paragraph({ items: [{ passage, sentences }] }: Part, place: string, isTold: boolean): Block {
-  const id = idFrom('b', place);
-  const text: RichText = richSentences(sentences, id);
-  const [{ sentence }] = sentences;
-  const callout = isTold ? 'experience' : passage.callout;
-  if (callout) return { id, kind: 'callout', body: { tone: callout, paragraphs: [text] } };
-  if (sentence.facts?.example && sentence.index === 0 && sentences.length > 1) return { id, kind: 'callout', body: { tone: 'example', paragraphs: [text] } };
-  return { id, kind: 'text', body: { text } };
-}
-
-/** A list of what somebody says of themselves, told by them item by item. */
-function toldList({ items }: Part, place: string): Block {
-  const id = idFrom('b', place);
-  return { id, kind: 'callout', body: { tone: 'experience', paragraphs: items.filter((item) => item.sentences.length > 0).map((item) => richSentences(item.sentences, id)) } };
 }
 
 /** Puts a block behind the others; neighbouring callouts of one tone are one. */
 function append(blocks: Block[], block: Block): void {
   const last = blocks.at(-1);
   if (block.kind === 'callout' && last?.kind === 'callout' && last.body.tone === block.body.tone) {
-    blocks[blocks.length - 1] = { ...last, body: { ...last.body, paragraphs: [...last.body.paragraphs, ...block.body.paragraphs] } };
+    blocks[blocks.length - 1] = {
+      ...last,
+      body: { ...last.body, paragraphs: [...last.body.paragraphs, ...block.body.paragraphs] },
+    };
   } else blocks.push(block);
 }
 
@@ -97,7 +130,9 @@ function leansOnTitle(part: Part, scope: Scope, matter: Matter): boolean {
   const [{ passage, sentences }] = part.items;
   const knowledge = matter.of(passage.id);
   const heading = headingOver(passage, section, passage.id === section.passages[0], knowledge);
-  return heading !== undefined && (sentences[0] === undefined || leansOnHeading(sentences[0].sentence, heading, knowledge));
+  return (
+    heading !== undefined && (sentences[0] === undefined || leansOnHeading(sentences[0].sentence, heading, knowledge))
+  );
 }
 
 /** How a section stands in its lesson: the only one; the first; with something under it that leans on its title. */
@@ -108,7 +143,12 @@ interface SectionPlace {
 }
 
 /** The heading over a section's part; none where it would only repeat the lesson's title. */
-function sectionTitle(scope: Scope, section: number, titles: { lesson: string; course: string; opening: string }, { alone, first, leaning }: SectionPlace): string | undefined {
+function sectionTitle(
+  scope: Scope,
+  section: number,
+  titles: { lesson: string; course: string; opening: string },
+  { alone, first, leaning }: SectionPlace,
+): string | undefined {
   const { title, id } = scope.sections[section];
   const clean = cleanTitle(title, [], titles.course);
   const lesson = titles.lesson.toLowerCase();
@@ -116,6 +156,12 @@ function sectionTitle(scope: Scope, section: number, titles: { lesson: string; c
   const before = scope.sections[section - 1];
   const repeated = before !== undefined && before.title === title && before.id === id;
   // What a source begins with needs no heading of ours in the middle of a lesson.
-  if (title === titles.opening || (same && first) || repeated || (alone && !leaning && (lesson.includes(clean.toLowerCase()) || section === 0))) return undefined;
+  if (
+    title === titles.opening ||
+    (same && first) ||
+    repeated ||
+    (alone && !leaning && (lesson.includes(clean.toLowerCase()) || section === 0))
+  )
+    return undefined;
   return clean;
 }

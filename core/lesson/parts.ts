@@ -1,5 +1,6 @@
+import { BLOCKS } from '../blocks/forms';
 import { PACE, studiedWords } from '../brief/sizing';
-import type { PassageRange } from '../course/rich-text';
+import type { PassageRange } from '../document/rich-text';
 import type { Claim, Knowledge, Sentence } from '../knowledge';
 import type { Scope } from '../outline';
 import type { Passage } from '../source/source';
@@ -36,9 +37,15 @@ export interface Part {
 }
 
 /** A scope's matter as parts of a page, in order. `without`: ids of units that find no room. */
-export function partsOf(scope: Pick<Scope, 'sections'>, matter: Matter, without: ReadonlySet<string> = new Set()): Part[] {
+export function partsOf(
+  scope: Pick<Scope, 'sections'>,
+  matter: Matter,
+  without: ReadonlySet<string> = new Set(),
+): Part[] {
   return scope.sections.flatMap((section, at) => {
-    const passages = section.passages.filter((id) => !without.has(matter.unitOf(id).id)).map((id) => matter.of(id).passages.get(id)!);
+    const passages = section.passages
+      .filter((id) => !without.has(matter.unitOf(id).id))
+      .map((id) => matter.of(id).passages.get(id)!);
     const parts: Part[] = [];
     for (let from = 0; from < passages.length;) {
       const group = groupFrom(passages, from);
@@ -66,43 +73,77 @@ function partFrom(group: readonly Passage[], section: number, matter: Matter): P
   const [first] = group;
   const knowledge = matter.of(first.id);
   const unit = matter.unitOf(first.id).id;
-  const items = group.map((passage) => ({ passage, sentences: keptSentences(passage, matter) })).filter(({ passage, sentences }) => passage.kind === 'code' || sentences.length > 0);
+  const items = group
+    .map((passage) => ({ passage, sentences: keptSentences(passage, matter) }))
+    .filter(({ passage, sentences }) => passage.kind === 'code' || sentences.length > 0);
   if (items.length === 0) return undefined;
   const kind = kindOf(first, items, knowledge);
-  const entries = kind === 'terms' ? items.filter(({ passage }) => !isKnown(knowledge.entries.get(passage.id)!.term, matter, knowledge)) : items;
+  const entries =
+    kind === 'terms'
+      ? items.filter(({ passage }) => !isKnown(knowledge.entries.get(passage.id)!.term, matter, knowledge))
+      : items;
   if (entries.length === 0) return undefined;
   return { kind, section, unit, items: entries, words: wordsIn(kind, entries) };
 }
 
 /** Words of code are not read like others: a line takes as long as so many words. */
-const WORDS_A_LINE = PACE.minutesPerCodeLine * PACE.wordsPerMinute;
+const WORDS_A_LINE = BLOCKS.code.study!.minutes! * PACE.wordsPerMinute;
 
 function wordsIn(kind: Part['kind'], items: Part['items']): number {
-  const words = items.reduce((sum, { sentences }) => sum + sentences.reduce((count, used) => count + wordsOf(used), 0), 0);
-  const lines = items.reduce((sum, { passage }) => sum + (passage.kind === 'code' ? passage.text.split('\n').length : 0), 0);
+  const words = items.reduce(
+    (sum, { sentences }) => sum + sentences.reduce((count, used) => count + wordsOf(used), 0),
+    0,
+  );
+  const lines = items.reduce(
+    (sum, { passage }) => sum + (passage.kind === 'code' ? passage.text.split('\n').length : 0),
+    0,
+  );
   const studied = kind === 'table' || kind === 'list' ? studiedWords(kind, words, items.length) : words;
   return studied + Math.round(studiedWords('code', lines * WORDS_A_LINE, lines));
 }
 
-function kindOf(first: Passage, items: readonly { passage: Passage }[], { entries, stepLists }: Knowledge): Part['kind'] {
+function kindOf(
+  first: Passage,
+  items: readonly { passage: Passage }[],
+  { entries, stepLists }: Knowledge,
+): Part['kind'] {
   if (first.table) return 'table';
   if (first.kind === 'code' && !first.list) return 'code';
-  if (items.every(({ passage }) => entries.has(passage.id)) && (first.list || first.kind === 'definition')) return 'terms';
+  if (items.every(({ passage }) => entries.has(passage.id)) && (first.list || first.kind === 'definition'))
+    return 'terms';
   if (first.list) return stepLists.has(first.list.id) ? 'steps' : 'list';
   return first.kind === 'definition' ? 'list' : 'text';
 }
 
-/** The sentences of a passage that a page shows: all but noise, what is said elsewhere, and definitions of what the audience knows. What a sentence leans on stays with it. */
+/**
+ * The sentences of a passage that a page shows: all but noise, what is said elsewhere, and definitions of what the
+ * audience knows. What a sentence leans on stays with it.
+ */
 function keptSentences(passage: Passage, matter: Matter): UsedSentence[] {
   const knowledge = matter.of(passage.id);
   const sentences = knowledge.sentences.get(passage.id) ?? [];
-  if (passage.kind === 'row') return sentences.filter((sentence) => !matter.said.has(sentenceKey(sentence))).map((sentence) => withAlso({ sentence, edits: [] }, matter));
+  if (passage.kind === 'row')
+    return sentences
+      .filter((sentence) => !matter.said.has(sentenceKey(sentence)))
+      .map((sentence) => withAlso({ sentence, edits: [] }, matter));
   const spoken = isSpoken(passage);
-  const gone = sentences.map((sentence) => matter.noise.has(sentenceKey(sentence)) || matter.said.has(sentenceKey(sentence)) || definesKnown(sentence, matter, knowledge));
+  const gone = sentences.map(
+    (sentence) =>
+      matter.noise.has(sentenceKey(sentence)) ||
+      matter.said.has(sentenceKey(sentence)) ||
+      definesKnown(sentence, matter, knowledge),
+  );
   for (let at = sentences.length - 1; at > 0; at--) {
     const leaning = sentences[at].facts?.leaning;
     // Speech joins everything to everything ("So, …"), and what only holds the floor is nothing to lean on.
-    if (!gone[at] && gone[at - 1] && (spoken ? leaning === 'points-back' && sentences[at - 1].words > 5 && matter.noise.has(sentenceKey(sentences[at - 1])) : leaning === 'points-back' || leaning === 'joins-on')) gone[at - 1] = false;
+    if (
+      !gone[at] &&
+      gone[at - 1] &&
+      (spoken
+        ? leaning === 'points-back' && sentences[at - 1].words > 5 && matter.noise.has(sentenceKey(sentences[at - 1]))
+        : leaning === 'points-back' || leaning === 'joins-on')
+    )
+      gone[at - 1] = false;
   }
   return sentences.filter((_, at) => !gone[at]).map((sentence) => withAlso(shown(sentence, knowledge), matter));
 }
@@ -114,7 +155,10 @@ function withAlso(used: UsedSentence, { also }: Matter): UsedSentence {
 
 function definesKnown(sentence: Sentence, matter: Matter, knowledge: Knowledge): boolean {
   const definition = sentence.facts?.definition;
-  return definition !== undefined && isKnown(sentence.text.slice(definition.term.from, definition.term.to), matter, knowledge);
+  return (
+    definition !== undefined &&
+    isKnown(sentence.text.slice(definition.term.from, definition.term.to), matter, knowledge)
+  );
 }
 
 function isKnown(term: string, matter: Matter, knowledge: Knowledge): boolean {

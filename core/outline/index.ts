@@ -1,5 +1,5 @@
 import type { Brief } from '../course/course';
-import { idFrom } from '../course/id';
+import { idFrom } from '../document/id';
 import type { Knowledge, Term } from '../knowledge';
 import { contained } from '../language/similarity';
 import type { OutlineProposal, ProposedModule } from './proposal';
@@ -25,7 +25,8 @@ function lessonSize(words: number): ScopeSize {
 const SMALL = { most: 350, least: 0 };
 /** A talk by itself: it wanders, and its lessons are what it stays with for a while. */
 const TALK = { most: 220, least: 60 };
-const isTalk = ({ source }: Knowledge): boolean => source.root.sections.length === 0 && source.passages.some((passage) => passage.kind === 'utterance');
+const isTalk = ({ source }: Knowledge): boolean =>
+  source.root.sections.length === 0 && source.passages.some((passage) => passage.kind === 'utterance');
 /** A talk has no headings to cut at, and wanders. */
 const SPOKEN = { most: 130, least: 50 };
 
@@ -38,36 +39,70 @@ export interface SourceMatter extends SourceUnits {
  * Drafts an outline: headings first, neighbouring sections brought to lesson size, noise and what the audience
  * knows left out by name, several sources brought together, counts as the brief asks.
  */
-export function draftOutline(brief: Brief, matter: readonly SourceMatter[], terms: readonly Term[], title: string): OutlineProposal {
+export function draftOutline(
+  brief: Brief,
+  matter: readonly SourceMatter[],
+  terms: readonly Term[],
+  title: string,
+): OutlineProposal {
   const sources = matter.map((each) => each.knowledge);
   const notices: OutlineProposal['notices'] = [];
   const dropped: Dropped[] = [];
-  const cut = ({ knowledge, ...units }: SourceMatter, size: ScopeSize) => ({ knowledge, groups: scopesOf(knowledge, units, size, title, terms) });
-  const first = matter.map((each) => cut(each, isTalk(each.knowledge) ? TALK : lessonSize(each.knowledge.source.words)));
+  const cut = ({ knowledge, ...units }: SourceMatter, size: ScopeSize) => ({
+    knowledge,
+    groups: scopesOf(knowledge, units, size, title, terms),
+  });
+  const first = matter.map((each) =>
+    cut(each, isTalk(each.knowledge) ? TALK : lessonSize(each.knowledge.source.words)),
+  );
   const leading = leadingSource(first);
-  const parts = first.map((part, index) => (index === leading || sources.length === 1 ? part : cut(matter[index], part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN)));
+  const parts = first.map((part, index) =>
+    index === leading || sources.length === 1
+      ? part
+      : cut(matter[index], part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN),
+  );
   const [lead] = [sources[leading]];
   let groups = bringTogether(parts, leading, dropped);
   groups = withoutKnown(groups, brief, lead, dropped);
   groups = glossaryFirst(groups);
-  const unitOf = new Map(matter.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id) => [id, unit] as const))));
+  const unitOf = new Map(
+    matter.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id) => [id, unit] as const))),
+  );
   groups = groupSmall(groups, title, lead, (id) => unitOf.get(id)!);
   groups = fitCounts(groups, brief.size, lead, dropped, notices);
-  for (const { pack, source } of sources) if (!pack.understands) notices.push({ code: pack.facts ? 'language-in-part' : 'language-not-understood', parameters: { language: pack.code, title: source.title } });
+  for (const { pack, source } of sources)
+    if (!pack.understands)
+      notices.push({
+        code: pack.facts ? 'language-in-part' : 'language-not-understood',
+        parameters: { language: pack.code, title: source.title },
+      });
   const titled = titlesFor(groups, title, sources);
   const modules: ProposedModule[] = titled.map((group) => ({
     id: idFrom('m', group.scopes[0].sections[0].id, group.title),
     title: group.title,
-    lessons: group.scopes.map((scope) => ({ id: idFrom('l', ...scope.sections.map((section) => `${section.id}/${section.passages[0] ?? ''}`)), title: scope.title, otherTitles: scope.otherTitles, scope })),
+    lessons: group.scopes.map((scope) => ({
+      id: idFrom('l', ...scope.sections.map((section) => `${section.id}/${section.passages[0] ?? ''}`)),
+      title: scope.title,
+      otherTitles: scope.otherTitles,
+      scope,
+    })),
   }));
   return { title, language: brief.language, modules, dropped, notices };
 }
 
 /** Leaves out what the audience already knows: scopes whose title is about it. */
-function withoutKnown(groups: readonly ScopeGroup[], brief: Brief, { pack }: Knowledge, dropped: Dropped[]): ScopeGroup[] {
+function withoutKnown(
+  groups: readonly ScopeGroup[],
+  brief: Brief,
+  { pack }: Knowledge,
+  dropped: Dropped[],
+): ScopeGroup[] {
   const known = brief.audience.knows.map((subject) => pack.stems(subject)).filter((stems) => stems.length > 0);
   if (known.length === 0) return [...groups];
-  const isKnown = (scope: Scope) => known.some((stems) => contained(stems, pack.stems(scope.title)) === 1 && pack.stems(scope.title).length <= stems.length + 1);
+  const isKnown = (scope: Scope) =>
+    known.some(
+      (stems) => contained(stems, pack.stems(scope.title)) === 1 && pack.stems(scope.title).length <= stems.length + 1,
+    );
   return groups
     .map((group) => ({
       ...group,

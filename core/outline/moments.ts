@@ -9,9 +9,18 @@ const MOMENTS: readonly Moment[] = ['before', 'doing', 'trouble', 'after'];
 
 /** Titles that tell the moment by themselves, in the languages we read. */
 const TITLED: [Moment, RegExp][] = [
-  ['before', /^(?:purpose|scope|aims?|introduction|overview|background|about|why\b|who (?:does what|is who|decides)|roles|responsibilit|definitions?|terms|words\b|glossary|before (?:you|we)|what (?:this|it) is|zweck|ziele?\b|geltungsbereich|begriffe|zuständigkeit|einleitung|warum\b|objet\b|objectifs?\b|champ\b|définitions|rôles|pourquoi\b|objeto|objetivos?\b|alcance|definiciones|funciones|por qué\b)/i],
-  ['trouble', /\b(?:emergenc\w*|incidents?|accidents?|fail\w*|faults?|errors?|problems?|troubles?\w*|complaints?|spills?|loss|lost|theft|stolen|breakdowns?|damag\w*|broken|goes wrong|outage|refus\w*|overdue|late returns?|notfall\w*|störung\w*|unfall\w*|fehler\w*|beschwerde\w*|verlust|schäden|incident|accident|panne|erreurs?|réclamations?|perte|emergencia|incidentes?|accidentes?|averías?|errores|quejas|pérdida)\b/i],
-  ['after', /^(?:questions?\b.*|faqs?|frequently asked.*|records?\b.*|training\b.*|documents?\b.*|forms?|check ?lists?|contacts?|reporting|reviews?|häufige fragen|aufzeichnung\w*|schulung\w*|nachweise|questions fréquentes|registres|formation|preguntas.*|registros|formación)$/i],
+  [
+    'before',
+    /^(?:purpose|scope|aims?|introduction|overview|background|about|why\b|who (?:does what|is who|decides)|roles|responsibilit|definitions?|terms|words\b|glossary|before (?:you|we)|what (?:this|it) is|zweck|ziele?\b|geltungsbereich|begriffe|zuständigkeit|einleitung|warum\b|objet\b|objectifs?\b|champ\b|définitions|rôles|pourquoi\b|objeto|objetivos?\b|alcance|definiciones|funciones|por qué\b)/i,
+  ],
+  [
+    'trouble',
+    /\b(?:emergenc\w*|incidents?|accidents?|fail\w*|faults?|errors?|problems?|troubles?\w*|complaints?|spills?|loss|lost|theft|stolen|breakdowns?|damag\w*|broken|goes wrong|outage|refus\w*|overdue|late returns?|notfall\w*|störung\w*|unfall\w*|fehler\w*|beschwerde\w*|verlust|schäden|incident|accident|panne|erreurs?|réclamations?|perte|emergencia|incidentes?|accidentes?|averías?|errores|quejas|pérdida)\b/i,
+  ],
+  [
+    'after',
+    /^(?:questions?\b.*|faqs?|frequently asked.*|records?\b.*|training\b.*|documents?\b.*|forms?|check ?lists?|contacts?|reporting|reviews?|häufige fragen|aufzeichnung\w*|schulung\w*|nachweise|questions fréquentes|registres|formation|preguntas.*|registros|formación)$/i,
+  ],
 ];
 /** A moment with fewer words is no module of its own. */
 const SMALLEST = 180;
@@ -21,24 +30,42 @@ const QUESTIONS = 0.6;
 const MOST = 18;
 
 /**
- * Groups the lessons of a document without parts of its own by the moment they are about: what to know before, the work, when
- * something goes wrong, and what comes after. Within a moment the order stays. One group, under the course's title, where that
- * gives but one module.
+ * Groups the lessons of a document without parts of its own by the moment they are about: what to know before, the
+ * work, when something goes wrong, and what comes after. Within a moment the order stays. One group, under the course's
+ * title, where that gives but one module.
  */
-export function byMoment(scopes: readonly Scope[], courseTitle: string, knowledge: Knowledge, unitOf: (passageId: string) => Unit): ScopeGroup[] {
+export function byMoment(
+  scopes: readonly Scope[],
+  courseTitle: string,
+  knowledge: Knowledge,
+  unitOf: (passageId: string) => Unit,
+): ScopeGroup[] {
   const { labels } = knowledge.pack;
   // A page of questions has no moments: "Why do I get an error?" is nothing to know before.
-  if (scopes.filter(({ title }) => /[?？]$/.test(title)).length >= scopes.length * QUESTIONS) return [{ title: courseTitle, scopes: [...scopes] }];
+  if (scopes.filter(({ title }) => /[?？]$/.test(title)).length >= scopes.length * QUESTIONS)
+    return [{ title: courseTitle, scopes: [...scopes] }];
   const moments = scopes.map((scope, at) => momentOf(scope, at / Math.max(1, scopes.length - 1), unitOf));
-  const groups = MOMENTS.map((moment) => ({ moment, scopes: scopes.filter((_, at) => moments[at] === moment) })).filter((group) => group.scopes.length > 0);
+  const groups = MOMENTS.map((moment) => ({ moment, scopes: scopes.filter((_, at) => moments[at] === moment) })).filter(
+    (group) => group.scopes.length > 0,
+  );
   const words = (group: { scopes: readonly Scope[] }) => group.scopes.reduce((sum, scope) => sum + scope.words, 0);
   // A moment of its own has matter; a smaller one stands with the work.
-  const doing = groups.find((group) => group.moment === 'doing') ?? groups.reduce((most, group) => (words(group) > words(most) ? group : most));
+  const doing =
+    groups.find((group) => group.moment === 'doing') ??
+    groups.reduce((most, group) => (words(group) > words(most) ? group : most));
   const kept = groups.filter((group) => group === doing || words(group) >= SMALLEST);
   const order = new Map(scopes.map((scope, at) => [scope, at]));
-  doing.scopes = [...doing.scopes, ...groups.filter((group) => !kept.includes(group)).flatMap((group) => group.scopes)].sort((a, b) => order.get(a)! - order.get(b)!);
+  doing.scopes = [
+    ...doing.scopes,
+    ...groups.filter((group) => !kept.includes(group)).flatMap((group) => group.scopes),
+  ].sort((a, b) => order.get(a)! - order.get(b)!);
   if (kept.length === 1) return [{ title: courseTitle, scopes: [...scopes] }];
-  return kept.flatMap((group) => inParts({ title: labels.moments[group.moment], scopes: group.scopes }, group.moment === 'doing' ? labels.moments.more : undefined));
+  return kept.flatMap((group) =>
+    inParts(
+      { title: labels.moments[group.moment], scopes: group.scopes },
+      group.moment === 'doing' ? labels.moments.more : undefined,
+    ),
+  );
 }
 
 function momentOf({ title, sections }: Scope, place: number, unitOf: (passageId: string) => Unit): Moment {
@@ -50,11 +77,22 @@ function momentOf({ title, sections }: Scope, place: number, unitOf: (passageId:
   return share((unit) => unit.kind === 'warning') > 0.5 ? 'trouble' : 'doing';
 }
 
-/** A module of very many lessons as several: the second of the work goes on with it, others are called by their weightiest lesson. */
+/**
+ * A module of very many lessons as several: the second of the work goes on with it, others are called by their
+ * weightiest lesson.
+ */
 function inParts(group: ScopeGroup, more: string | undefined): ScopeGroup[] {
   const count = Math.ceil(group.scopes.length / MOST);
   if (count < 2) return [group];
   const each = Math.ceil(group.scopes.length / count);
-  const parts = Array.from({ length: count }, (_, at) => group.scopes.slice(at * each, (at + 1) * each)).filter((part) => part.length > 0);
-  return parts.map((scopes, at) => ({ title: at === 0 ? group.title : (at === 1 && more) || scopes.reduce((most, scope) => (scope.weight > most.weight ? scope : most)).title, scopes }));
+  const parts = Array.from({ length: count }, (_, at) => group.scopes.slice(at * each, (at + 1) * each)).filter(
+    (part) => part.length > 0,
+  );
+  return parts.map((scopes, at) => ({
+    title:
+      at === 0
+        ? group.title
+        : (at === 1 && more) || scopes.reduce((most, scope) => (scope.weight > most.weight ? scope : most)).title,
+    scopes,
+  }));
 }

@@ -19,7 +19,9 @@ export interface ProposedModule {
 
 /** All lessons of an outline with their passages. */
 export function lessonsOf({ modules }: Pick<OutlineProposal, 'modules'>): { id: string; passages: string[] }[] {
-  return modules.flatMap((module) => module.lessons.map((lesson) => ({ id: lesson.id, passages: passagesOf(lesson.scope) })));
+  return modules.flatMap((module) =>
+    module.lessons.map((lesson) => ({ id: lesson.id, passages: passagesOf(lesson.scope) })),
+  );
 }
 
 /** A drafted outline: a proposal, until it is taken. */

@@ -27,9 +27,21 @@ export interface Dropped {
 }
 
 /** All passages of a scope, in teaching order. */
-export const passagesOf = (scope: Pick<Scope, 'sections'>): string[] => scope.sections.flatMap((section) => section.passages);
+export const passagesOf = (scope: Pick<Scope, 'sections'>): string[] =>
+  scope.sections.flatMap((section) => section.passages);
 
-const WORTH: Record<string, number> = { rule: 3, definition: 3, step: 3, warning: 3, figure: 2, comparison: 2, tip: 2, reason: 1.5, example: 1.5, role: 1.5 };
+const WORTH: Record<string, number> = {
+  rule: 3,
+  definition: 3,
+  step: 3,
+  warning: 3,
+  figure: 2,
+  comparison: 2,
+  tip: 2,
+  reason: 1.5,
+  example: 1.5,
+  role: 1.5,
+};
 
 /** What the course is about above all is worth this much more, a passage. */
 const FOCUS = 100;
@@ -38,7 +50,8 @@ const FOCUS = 100;
 export function passageWeights(knowledge: Knowledge): Map<string, number> {
   const weights = new Map<string, number>([...(knowledge.focus ?? [])].map((id) => [id, FOCUS]));
   for (const claim of knowledge.claims) {
-    for (const range of claim.ranges) weights.set(range.id, (weights.get(range.id) ?? 0) + WORTH[claim.kind] / claim.ranges.length);
+    for (const range of claim.ranges)
+      weights.set(range.id, (weights.get(range.id) ?? 0) + WORTH[claim.kind] / claim.ranges.length);
   }
   return weights;
 }

@@ -22,32 +22,71 @@ const weight = (group: ScopeGroup) => group.scopes.reduce((sum, scope) => sum + 
 
 /** What defines words comes before what uses them: a glossary at the end moves to the front. */
 export function glossaryFirst(groups: readonly ScopeGroup[]): ScopeGroup[] {
-  const at = groups.findIndex((group, index) => index > groups.length * 0.4 && /^(glossary|definitions|terminology|terms( and definitions)?|(?:key )?(?:words|terms)(?: (?:used|we use)\b.*)?|abbreviations|glossar|begriffe|glossaire|glosario)$/i.test(group.title));
+  const at = groups.findIndex(
+    (group, index) =>
+      index > groups.length * 0.4 &&
+      /^(glossary|definitions|terminology|terms( and definitions)?|(?:key )?(?:words|terms)(?: (?:used|we use)\b.*)?|abbreviations|glossar|begriffe|glossaire|glosario)$/i.test(
+        group.title,
+      ),
+  );
   return at < 0 ? [...groups] : [groups[at], ...groups.slice(0, at), ...groups.slice(at + 1)];
 }
 
 /**
- * Modules of a readable size. A document of short parts without anything over them is grouped by the moments of the work; of any
- * other, parts too small to be a module stand with a neighbour, under the name of the larger.
+ * Modules of a readable size. A document of short parts without anything over them is grouped by the moments of the
+ * work; of any other, parts too small to be a module stand with a neighbour, under the name of the larger.
  */
-export function groupSmall(groups: readonly ScopeGroup[], courseTitle: string, knowledge: Knowledge, unitOf: (passageId: string) => Unit): ScopeGroup[] {
+export function groupSmall(
+  groups: readonly ScopeGroup[],
+  courseTitle: string,
+  knowledge: Knowledge,
+  unitOf: (passageId: string) => Unit,
+): ScopeGroup[] {
   const small = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE);
   // A few long parts among many short ones are parts of their own all the same.
-  const isFlat = small.length >= groups.length * FLAT && small.reduce((sum, group) => sum + words(group), 0) >= groups.reduce((sum, group) => sum + words(group), 0) * FLAT;
-  if (groups.length > 3 && isFlat) return byMoment(withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge).scopes, courseTitle, knowledge, unitOf);
+  const isFlat =
+    small.length >= groups.length * FLAT &&
+    small.reduce((sum, group) => sum + words(group), 0) >= groups.reduce((sum, group) => sum + words(group), 0) * FLAT;
+  if (groups.length > 3 && isFlat)
+    return byMoment(
+      withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge).scopes,
+      courseTitle,
+      knowledge,
+      unitOf,
+    );
   const joined = [...groups];
   for (;;) {
-    const at = joined.reduce((least, group, index) => (words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least), -1);
+    const at = joined.reduce(
+      (least, group, index) =>
+        words(group) < SMALL_MODULE && (least < 0 || words(group) < words(joined[least])) ? index : least,
+      -1,
+    );
     if (at < 0 || joined.length === 1) break;
-    const other = at === 0 ? 0 : at === joined.length - 1 || words(joined[at - 1]) <= words(joined[at + 1]) ? at - 1 : at;
+    const other =
+      at === 0 ? 0 : at === joined.length - 1 || words(joined[at - 1]) <= words(joined[at + 1]) ? at - 1 : at;
     joined.splice(other, 2, joinGroups(joined[other], joined[other + 1]));
   }
   if (joined.length === 1 && groups.length > 1) joined[0] = { ...joined[0], title: courseTitle };
-  return joined.map((group) => fewerLessons(withoutTiny(group, knowledge), Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)), knowledge, LARGE_LESSON));
+  return joined.map((group) =>
+    fewerLessons(
+      withoutTiny(group, knowledge),
+      Math.max(MANY_LESSONS, Math.ceil(words(group) / 1600)),
+      knowledge,
+      LARGE_LESSON,
+    ),
+  );
 }
 
-/** As many modules, and lessons in each, as the brief asks: neighbours are joined; where far too many, the lightest go. */
-export function fitCounts(groups: readonly ScopeGroup[], size: Brief['size'], knowledge: Knowledge, dropped: Dropped[], notices: OutlineProposal['notices']): ScopeGroup[] {
+/**
+ * As many modules, and lessons in each, as the brief asks: neighbours are joined; where far too many, the lightest go.
+ */
+export function fitCounts(
+  groups: readonly ScopeGroup[],
+  size: Brief['size'],
+  knowledge: Knowledge,
+  dropped: Dropped[],
+  notices: OutlineProposal['notices'],
+): ScopeGroup[] {
   let fitted = [...groups];
   const { modules, lessonsPerModule } = size;
   if (modules !== undefined) {
@@ -59,7 +98,8 @@ export function fitCounts(groups: readonly ScopeGroup[], size: Brief['size'], kn
     }
     while (fitted.length > modules) {
       let at = 0;
-      for (let index = 1; index < fitted.length - 1; index++) if (words(fitted[index]) + words(fitted[index + 1]) < words(fitted[at]) + words(fitted[at + 1])) at = index;
+      for (let index = 1; index < fitted.length - 1; index++)
+        if (words(fitted[index]) + words(fitted[index + 1]) < words(fitted[at]) + words(fitted[at + 1])) at = index;
       fitted.splice(at, 2, joinGroups(fitted[at], fitted[at + 1]));
     }
     // Too few: the module with most lessons is cut in two, while there are lessons to cut at.
@@ -68,21 +108,33 @@ export function fitCounts(groups: readonly ScopeGroup[], size: Brief['size'], kn
       if (largest.scopes.length < 2) break;
       const half = Math.ceil(largest.scopes.length / 2);
       const at = fitted.indexOf(largest);
-      fitted.splice(at, 1, { title: largest.title, scopes: largest.scopes.slice(0, half) }, { title: largest.scopes[half].title, scopes: largest.scopes.slice(half) });
+      fitted.splice(
+        at,
+        1,
+        { title: largest.title, scopes: largest.scopes.slice(0, half) },
+        { title: largest.scopes[half].title, scopes: largest.scopes.slice(half) },
+      );
     }
-    if (fitted.length < modules) notices.push({ code: 'fewer-modules', parameters: { asked: modules, got: fitted.length } });
+    if (fitted.length < modules)
+      notices.push({ code: 'fewer-modules', parameters: { asked: modules, got: fitted.length } });
   }
   if (lessonsPerModule !== undefined) {
     fitted = fitted.map((group) => fewerLessons(group, lessonsPerModule, knowledge, Infinity));
     const fewest = Math.min(...fitted.map((group) => group.scopes.length));
-    if (fewest < lessonsPerModule) notices.push({ code: 'fewer-lessons', parameters: { asked: lessonsPerModule, got: fewest } });
+    if (fewest < lessonsPerModule)
+      notices.push({ code: 'fewer-lessons', parameters: { asked: lessonsPerModule, got: fewest } });
   }
   return fitted;
 }
 
 /** Lessons too short to be one, joined to a neighbour of their module. */
 function withoutTiny(group: ScopeGroup, knowledge: Knowledge): ScopeGroup {
-  return { ...group, scopes: joinSmall(group.scopes, { most: Infinity, least: TINY_LESSON }, (a, b) => joinScopes(a, b, undefined, knowledge)) };
+  return {
+    ...group,
+    scopes: joinSmall(group.scopes, { most: Infinity, least: TINY_LESSON }, (a, b) =>
+      joinScopes(a, b, undefined, knowledge),
+    ),
+  };
 }
 
 function joinGroups(a: ScopeGroup, b: ScopeGroup): ScopeGroup {

@@ -8,25 +8,35 @@ const LONGEST = 78;
  * with its parent ("The root filesystem: rationale").
  */
 export function cleanTitle(heading: string, path: readonly string[], courseTitle: string): string {
-  let title = heading.replace(/\s+/g, ' ').replace(/\s+:\s+/g, ': ').replace(/[\s.:;,–—-]+$/, '').trim();
+  let title = heading
+    .replace(/\s+/g, ' ')
+    .replace(/\s+:\s+/g, ': ')
+    .replace(/[\s.:;,–—-]+$/, '')
+    .trim();
   title = title.replace(/^["“«](.*)["”»]$/, '$1');
   if (title === title.toUpperCase() && /\p{Lu}{4}/u.test(title)) title = sentenceCase(title);
   title = title.replace(/ in this (?:policy|document|manual|guide|handbook|booklet)$/i, '');
   title = withoutSubject(title, courseTitle);
   if (isGenericTitle(title)) {
     const parent = [...path].reverse().find((each) => !isGenericTitle(each) && each !== heading);
-    if (parent) title = `${shortened(cleanTitle(parent, [], courseTitle), LONGEST - title.length)}: ${title.toLowerCase()}`;
+    if (parent)
+      title = `${shortened(cleanTitle(parent, [], courseTitle), LONGEST - title.length)}: ${title.toLowerCase()}`;
   }
   return upperFirst(shortened(title, LONGEST));
 }
 
 /** Titles that read badly after "and": questions, clauses, and those joined already. */
-const NOT_JOINED = /[:?,;]|^(?:what|how|why|when|who|where|which|before|after|during|in|at|on|while|if|for|to|was|wie|warum|wann|wer|qu|comment|pourquoi|quand|cómo|qué|por qué|cuándo)\b/i;
+const NOT_JOINED =
+  /[:?,;]|^(?:what|how|why|when|who|where|which|before|after|during|in|at|on|while|if|for|to|was|wie|warum|wann|wer|qu|comment|pourquoi|quand|cómo|qué|por qué|cuándo)\b/i;
 
 /** Whether two titles can be joined with "and" into one that reads well. */
 export function canJoin(a: string, b: string, most: number, pack: LanguagePack): boolean {
   const gerund = (title: string) => /^\p{L}+ing\b/u.test(title);
-  return a.length + b.length <= most && gerund(a) === gerund(b) && ![a, b].some((title) => NOT_JOINED.test(title) || title.includes(` ${pack.labels.and} `));
+  return (
+    a.length + b.length <= most &&
+    gerund(a) === gerund(b) &&
+    ![a, b].some((title) => NOT_JOINED.test(title) || title.includes(` ${pack.labels.and} `))
+  );
 }
 
 /** Two titles as one. */
@@ -59,7 +69,8 @@ function withoutSubject(title: string, courseTitle: string): string {
 }
 
 /** Begins a clause or a phrase that says nothing alone ("While formatting a page"). */
-const OPENS_CLAUSE = /^(?:while|when|whenever|if|with|without|after|before|in|on|at|for|to|as|since|although|because|during|unless|once|until|from|wenn|falls|während|nach|vor|bei|mit|quand|si|lorsque|pendant|après|avant|avec|cuando|mientras|tras|antes|después|con)\b/i;
+const OPENS_CLAUSE =
+  /^(?:while|when|whenever|if|with|without|after|before|in|on|at|for|to|as|since|although|because|during|unless|once|until|from|wenn|falls|während|nach|vor|bei|mit|quand|si|lorsque|pendant|après|avant|avec|cuando|mientras|tras|antes|después|con)\b/i;
 
 /** Cuts a long title at a joint of its own; never in the middle of a phrase. */
 function shortened(title: string, most: number): string {
@@ -72,7 +83,8 @@ function shortened(title: string, most: number): string {
     const open = found ? title.slice(0, found.index).lastIndexOf('(') : -1;
     if (open >= 12 && !title.slice(open, found!.index).includes(')')) return title.slice(0, open).trim();
     if (found?.[0].startsWith(',') && OPENS_CLAUSE.test(title)) continue;
-    if (found && found.index >= 12 && found.index <= most) return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
+    if (found && found.index >= 12 && found.index <= most)
+      return title.slice(0, found.index + (/[?!]/.test(found[0]) ? 1 : 0)).trim();
   }
   return title;
 }

@@ -1,4 +1,4 @@
-import { ProblemError, type Problem } from '../course/problem';
+import { ProblemError, type Problem } from '../document/problem';
 import { assemble } from '../source/assemble';
 import type { ReadDocument } from '../source/blocks';
 import type { Source } from '../source/source';
@@ -52,11 +52,18 @@ export async function readSource(given: Given, id: string, options: ReadOptions 
     const language = settledLanguage(document);
     const source = assemble({ ...document, language }, { id, kind, title: titleFromName(given.name), language });
     if (source.passages.length === 0) return { ok: false, problem: { code: 'no-text', place: given.name } };
-    const origin = { ...(given.address && { address: given.address }), ...(document.published && { published: document.published }) };
+    const origin = {
+      ...(given.address && { address: given.address }),
+      ...(document.published && { published: document.published }),
+    };
     return { ok: true, source: { ...source, ...origin }, media: document.media };
   } catch (error) {
-    if (error instanceof ProblemError) return { ok: false, problem: { ...error.problem, place: error.problem.place ?? given.name } };
-    return { ok: false, problem: { code: 'broken', parameters: { format: given.name.split('.').pop() ?? '' }, place: given.name } };
+    if (error instanceof ProblemError)
+      return { ok: false, problem: { ...error.problem, place: error.problem.place ?? given.name } };
+    return {
+      ok: false,
+      problem: { code: 'broken', parameters: { format: given.name.split('.').pop() ?? '' }, place: given.name },
+    };
   }
 }
 
@@ -66,13 +73,22 @@ async function read(given: Given, options: ReadOptions): Promise<{ kind: FileKin
     return { kind: 'html', document: readHtmlFolder(given.pages, given.address ? webBody : undefined) };
   }
   if (given.bytes.length > LIMITS.fileBytes) {
-    throw new ProblemError({ code: 'file-too-big', parameters: { megabytes: Math.ceil(given.bytes.length / 1048576), limit: LIMITS.fileBytes / 1048576 } });
+    throw new ProblemError({
+      code: 'file-too-big',
+      parameters: { megabytes: Math.ceil(given.bytes.length / 1048576), limit: LIMITS.fileBytes / 1048576 },
+    });
   }
   const kind = sniff(given.name, given.bytes);
-  return { kind, document: await (kind === 'html' && given.address ? readWebPage(given.bytes) : READERS[kind](given.bytes, options)) };
+  return {
+    kind,
+    document: await (kind === 'html' && given.address ? readWebPage(given.bytes) : READERS[kind](given.bytes, options)),
+  };
 }
 
-/** What the text is written in; what the document says of itself counts when it agrees, or the text is too short to tell. */
+/**
+ * What the text is written in; what the document says of itself counts when it agrees, or the text is too short to
+ * tell.
+ */
 function settledLanguage(document: ReadDocument): string {
   const said = languageTag(document.language);
   const found = detectLanguage(document.blocks);
@@ -81,5 +97,10 @@ function settledLanguage(document: ReadDocument): string {
 
 function titleFromName(name: string): string {
   const base = name.replace(/\/+$/, '').split('/').pop() ?? name;
-  return base.replace(/\.[a-z0-9]+$/i, '').replace(/[_-]+/g, ' ').trim() || base;
+  return (
+    base
+      .replace(/\.[a-z0-9]+$/i, '')
+      .replace(/[_-]+/g, ' ')
+      .trim() || base
+  );
 }

@@ -3,7 +3,9 @@ import { detectLanguage } from './language';
 
 /** What a reader may use besides the file. */
 export interface ReadOptions {
-  /** The word list of a language, where there is one: it tells a word broken at a line's end from one that has a hyphen. */
+  /**
+   * The word list of a language, where there is one: it tells a word broken at a line's end from one that has a hyphen.
+   */
   wordsIn?: (language: string) => KnownWord | undefined;
 }
 

@@ -2,17 +2,45 @@ import type { SourceKind } from '../source/source';
 
 /** Kinds of files; an interview is none. */
 export type FileKind = Exclude<SourceKind, 'interview'>;
-import { fail } from '../course/problem';
+import { fail } from '../document/problem';
 import { isStamped } from './timed';
 
-const ZIP_KINDS: Record<string, FileKind> = { docx: 'docx', pptx: 'pptx', epub: 'epub', odt: 'odt', odp: 'odp', ods: 'ods', xlsx: 'xlsx' };
+const ZIP_KINDS: Record<string, FileKind> = {
+  docx: 'docx',
+  pptx: 'pptx',
+  epub: 'epub',
+  odt: 'odt',
+  odp: 'odp',
+  ods: 'ods',
+  xlsx: 'xlsx',
+};
 const TEXT_KINDS: Record<string, FileKind> = {
-  html: 'html', htm: 'html', xhtml: 'html', md: 'markdown', markdown: 'markdown', txt: 'text', text: 'text', vtt: 'vtt', srt: 'srt',
-  csv: 'csv', tsv: 'csv', rtf: 'rtf',
+  html: 'html',
+  htm: 'html',
+  xhtml: 'html',
+  md: 'markdown',
+  markdown: 'markdown',
+  txt: 'text',
+  text: 'text',
+  vtt: 'vtt',
+  srt: 'srt',
+  csv: 'csv',
+  tsv: 'csv',
+  rtf: 'rtf',
 };
 
 /** First bytes of pictures, archives and programs. */
-const BINARY = ['\u0089PNG', 'GIF8', '\u00ff\u00d8\u00ff', 'RIFF', '\u001f\u008b', '\u007fELF', 'MZ\u0090', 'Rar!', '7z\u00bc'];
+const BINARY = [
+  '\u0089PNG',
+  'GIF8',
+  '\u00ff\u00d8\u00ff',
+  'RIFF',
+  '\u001f\u008b',
+  '\u007fELF',
+  'MZ\u0090',
+  'Rar!',
+  '7z\u00bc',
+];
 
 /** The last extension of a file name, lower case, without the dot. */
 export function extensionOf(name: string): string {
@@ -40,7 +68,12 @@ export function sniff(name: string, bytes: Uint8Array): FileKind {
   if (extension in TEXT_KINDS) {
     if (found !== undefined) fail('name-lies', { extension });
     if ((extension === 'rtf') !== /^[\s\u00ef\u00bb\u00bf]*\{\\rtf/.test(head)) fail('name-lies', { extension });
-    if ((extension === 'txt' || extension === 'text') && (head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT') || isStamped(bytes.length > head.length ? head.slice(0, head.lastIndexOf('\n')) : head))) return 'vtt';
+    if (
+      (extension === 'txt' || extension === 'text') &&
+      (head.replace(/^\u00ef\u00bb\u00bf/, '').startsWith('WEBVTT') ||
+        isStamped(bytes.length > head.length ? head.slice(0, head.lastIndexOf('\n')) : head))
+    )
+      return 'vtt';
     return TEXT_KINDS[extension];
   }
   return fail('not-read-here', { extension: extension || '-' });

@@ -1,5 +1,5 @@
 import { DOMParser } from 'linkedom';
-import { fail } from '../course/problem';
+import { fail } from '../document/problem';
 import { textOf, type Entries } from './zip';
 
 /** An XML part of a zip as a tree; undefined when the zip has no such part. Entities of its own are refused. */
@@ -40,7 +40,10 @@ export function relations(entries: Entries, part: string): Map<string, { type: s
       .filter((relation) => relation.getAttribute('TargetMode') !== 'External')
       .map((relation) => [
         relation.getAttribute('Id') ?? '',
-        { type: (relation.getAttribute('Type') ?? '').split('/').pop() ?? '', target: resolved(part, relation.getAttribute('Target') ?? '') },
+        {
+          type: (relation.getAttribute('Type') ?? '').split('/').pop() ?? '',
+          target: resolved(part, relation.getAttribute('Target') ?? ''),
+        },
       ]),
   );
 }

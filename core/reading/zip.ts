@@ -1,5 +1,5 @@
 import { Unzip, UnzipInflate, zipSync } from 'fflate';
-import { fail, ProblemError, type Problem } from '../course/problem';
+import { fail, ProblemError, type Problem } from '../document/problem';
 import { LIMITS } from './limits';
 
 /** A zip's entries by name, unpacked. */
@@ -33,7 +33,8 @@ export function unpack(bytes: Uint8Array, wanted: (name: string) => boolean = ()
       if (error) refuse('zip-broken', undefined, name);
       size += chunk.length;
       total += chunk.length;
-      if (size > limit || total > LIMITS.zipBytes) refuse('zip-too-big', { megabytes: Math.round((size > limit ? limit : LIMITS.zipBytes) / 1048576) }, name);
+      if (size > limit || total > LIMITS.zipBytes)
+        refuse('zip-too-big', { megabytes: Math.round((size > limit ? limit : LIMITS.zipBytes) / 1048576) }, name);
       chunks.push(chunk);
       if (final) entries.set(name, joined(chunks, size));
     };
@@ -79,7 +80,13 @@ export function relativeTo(entry: string, target: string): string {
 }
 
 function safeName(name: string): boolean {
-  return !name.includes('\\') && !name.startsWith('/') && !/^[a-z]:/i.test(name) && !name.split('/').includes('..') && !name.includes('\u0000');
+  return (
+    !name.includes('\\') &&
+    !name.startsWith('/') &&
+    !/^[a-z]:/i.test(name) &&
+    !name.split('/').includes('..') &&
+    !name.includes('\u0000')
+  );
 }
 
 function hasDirectory(bytes: Uint8Array): boolean {

@@ -29,7 +29,11 @@ type Missing = Omit<LeftOut, 'reason'> & { reason: MissingReason };
 export type Coverage = Partial<Record<SaidKind, { taught: number; of: number }>>;
 
 /** Accounts for a course as it stands. `leftOut`: what drafting left out, where the course does not say. */
-export function accountOf(course: Course, knowledge: readonly Knowledge[], drafted: readonly LeftOut[] = course.leftOut ?? []): Account {
+export function accountOf(
+  course: Course,
+  knowledge: readonly Knowledge[],
+  drafted: readonly LeftOut[] = course.leftOut ?? [],
+): Account {
   const uses = usesOf(course);
   const leftOut = asOfNow(course, drafted);
   const lines = leftOutLines(leftOut, uses, knowledge);
@@ -38,8 +42,25 @@ export function accountOf(course: Course, knowledge: readonly Knowledge[], draft
   const offered = course.checks.length - placedChecks(course).length;
   const missed = lines.filter((line) => !isHarmless(line.reason));
   return {
-    minutes: { ...(asked !== undefined && { asked }), got: courseMinutes(course), more: Math.round(missed.reduce((sum, line) => sum + line.words, 0) / PACE.wordsPerMinute) },
-    sources: knowledge.map(({ source, sentences }) => ({ id: source.id, title: source.title, words: source.words, taught: source.passages.reduce((sum, { id }) => sum + (sentences.get(id) ?? []).reduce((own, sentence) => own + (isTaught(uses, id, sentence) ? sentence.words : 0), 0), 0) })),
+    minutes: {
+      ...(asked !== undefined && { asked }),
+      got: courseMinutes(course),
+      more: Math.round(missed.reduce((sum, line) => sum + line.words, 0) / PACE.wordsPerMinute),
+    },
+    sources: knowledge.map(({ source, sentences }) => ({
+      id: source.id,
+      title: source.title,
+      words: source.words,
+      taught: source.passages.reduce(
+        (sum, { id }) =>
+          sum +
+          (sentences.get(id) ?? []).reduce(
+            (own, sentence) => own + (isTaught(uses, id, sentence) ? sentence.words : 0),
+            0,
+          ),
+        0,
+      ),
+    })),
     coverage: coverageOf(knowledge, leftOut, uses),
     leftOut: lines.map((line) => {
       const lesson = home(line.passages[0].id);
@@ -49,17 +70,32 @@ export function accountOf(course: Course, knowledge: readonly Knowledge[], draft
   };
 }
 
-/** What was left to another place to say is missing once every lesson is drafted and no evidence covers it: that place is gone. */
+/**
+ * What was left to another place to say is missing once every lesson is drafted and no evidence covers it: that place
+ * is gone.
+ */
 function asOfNow(course: Course, leftOut: readonly LeftOut[]): Missing[] {
   const drafted = allLessons(course).every((lesson) => lesson.blocks.length > 0);
   return leftOut.map((each): Missing => (drafted && each.reason === 'repeated' ? { ...each, reason: 'lapsed' } : each));
 }
 
-const isTaught = (uses: ReadonlyMap<string, readonly Use[]>, id: string, { from, to }: { from: number; to: number }): boolean => (uses.get(id) ?? []).some((use) => use.check === undefined && use.from < to && use.to > from);
+const isTaught = (
+  uses: ReadonlyMap<string, readonly Use[]>,
+  id: string,
+  { from, to }: { from: number; to: number },
+): boolean => (uses.get(id) ?? []).some((use) => use.check === undefined && use.from < to && use.to > from);
 
-function coverageOf(knowledge: readonly Knowledge[], leftOut: readonly Missing[], uses: ReadonlyMap<string, readonly Use[]>): Coverage {
+function coverageOf(
+  knowledge: readonly Knowledge[],
+  leftOut: readonly Missing[],
+  uses: ReadonlyMap<string, readonly Use[]>,
+): Coverage {
   const counts: Coverage = {};
-  const uncounted = new Set(leftOut.filter(({ reason }) => isHarmless(reason)).flatMap(({ passages }) => passages.map((range) => `${range.id}/${range.from}`)));
+  const uncounted = new Set(
+    leftOut
+      .filter(({ reason }) => isHarmless(reason))
+      .flatMap(({ passages }) => passages.map((range) => `${range.id}/${range.from}`)),
+  );
   for (const { claims, pack } of knowledge) {
     for (const claim of claims) {
       const taught = claim.ranges.every((range) => isTaught(uses, range.id, range));
@@ -76,7 +112,11 @@ function coverageOf(knowledge: readonly Knowledge[], leftOut: readonly Missing[]
 
 /** For a passage the lesson that has most of what stands under the same heading. */
 function homesOf(course: Course, knowledge: readonly Knowledge[]): (passage: string) => string | undefined {
-  const places = new Map(knowledge.flatMap(({ source }) => source.passages.map((passage) => [passage.id, `${source.id}/${passage.locator.path.join('/')}`] as const)));
+  const places = new Map(
+    knowledge.flatMap(({ source }) =>
+      source.passages.map((passage) => [passage.id, `${source.id}/${passage.locator.path.join('/')}`] as const),
+    ),
+  );
   const counts = new Map<string, Map<string, number>>();
   for (const lesson of allLessons(course)) {
     for (const id of [...lesson.plannedPassages, ...(lesson.given ?? [])]) {
@@ -86,5 +126,9 @@ function homesOf(course: Course, knowledge: readonly Knowledge[]): (passage: str
       counts.set(place, own.set(lesson.id, (own.get(lesson.id) ?? 0) + 1));
     }
   }
-  return (passage) => [...(counts.get(places.get(passage) ?? '') ?? [])].reduce<[string, number] | undefined>((best, each) => (best && best[1] >= each[1] ? best : each), undefined)?.[0];
+  return (passage) =>
+    [...(counts.get(places.get(passage) ?? '') ?? [])].reduce<[string, number] | undefined>(
+      (best, each) => (best && best[1] >= each[1] ? best : each),
+      undefined,
+    )?.[0];
 }

@@ -1,4 +1,4 @@
-import { contentHash, idFrom } from '../course/id';
+import { contentHash, idFrom } from '../document/id';
 import type { ReadBlock, ReadDocument, ReadHeading, ReadPassage } from './blocks';
 import { settleCallouts } from './callouts';
 import { settleCaptions, settleNoteMarks } from './captions';
@@ -15,16 +15,33 @@ import { roughWords } from './words';
  * unchanged or moved passage again (hash of kind and letters; heading path only where that stands twice).
  * `id` is the source's own id; `language` is used when the document does not name one.
  */
-export function assemble(document: ReadDocument, about: { id: string; kind: SourceKind; title: string; language: string }): Source {
-  const blocks = withoutAnchorSigns(settleCallouts(settleClauses(settleListMarks(settleCaptions(settleNoteMarks(withoutWholeQuotes(settlePieces(document.blocks))))))));
+export function assemble(
+  document: ReadDocument,
+  about: { id: string; kind: SourceKind; title: string; language: string },
+): Source {
+  const blocks = withoutAnchorSigns(
+    settleCallouts(
+      settleClauses(
+        settleListMarks(settleCaptions(settleNoteMarks(withoutWholeQuotes(settlePieces(document.blocks))))),
+      ),
+    ),
+  );
   const headings = blocks.filter((block): block is ReadHeading => block.kind === 'heading');
   const levels = settledLevels(headings);
   const soleTitle = titleHeading(blocks, headings, folded(document.title ?? ''));
   const title = folded(document.title ?? '') || soleTitle?.text || about.title;
   const root: Section = { id: idFrom('h', about.id, 'root'), title, level: 0, passages: [], sections: [] };
   const source: Source = {
-    id: about.id, title, kind: about.kind, language: document.language ?? about.language,
-    version: '', words: 0, root, passages: [], pictures: [], notices: document.notices,
+    id: about.id,
+    title,
+    kind: about.kind,
+    language: document.language ?? about.language,
+    version: '',
+    words: 0,
+    root,
+    passages: [],
+    pictures: [],
+    notices: document.notices,
   };
 
   const open: Section[] = [root];
@@ -45,7 +62,14 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
       const numbered = headingNumber(block.text);
       const name = numbered?.title ?? block.text;
       titles.push(name);
-      const section: Section = { id: naming('h', 'heading', name, titles), title: name, ...(numbered && { number: numbered.number }), level: open.length, passages: [], sections: [] };
+      const section: Section = {
+        id: naming('h', 'heading', name, titles),
+        title: name,
+        ...(numbered && { number: numbered.number }),
+        level: open.length,
+        passages: [],
+        sections: [],
+      };
       open[open.length - 1].sections.push(section);
       open.push(section);
       saidLevels.push(level);
@@ -53,14 +77,20 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
     } else if (block.kind === 'picture') {
       const near = source.passages.at(-1);
       // A caption above a picture is its own, unless the picture before has it.
-      const above = near?.kind === 'caption' && blocks[at - 1]?.kind === 'caption' && source.pictures.every((picture) => picture.caption !== near.id);
+      const above =
+        near?.kind === 'caption' &&
+        blocks[at - 1]?.kind === 'caption' &&
+        source.pictures.every((picture) => picture.caption !== near.id);
       source.pictures.push({ ...block.picture, ...(near && { near: near.id }), ...(above && { caption: near.id }) });
     } else {
       const passage = toPassage(block, [...titles], naming);
       const leadIn = tracker.leadIn(passage);
       if (leadIn) passage.leadIn = leadIn;
       source.passages.push(passage);
-      const shown = block.kind === 'caption' && blocks[at - 1]?.kind === 'picture' && blocks[at + 1]?.kind !== 'row' ? source.pictures.at(-1) : undefined;
+      const shown =
+        block.kind === 'caption' && blocks[at - 1]?.kind === 'picture' && blocks[at + 1]?.kind !== 'row'
+          ? source.pictures.at(-1)
+          : undefined;
       if (shown && !shown.caption) shown.caption = passage.id;
       open[open.length - 1].passages.push(passage.id);
     }
@@ -72,7 +102,12 @@ export function assemble(document: ReadDocument, about: { id: string; kind: Sour
 
 /** The version of a source: the SHA-256 of what it says, whatever its id. */
 export function contentVersion({ title, passages }: Pick<Source, 'title' | 'passages'>): string {
-  return contentHash(JSON.stringify([title, passages.map(({ kind, text, locator, list, table }) => [kind, text, locator.path, list?.depth, table?.cells])]));
+  return contentHash(
+    JSON.stringify([
+      title,
+      passages.map(({ kind, text, locator, list, table }) => [kind, text, locator.path, list?.depth, table?.cells]),
+    ]),
+  );
 }
 
 /**
@@ -90,19 +125,37 @@ export function renamedSource(source: Source, id: string): { source: Source; ids
   };
   const named = section(source.root, []);
   for (const { id: old, kind, text, locator } of source.passages) ids.set(old, naming('p', kind, text, locator.path));
-  const filled = (each: Section): Section => ({ ...each, passages: each.passages.map(to), sections: each.sections.map(filled) });
+  const filled = (each: Section): Section => ({
+    ...each,
+    passages: each.passages.map(to),
+    sections: each.sections.map(filled),
+  });
   return {
     ids,
     source: {
-      ...source, id, root: filled(named),
-      passages: source.passages.map((passage) => ({ ...passage, id: to(passage.id), ...(passage.leadIn && { leadIn: to(passage.leadIn) }) })),
-      pictures: source.pictures.map((picture) => ({ ...picture, ...(picture.near && { near: to(picture.near) }), ...(picture.caption && { caption: to(picture.caption) }) })),
+      ...source,
+      id,
+      root: filled(named),
+      passages: source.passages.map((passage) => ({
+        ...passage,
+        id: to(passage.id),
+        ...(passage.leadIn && { leadIn: to(passage.leadIn) }),
+      })),
+      pictures: source.pictures.map((picture) => ({
+        ...picture,
+        ...(picture.near && { near: to(picture.near) }),
+        ...(picture.caption && { caption: to(picture.caption) }),
+      })),
     },
   };
 }
 
 /** The first heading, when it carries no number and stands above all others, or says the document's title. */
-function titleHeading(blocks: readonly ReadBlock[], headings: readonly ReadHeading[], title: string): ReadHeading | undefined {
+function titleHeading(
+  blocks: readonly ReadBlock[],
+  headings: readonly ReadHeading[],
+  title: string,
+): ReadHeading | undefined {
   const first = blocks.find((block) => block.kind !== 'picture');
   if (first?.kind !== 'heading' || headings.length < 2 || headingNumber(first.text)) return undefined;
   const said = title !== '' && first.text.toLowerCase() === title.toLowerCase();
@@ -114,7 +167,10 @@ function withoutAnchorSigns(blocks: readonly ReadBlock[]): ReadBlock[] {
   return blocks.map((block) => {
     const length = 'text' in block ? /\s?¶$/.exec(block.text)?.index : undefined;
     if (!('text' in block) || !length) return block;
-    const marks = 'marks' in block ? block.marks?.filter(({ from }) => from < length).map((mark) => ({ ...mark, to: Math.min(mark.to, length) })) : undefined;
+    const marks =
+      'marks' in block
+        ? block.marks?.filter(({ from }) => from < length).map((mark) => ({ ...mark, to: Math.min(mark.to, length) }))
+        : undefined;
     return { ...block, text: block.text.slice(0, length), ...(marks && { marks }) };
   });
 }
@@ -156,7 +212,11 @@ function passageNaming(sourceId: string): Naming {
   const taken = new Set<string>();
   const next = new Map<string, number>();
   return (letter, kind, text, path) => {
-    const letters = text.toLowerCase().replace(/^[\s\d.)(]+/, '').replace(/[^\p{L}\p{N}]+/gu, '') || text;
+    const letters =
+      text
+        .toLowerCase()
+        .replace(/^[\s\d.)(]+/, '')
+        .replace(/[^\p{L}\p{N}]+/gu, '') || text;
     let id = idFrom(letter, sourceId, kind, letters);
     if (taken.has(id)) id = idFrom(letter, sourceId, kind, letters, path.join('\u0001'));
     if (taken.has(id)) {

@@ -56,6 +56,8 @@ export function readRow(key: string, header: string[], cells: string[], place: P
 
 /** A passage without its first characters; marks move along. */
 export function withoutStart<Block extends ReadPassage>(block: Block, length: number): Block {
-  const marks = block.marks?.map((mark) => ({ ...mark, from: Math.max(0, mark.from - length), to: mark.to - length })).filter((mark) => mark.to > mark.from);
+  const marks = block.marks
+    ?.map((mark) => ({ ...mark, from: Math.max(0, mark.from - length), to: mark.to - length }))
+    .filter((mark) => mark.to > mark.from);
   return { ...block, text: block.text.slice(length), ...(marks && { marks }) };
 }

@@ -9,7 +9,8 @@ const FEWEST = 3;
  * it says, so it goes from the text to its place. Only where several paragraphs carry one.
  */
 export function settleClauses(blocks: readonly ReadBlock[]): ReadBlock[] {
-  const numbered = (block: ReadBlock): block is ReadPassage => (block.kind === 'paragraph' || block.kind === 'item') && NUMBER.test(block.text);
+  const numbered = (block: ReadBlock): block is ReadPassage =>
+    (block.kind === 'paragraph' || block.kind === 'item') && NUMBER.test(block.text);
   if (blocks.filter(numbered).length < FEWEST) return [...blocks];
   return blocks.map((block) => {
     if (!numbered(block)) return block;

@@ -5,8 +5,10 @@ export interface HeadingNumber {
   depth: number;
 }
 
-const WORDED = /^(?:part|teil|partie|parte|chapter|kapitel|chapitre|cap[ií]tulo|section|abschnitt|appendix|anhang|annexe?|ap[eé]ndice|anexo|article|artikel|module|lesson|step)\s+([0-9]+|[A-Z]|[IVXL]+)(?:\s*[.:)\u2013\u2014-]\s*|\s+(?=\p{Lu}))(.+)$/iu;
-const DOTTED = /^(?:§\s*)?((?:[0-9]{1,3}|[A-Z](?=\.[0-9]))(?:\.[0-9]{1,3}){0,5})(?:[.)]\s*|\s+)(?=[\p{L}"'“«¿¡(/`.])(.+)$/u;
+const WORDED =
+  /^(?:part|teil|partie|parte|chapter|kapitel|chapitre|cap[ií]tulo|section|abschnitt|appendix|anhang|annexe?|ap[eé]ndice|anexo|article|artikel|module|lesson|step)\s+([0-9]+|[A-Z]|[IVXL]+)(?:\s*[.:)\u2013\u2014-]\s*|\s+(?=\p{Lu}))(.+)$/iu;
+const DOTTED =
+  /^(?:§\s*)?((?:[0-9]{1,3}|[A-Z](?=\.[0-9]))(?:\.[0-9]{1,3}){0,5})(?:[.)]\s*|\s+)(?=[\p{L}"'“«¿¡(/`.])(.+)$/u;
 const APPENDIX = /^([A-Z])\.\s+(.+)$/u;
 const CJK_CHAPTER = /^第\s*([0-9]+)\s*[章編部]\s*(.+)$/;
 const BARE_COUNT = /^[0-9]{1,3}$/;

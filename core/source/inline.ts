@@ -8,8 +8,9 @@ export interface Run {
 }
 
 // Controls, zero-width and direction-changing characters: invisible, so they could hide words from an author.
-// eslint-disable-next-line no-control-regex
-const INVISIBLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u00ad\u200b\u200e\u200f\u202a-\u202e\u2060-\u2069\ufeff\ufffe\uffff]/g;
+const INVISIBLE =
+  // eslint-disable-next-line no-control-regex
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u00ad\u200b\u200e\u200f\u202a-\u202e\u2060-\u2069\ufeff\ufffe\uffff]/g;
 
 /** Text without invisible characters, in composed form. Joiners that scripts need (ZWJ, ZWNJ) stay. */
 export function visible(text: string): string {
@@ -34,7 +35,9 @@ export function joinRuns(runs: readonly Run[]): { text: string; marks: Mark[] } 
     const from = text.length;
     text += piece;
     for (const kind of run.kinds ?? []) {
-      const last = marks.findLast((mark) => mark.kind === kind && mark.href === (kind === 'link' ? run.href : undefined));
+      const last = marks.findLast(
+        (mark) => mark.kind === kind && mark.href === (kind === 'link' ? run.href : undefined),
+      );
       if (last && last.to >= from - 1 && text.slice(last.to, from).trim() === '') last.to = text.length;
       else marks.push({ from, to: text.length, kind, ...(kind === 'link' && run.href ? { href: run.href } : {}) });
     }

@@ -1,8 +1,17 @@
 /** What a source is once it has been read. Plain data; nothing here knows a file format. */
 
 export type PassageKind =
-  | 'paragraph' | 'item' | 'row' | 'definition' | 'caption' | 'code' | 'quote'
-  | 'footnote' | 'point' | 'note' | 'utterance';
+  | 'paragraph'
+  | 'item'
+  | 'row'
+  | 'definition'
+  | 'caption'
+  | 'code'
+  | 'quote'
+  | 'footnote'
+  | 'point'
+  | 'note'
+  | 'utterance';
 
 /** A stretch of a passage's text that the source set apart. Offsets count UTF-16 units of `text`. */
 export interface Mark {
@@ -69,7 +78,23 @@ export interface Picture {
   caption?: string;
 }
 
-export type SourceKind = 'docx' | 'pdf' | 'pptx' | 'epub' | 'html' | 'markdown' | 'text' | 'vtt' | 'srt' | 'odt' | 'odp' | 'ods' | 'rtf' | 'xlsx' | 'csv' | 'interview';
+export type SourceKind =
+  | 'docx'
+  | 'pdf'
+  | 'pptx'
+  | 'epub'
+  | 'html'
+  | 'markdown'
+  | 'text'
+  | 'vtt'
+  | 'srt'
+  | 'odt'
+  | 'odp'
+  | 'ods'
+  | 'rtf'
+  | 'xlsx'
+  | 'csv'
+  | 'interview';
 
 export interface Source {
   id: string;

@@ -10,7 +10,10 @@ export function roughWords(text: string): number {
 
 const PLAIN = /^[\t-\r -~]*$/;
 
-/** The same count for a text of plain letters, which most are, without making a list of its words: this is counted very often. */
+/**
+ * The same count for a text of plain letters, which most are, without making a list of its words: this is counted very
+ * often.
+ */
 function plainWords(text: string): number {
   let count = 0;
   let inside = false;

@@ -3,7 +3,10 @@ import { secondsIn } from '../language/time-units';
 import { allSections } from '../source/source';
 import { sentenceKey } from './units';
 
-/** A sentence as it is compared: what it says in stems and figures, and what stands around it and need not be said again. */
+/**
+ * A sentence as it is compared: what it says in stems and figures, and what stands around it and need not be said
+ * again.
+ */
 export interface Fact {
   sentence: Sentence;
   key: string;
@@ -17,13 +20,21 @@ export interface Fact {
 }
 
 /** Words that deny. */
-export const NEGATIVE = /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cannot|nicht|nie|niemals|kein\p{L}*|niemand|ohne|jamais|aucun\p{L}*|personne|sans|nunca|nadie|ning\u00fan\p{L}*|sin)\b|n['’]t\b|\bne\b|\bn['’]/iu;
+export const NEGATIVE =
+  /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cannot|nicht|nie|niemals|kein\p{L}*|niemand|ohne|jamais|aucun\p{L}*|personne|sans|nunca|nadie|ning\u00fan\p{L}*|sin)\b|n['’]t\b|\bne\b|\bn['’]/iu;
 
-/** Whether the part of a sentence that has these stems denies: "carried in the box, never in the hand" asks for the box. */
+/**
+ * Whether the part of a sentence that has these stems denies: "carried in the box, never in the hand" asks for the box.
+ */
 export function denies({ sentence, pack }: Fact, stems: readonly string[]): boolean {
-  const clauses = sentence.text.split(/[,;:|()]|\s[–—-]\s|\b(?:but|aber|sondern|mais|pero|sino)\b/iu).filter((clause) => clause.trim() !== '');
+  const clauses = sentence.text
+    .split(/[,;:|()]|\s[–—-]\s|\b(?:but|aber|sondern|mais|pero|sino)\b/iu)
+    .filter((clause) => clause.trim() !== '');
   if (clauses.length < 2) return NEGATIVE.test(sentence.text);
-  const holding = clauses.map((clause) => ({ clause, count: pack.stems(pack.regular?.(clause) ?? clause).filter((stem) => stems.includes(stem)).length }));
+  const holding = clauses.map((clause) => ({
+    clause,
+    count: pack.stems(pack.regular?.(clause) ?? clause).filter((stem) => stems.includes(stem)).length,
+  }));
   const most = Math.max(...holding.map((each) => each.count));
   return holding.some(({ clause, count }) => count === most && NEGATIVE.test(clause));
 }
@@ -33,15 +44,44 @@ export function factsOf(knowledge: readonly Knowledge[], taught: (key: string) =
   // Within one source only nearly the same words are looked for: its sentences need not be made regular first.
   const alone = knowledge.length === 1;
   return knowledge.flatMap((each, source) => {
-    const { pack, sentences, source: { root } } = each;
-    const heads = alone ? new Map<string, string[]>() : new Map(allSections(root).flatMap((section) => section.passages.map((id) => [id, pack.stems(section.title)] as const)));
+    const {
+      pack,
+      sentences,
+      source: { root },
+    } = each;
+    const heads = alone
+      ? new Map<string, string[]>()
+      : new Map(
+          allSections(root).flatMap((section) =>
+            section.passages.map((id) => [id, pack.stems(section.title)] as const),
+          ),
+        );
     return [...sentences].flatMap(([id, own]) => {
       const said = own.map((sentence) => (alone ? plainly(sentence) : saidIn(sentence, pack)));
-      return own.flatMap((sentence, at): Fact[] => !taught(sentenceKey(sentence)) || sentence.technical || /[?？:：]$/.test(sentence.text) ? [] : [{
-        sentence, pack, key: sentenceKey(sentence), source, stems: new Set(said[at].stems), numbers: said[at].numbers, weight: 0,
-        around: alone ? NONE : new Set([...(heads.get(id) ?? []), ...said.flatMap((other, index) => (index === at ? [] : other.stems))]),
-        numbersAround: alone ? NONE : new Set(said.flatMap((other, index) => (index === at ? [] : [...other.numbers]))),
-      }]);
+      return own.flatMap((sentence, at): Fact[] =>
+        !taught(sentenceKey(sentence)) || sentence.technical || /[?？:：]$/.test(sentence.text)
+          ? []
+          : [
+              {
+                sentence,
+                pack,
+                key: sentenceKey(sentence),
+                source,
+                stems: new Set(said[at].stems),
+                numbers: said[at].numbers,
+                weight: 0,
+                around: alone
+                  ? NONE
+                  : new Set([
+                      ...(heads.get(id) ?? []),
+                      ...said.flatMap((other, index) => (index === at ? [] : other.stems)),
+                    ]),
+                numbersAround: alone
+                  ? NONE
+                  : new Set(said.flatMap((other, index) => (index === at ? [] : [...other.numbers]))),
+              },
+            ],
+      );
     });
   });
 }
@@ -49,13 +89,22 @@ export function factsOf(knowledge: readonly Knowledge[], taught: (key: string) =
 const NONE: ReadonlySet<string> = new Set();
 
 function plainly({ stems }: Sentence): { stems: string[]; numbers: Set<string> } {
-  return { stems: stems.filter((stem) => !/^\d/.test(stem)), numbers: new Set(stems.filter((stem) => /^\d/.test(stem))) };
+  return {
+    stems: stems.filter((stem) => !/^\d/.test(stem)),
+    numbers: new Set(stems.filter((stem) => /^\d/.test(stem))),
+  };
 }
 
 /** The figures of a sentence, times in seconds, and the stems of the rest of it. */
 function saidIn({ text }: Sentence, pack: Knowledge['pack']): { stems: string[]; numbers: Set<string> } {
   const plain = pack.regular?.(text) ?? text;
-  const found = pack.numbers?.(plain) ?? [...plain.matchAll(/\d+(?:[.,]\d+)?/g)].map((match) => ({ value: Number(match[0].replace(',', '.')), from: match.index, to: match.index + match[0].length }));
+  const found =
+    pack.numbers?.(plain) ??
+    [...plain.matchAll(/\d+(?:[.,]\d+)?/g)].map((match) => ({
+      value: Number(match[0].replace(',', '.')),
+      from: match.index,
+      to: match.index + match[0].length,
+    }));
   const numbers = new Set<string>();
   let bare = plain;
   for (const { value, from, to } of found.toReversed()) {

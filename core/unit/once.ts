@@ -1,4 +1,4 @@
-import type { PassageRange } from '../course/rich-text';
+import type { PassageRange } from '../document/rich-text';
 import type { Knowledge, Sentence } from '../knowledge';
 import { factsOf, type Fact } from './fact';
 import { parallel } from './parallel';
@@ -18,39 +18,66 @@ const LISTED: ReadonlySet<Unit['kind']> = new Set(['list', 'procedure']);
 const WHOLE: ReadonlySet<Unit['kind']> = new Set(['procedure', 'table', 'terms', 'question', 'code', 'case']);
 
 /**
- * Settles what is shown where sources say the same. A sentence goes for one that says it too; of a procedure, a table, a run of
- * terms, an answer or a story all goes or nothing, and so of a list that a sentence introduces or whose items are the names of
- * parts ("cord and plug"). What a later sentence of its
- * paragraph leans on stays.
+ * Settles what is shown where sources say the same. A sentence goes for one that says it too; of a procedure, a table,
+ * a run of terms, an answer or a story all goes or nothing, and so of a list that a sentence introduces or whose items
+ * are the names of parts ("cord and plug"). What a later sentence of its paragraph leans on stays.
  */
-export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly Knowledge[]; sources: readonly { units: readonly Unit[] }[]; matter: { noise: ReadonlyMap<string, unknown> } }, home: ReadonlyMap<string, string>): SaidOnce {
+export function saidOnce(
+  {
+    knowledge,
+    sources,
+    matter,
+  }: {
+    knowledge: readonly Knowledge[];
+    sources: readonly { units: readonly Unit[] }[];
+    matter: { noise: ReadonlyMap<string, unknown> };
+  },
+  home: ReadonlyMap<string, string>,
+): SaidOnce {
   const sentences = new Map<string, Sentence>();
-  for (const each of knowledge) for (const own of each.sentences.values()) for (const sentence of own) sentences.set(sentenceKey(sentence), sentence);
+  for (const each of knowledge)
+    for (const own of each.sentences.values())
+      for (const sentence of own) sentences.set(sentenceKey(sentence), sentence);
   const taught = (key: string) => !matter.noise.has(key) && home.has(sentences.get(key)!.passage.id);
   const facts = factsOf(knowledge, taught);
-  const sentencesOf = ({ passages }: Unit) => passages.flatMap((id) => knowledge.find((each) => each.passages.has(id))!.sentences.get(id) ?? []);
+  const sentencesOf = ({ passages }: Unit) =>
+    passages.flatMap((id) => knowledge.find((each) => each.passages.has(id))!.sentences.get(id) ?? []);
   const listed = sameLists(sources, facts, home);
   const inListed = new Set([...listed.keys()].flatMap(({ passages }) => passages));
   // What goes with its list says nothing for others.
-  const same = new Map([...sameFacts(facts, (passage) => home.get(passage))].filter(([, fuller]) => !inListed.has(sentences.get(fuller)!.passage.id)));
+  const same = new Map(
+    [...sameFacts(facts, (passage) => home.get(passage))].filter(
+      ([, fuller]) => !inListed.has(sentences.get(fuller)!.passage.id),
+    ),
+  );
   const said = new Map<string, string>();
   for (const unit of sources.flatMap(({ units }) => units)) {
     const own = sentencesOf(unit);
     const list = listed.get(unit);
     if (list) {
-      for (const sentence of own) said.set(sentenceKey(sentence), list.get(sentence.passage.id) ?? [...list.values()][0]);
+      for (const sentence of own)
+        said.set(sentenceKey(sentence), list.get(sentence.passage.id) ?? [...list.values()][0]);
       continue;
     }
     // Of an entry that is a list's item all goes or nothing.
-    const entries = unit.kind === 'list' ? own.filter((sentence) => own.every((other) => other.passage !== sentence.passage || same.has(sentenceKey(other)))) : own;
+    const entries =
+      unit.kind === 'list'
+        ? own.filter((sentence) =>
+            own.every((other) => other.passage !== sentence.passage || same.has(sentenceKey(other))),
+          )
+        : own;
     const gone = entries.filter((sentence) => same.has(sentenceKey(sentence)));
     if (gone.length === 0) continue;
     const whole = WHOLE.has(unit.kind) || (unit.kind === 'list' && (unit.lead !== undefined || isOneThing(own)));
-    const rest = own.filter((sentence) => !gone.includes(sentence) && taught(sentenceKey(sentence)) && !/[:：]$/.test(sentence.text));
+    const rest = own.filter(
+      (sentence) => !gone.includes(sentence) && taught(sentenceKey(sentence)) && !/[:：]$/.test(sentence.text),
+    );
     if (whole && rest.length > 0) continue;
     for (const sentence of gone) said.set(sentenceKey(sentence), same.get(sentenceKey(sentence))!);
     // Nothing is left to introduce.
-    if (rest.length === 0) for (const sentence of own) if (!said.has(sentenceKey(sentence))) said.set(sentenceKey(sentence), same.get(sentenceKey(gone[0]))!);
+    if (rest.length === 0)
+      for (const sentence of own)
+        if (!said.has(sentenceKey(sentence))) said.set(sentenceKey(sentence), same.get(sentenceKey(gone[0]))!);
   }
   settle(said);
   for (const [key] of said) {
@@ -66,7 +93,10 @@ export function saidOnce({ knowledge, sources, matter }: { knowledge: readonly K
   return { said, also };
 }
 
-/** What says it for others is shown itself: of those that stand for each other in turn the last stays, and all others lead to what is shown. */
+/**
+ * What says it for others is shown itself: of those that stand for each other in turn the last stays, and all others
+ * lead to what is shown.
+ */
 function settle(said: Map<string, string>): void {
   for (const key of [...said.keys()]) {
     const met = new Set([key]);
@@ -82,18 +112,42 @@ function settle(said: Map<string, string>): void {
   }
 }
 
-/** Lists that another source's list in the same lesson says point by point: for each of their passages the key of what says it. */
-function sameLists(sources: readonly { units: readonly Unit[] }[], facts: readonly Fact[], home: ReadonlyMap<string, string>): Map<Unit, Map<string, string>> {
+/**
+ * Lists that another source's list in the same lesson says point by point: for each of their passages the key of what
+ * says it.
+ */
+function sameLists(
+  sources: readonly { units: readonly Unit[] }[],
+  facts: readonly Fact[],
+  home: ReadonlyMap<string, string>,
+): Map<Unit, Map<string, string>> {
   const byPassage = new Map<string, Fact[]>();
-  for (const fact of facts) byPassage.set(fact.sentence.passage.id, [...(byPassage.get(fact.sentence.passage.id) ?? []), fact]);
-  const lists = sources.flatMap(({ units }) => units).filter(({ kind }) => LISTED.has(kind)).map((unit) => ({ unit, points: unit.passages.filter((id) => id !== unit.lead && byPassage.has(id)).map((id) => byPassage.get(id)!) }));
+  for (const fact of facts)
+    byPassage.set(fact.sentence.passage.id, [...(byPassage.get(fact.sentence.passage.id) ?? []), fact]);
+  const lists = sources
+    .flatMap(({ units }) => units)
+    .filter(({ kind }) => LISTED.has(kind))
+    .map((unit) => ({
+      unit,
+      points: unit.passages.filter((id) => id !== unit.lead && byPassage.has(id)).map((id) => byPassage.get(id)!),
+    }));
   const found = new Map<Unit, Map<string, string>>();
   for (const { unit, points } of lists) {
     for (const other of lists) {
-      if (other.unit.sourceId === unit.sourceId || other.unit.words < unit.words || found.has(other.unit) || found.has(unit)) continue;
+      if (
+        other.unit.sourceId === unit.sourceId ||
+        other.unit.words < unit.words ||
+        found.has(other.unit) ||
+        found.has(unit)
+      )
+        continue;
       if (home.get(unit.passages[0]) !== home.get(other.unit.passages[0])) continue;
       const places = parallel(points, other.points);
-      if (places) found.set(unit, new Map(points.map((point, at) => [point[0].sentence.passage.id, other.points[places[at]][0].key])));
+      if (places)
+        found.set(
+          unit,
+          new Map(points.map((point, at) => [point[0].sentence.passage.id, other.points[places[at]][0].key])),
+        );
     }
   }
   return found;
@@ -104,5 +158,10 @@ const JOINED = /\S\s*(?:[→⇒=|]|:(?=\s))\s*\S/u;
 
 /** Items that say nothing of their own are parts of one thing. */
 function isOneThing(items: readonly Sentence[]): boolean {
-  return items.filter((item) => JOINED.test(item.text) || item.tags.some((word) => word.tag === 'VERB' || word.tag === 'AUX')).length < items.length * 0.5;
+  return (
+    items.filter(
+      (item) => JOINED.test(item.text) || item.tags.some((word) => word.tag === 'VERB' || word.tag === 'AUX'),
+    ).length <
+    items.length * 0.5
+  );
 }

@@ -14,8 +14,13 @@ export function relationsOf(unit: Unit, before: Unit | undefined, knowledge: Kno
   const leaning = first.facts?.leaning;
   // Speech joins everything to everything: "So, …" may begin something else, "Then …" does not.
   // "Don't pour it away.": what "it" is stood before.
-  if (isSpoken(first.passage) && first.facts?.pointsWithin && first.words <= SHORT) return [{ kind: 'continues', to: before.id }];
-  if (leaning === 'points-back' || (leaning === 'joins-on' && !(isSpoken(first.passage) && knowledge.pack.turns?.(first.text)))) return [{ kind: first.facts?.example ? 'example' : 'continues', to: before.id }];
+  if (isSpoken(first.passage) && first.facts?.pointsWithin && first.words <= SHORT)
+    return [{ kind: 'continues', to: before.id }];
+  if (
+    leaning === 'points-back' ||
+    (leaning === 'joins-on' && !(isSpoken(first.passage) && knowledge.pack.turns?.(first.text)))
+  )
+    return [{ kind: first.facts?.example ? 'example' : 'continues', to: before.id }];
   if (unit.kind === 'case' && first.facts?.example) return [{ kind: 'example', to: before.id }];
   const last = knowledge.passages.get(before.passages.at(-1)!)!;
   if (/[:：]$/.test(last.text)) return [{ kind: 'introduces', to: before.id }];
@@ -23,4 +28,5 @@ export function relationsOf(unit: Unit, before: Unit | undefined, knowledge: Kno
 }
 
 /** Whether a unit cannot be followed without the one it relates to. */
-export const leans = ({ kind }: Relation): boolean => kind === 'continues' || kind === 'exception' || kind === 'introduces';
+export const leans = ({ kind }: Relation): boolean =>
+  kind === 'continues' || kind === 'exception' || kind === 'introduces';

@@ -1,4 +1,4 @@
-import { idFrom } from '../course/id';
+import { idFrom } from '../document/id';
 import type { Claim, Knowledge, Sentence } from '../knowledge';
 import { speaksOfEmergency } from '../language/emergency';
 import { allSections, type Passage, type Section } from '../source/source';
@@ -17,12 +17,17 @@ export interface SourceUnits {
 }
 
 /** The key of a sentence, wherever sentences are looked up. */
-export const sentenceKey = ({ passage, index }: Pick<Sentence, 'passage' | 'index'>): string => `${passage.id}/${index}`;
+export const sentenceKey = ({ passage, index }: Pick<Sentence, 'passage' | 'index'>): string =>
+  `${passage.id}/${index}`;
 
 /** Words that can be taught, of one passage: program text counts a third. */
 export function wordsOfPassage({ sentences, passages }: Pick<Knowledge, 'sentences' | 'passages'>, id: string): number {
   const own = sentences.get(id);
-  return Math.ceil(own ? own.reduce((sum, sentence) => sum + sentence.words, 0) : (passages.get(id)?.text.split(/\s+/).length ?? 0) / 3);
+  return Math.ceil(
+    own
+      ? own.reduce((sum, sentence) => sum + sentence.words, 0)
+      : (passages.get(id)?.text.split(/\s+/).length ?? 0) / 3,
+  );
 }
 
 /** Takes a source apart into what stands or falls together. */
@@ -60,18 +65,36 @@ function claimsByPassage(claims: readonly Claim[]): Map<string, Claim[]> {
 function wholly(unit: Unit, { sentences }: Knowledge, noise: SourceUnits['noise']): Unit['noise'] {
   const all = unit.passages.flatMap((id) => sentences.get(id) ?? []);
   const kinds = all.map((sentence) => noise.get(sentenceKey(sentence)));
-  return all.length > 0 && unit.passages.every((id) => sentences.has(id)) && kinds.every((kind) => kind !== undefined) ? kinds[0] : undefined;
+  return all.length > 0 && unit.passages.every((id) => sentences.has(id)) && kinds.every((kind) => kind !== undefined)
+    ? kinds[0]
+    : undefined;
 }
 
-function unitFrom(group: readonly Passage[], section: Section, knowledge: Knowledge, claims: ReadonlyMap<string, Claim[]>): Unit {
+function unitFrom(
+  group: readonly Passage[],
+  section: Section,
+  knowledge: Knowledge,
+  claims: ReadonlyMap<string, Claim[]>,
+): Unit {
   const own = new Map(group.flatMap((passage) => claims.get(passage.id) ?? []).map((claim) => [claim.id, claim]));
   const [first, second] = group;
-  const leads = second !== undefined && first.kind !== 'item' && first.kind !== 'row' && first.kind !== 'definition' && (second.leadIn === first.id || second.kind === 'item' || second.kind === 'row' || second.kind === 'definition');
+  const leads =
+    second !== undefined &&
+    first.kind !== 'item' &&
+    first.kind !== 'row' &&
+    first.kind !== 'definition' &&
+    (second.leadIn === first.id || second.kind === 'item' || second.kind === 'row' || second.kind === 'definition');
   const kind = kindOf(group, section, knowledge, [...own.values()]);
   return {
-    id: idFrom('n', knowledge.source.id, kind, first.id), kind, sourceId: knowledge.source.id, section: section.id,
-    ...(leads && { lead: first.id }), passages: group.map((passage) => passage.id), claimIds: [...own.keys()],
-    words: group.reduce((sum, passage) => sum + wordsOfPassage(knowledge, passage.id), 0), relations: [],
+    id: idFrom('n', knowledge.source.id, kind, first.id),
+    kind,
+    sourceId: knowledge.source.id,
+    section: section.id,
+    ...(leads && { lead: first.id }),
+    passages: group.map((passage) => passage.id),
+    claimIds: [...own.keys()],
+    words: group.reduce((sum, passage) => sum + wordsOfPassage(knowledge, passage.id), 0),
+    relations: [],
   };
 }
 
@@ -86,7 +109,8 @@ function kindOf(group: readonly Passage[], section: Section, knowledge: Knowledg
   if (items.length > 0) return 'list';
   if (group.some((passage) => passage.kind === 'code')) return 'code';
   if (group.some((passage) => passage.callout === 'warning' || speaksOfEmergency(passage.text))) return 'warning';
-  if (group.some((passage) => passage.callout === 'experience') || claims.some((claim) => claim.kind === 'example')) return 'case';
+  if (group.some((passage) => passage.callout === 'experience') || claims.some((claim) => claim.kind === 'example'))
+    return 'case';
   return claims.some(instructs) ? 'rule' : 'paragraph';
 }
 
@@ -116,27 +140,46 @@ function belongs(passage: Passage, group: readonly Passage[], { stepLists, sourc
   if (passage.kind === 'definition' && last.kind === 'definition') return true;
   // What introduces an item, a row or code.
   if (passage.leadIn !== undefined && group.some((each) => each.id === passage.leadIn)) return true;
-  if (introduces(last) && (passage.kind === 'item' || passage.kind === 'row' || passage.kind === 'code' || passage.kind === 'definition')) return true;
+  if (
+    introduces(last) &&
+    (passage.kind === 'item' || passage.kind === 'row' || passage.kind === 'code' || passage.kind === 'definition')
+  )
+    return true;
   // A caption stands with its table, before or behind it, unless it is a picture's.
-  if (passage.kind === 'caption' && last.table) return source.pictures.every((picture) => picture.caption !== passage.id);
+  if (passage.kind === 'caption' && last.table)
+    return source.pictures.every((picture) => picture.caption !== passage.id);
   if (last.kind === 'caption' && passage.table) return true;
   // A note within or right behind steps is part of them, and so is code within them.
   const inSteps = group.some((each) => each.list && stepLists.has(each.list.id));
   return inSteps && (passage.callout === 'note' || passage.callout === 'warning' || passage.callout === 'tip');
 }
 
-const introduces = ({ kind, text }: Passage): boolean => (kind === 'paragraph' || kind === 'point') && /[:：]["'”’)]*$/.test(text);
+const introduces = ({ kind, text }: Passage): boolean =>
+  (kind === 'paragraph' || kind === 'point') && /[:：]["'”’)]*$/.test(text);
 
-/** A question with its whole answer is one: the part under a heading that asks, what answers one question to the author, and a paragraph that only asks with the one behind it. */
+/**
+ * A question with its whole answer is one: the part under a heading that asks, what answers one question to the author,
+ * and a paragraph that only asks with the one behind it.
+ */
 function asksFirst(groups: readonly Passage[][], section: Section, { sentences }: Knowledge): Passage[][] {
-  const words = (group: readonly Passage[]) => group.reduce((sum, passage) => sum + (sentences.get(passage.id) ?? []).reduce((count, sentence) => count + sentence.words, 0), 0);
+  const words = (group: readonly Passage[]) =>
+    group.reduce(
+      (sum, passage) => sum + (sentences.get(passage.id) ?? []).reduce((count, sentence) => count + sentence.words, 0),
+      0,
+    );
   const asked = /[?？]["'”’)]*$/.test(section.title);
   const joined: Passage[][] = [];
   for (const group of groups) {
     const before = joined.at(-1);
     const [first] = group;
-    const same = before !== undefined && (asked || (first.locator.question !== undefined && before[0].locator.question === first.locator.question));
-    const answers = before !== undefined && before.length === 1 && /[?？]["'”’)]*$/.test(before[0].text) && (sentences.get(before[0].id) ?? []).length === 1;
+    const same =
+      before !== undefined &&
+      (asked || (first.locator.question !== undefined && before[0].locator.question === first.locator.question));
+    const answers =
+      before !== undefined &&
+      before.length === 1 &&
+      /[?？]["'”’)]*$/.test(before[0].text) &&
+      (sentences.get(before[0].id) ?? []).length === 1;
     if (before && (same || answers) && words(before) + words(group) <= LONGEST_ANSWER) before.push(...group);
     else joined.push([...group]);
   }

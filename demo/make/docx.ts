@@ -8,11 +8,24 @@ const HEADINGS = [HeadingLevel.HEADING_1, HeadingLevel.HEADING_2, HeadingLevel.H
 export async function makeDocx({ title, tree }: ReturnType<typeof demoText>): Promise<Uint8Array> {
   let lists = 0;
   const document = new Document({
-    title, creator: 'Fernhollow Tool Library',
+    title,
+    creator: 'Fernhollow Tool Library',
     numbering: {
-      config: Array.from({ length: 12 }, (_, index) => ({ reference: `steps-${index}`, levels: [{ level: 0, format: LevelFormat.DECIMAL, text: '%1.', style: { paragraph: { indent: { left: 500, hanging: 300 } } } }] })),
+      config: Array.from({ length: 12 }, (_, index) => ({
+        reference: `steps-${index}`,
+        levels: [
+          {
+            level: 0,
+            format: LevelFormat.DECIMAL,
+            text: '%1.',
+            style: { paragraph: { indent: { left: 500, hanging: 300 } } },
+          },
+        ],
+      })),
     },
-    sections: [{ children: [new Paragraph({ text: title, heading: HeadingLevel.TITLE }), ...tree.children.flatMap(block)] }],
+    sections: [
+      { children: [new Paragraph({ text: title, heading: HeadingLevel.TITLE }), ...tree.children.flatMap(block)] },
+    ],
   });
   return new Uint8Array(await Packer.toBuffer(document));
 
@@ -22,10 +35,24 @@ export async function makeDocx({ title, tree }: ReturnType<typeof demoText>): Pr
     if (node.type === 'list') {
       const reference = `steps-${lists}`;
       if (node.ordered) lists++;
-      return node.children.map((item) => new Paragraph({ children: item.children.flatMap(runs), ...(node.ordered ? { numbering: { reference, level: 0 } } : { bullet: { level: 0 } }) }));
+      return node.children.map(
+        (item) =>
+          new Paragraph({
+            children: item.children.flatMap(runs),
+            ...(node.ordered ? { numbering: { reference, level: 0 } } : { bullet: { level: 0 } }),
+          }),
+      );
     }
     if (node.type === 'table') {
-      const rows = node.children.map((row, index) => new TableRow({ tableHeader: index === 0, children: row.children.map((cell) => new TableCell({ children: [new Paragraph({ children: runs(cell) })] })) }));
+      const rows = node.children.map(
+        (row, index) =>
+          new TableRow({
+            tableHeader: index === 0,
+            children: row.children.map(
+              (cell) => new TableCell({ children: [new Paragraph({ children: runs(cell) })] }),
+            ),
+          }),
+      );
       return [new Table({ rows })];
     }
     return [];

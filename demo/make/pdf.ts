@@ -9,12 +9,22 @@ const MARGIN = 64;
 /** A demo text as a PDF of several pages: running foot, outline, lists, tables. */
 export function makePdf({ title, tree }: ReturnType<typeof demoText>): Promise<Uint8Array> {
   const pdf = new PDFDocument({
-    size: 'A4', margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + 12 }, bufferPages: true, lang: 'en',
-    info: { Title: title, Author: 'Fernhollow Tool Library', CreationDate: new Date(2026, 2, 1), ModDate: new Date(2026, 2, 1) },
+    size: 'A4',
+    margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + 12 },
+    bufferPages: true,
+    lang: 'en',
+    info: {
+      Title: title,
+      Author: 'Fernhollow Tool Library',
+      CreationDate: new Date(2026, 2, 1),
+      ModDate: new Date(2026, 2, 1),
+    },
   });
   const chunks: Buffer[] = [];
   pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const done = new Promise<Uint8Array>((resolve) => pdf.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks)))));
+  const done = new Promise<Uint8Array>((resolve) =>
+    pdf.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks)))),
+  );
   const width = pdf.page.width - 2 * MARGIN;
   pdf.font('Helvetica-Bold').fontSize(24).text(title).moveDown(1);
   let chapter: PDFKit.PDFOutline | undefined;
@@ -23,7 +33,14 @@ export function makePdf({ title, tree }: ReturnType<typeof demoText>): Promise<U
   for (let page = start; page < start + count; page++) {
     pdf.switchToPage(page);
     pdf.page.margins.bottom = 0;
-    pdf.font('Helvetica').fontSize(8).text(`Fernhollow Tool Library - Battery and Charger Guide - ${page + 1}`, MARGIN, pdf.page.height - 44, { width, align: 'center', lineBreak: false });
+    pdf
+      .font('Helvetica')
+      .fontSize(8)
+      .text(`Fernhollow Tool Library - Battery and Charger Guide - ${page + 1}`, MARGIN, pdf.page.height - 44, {
+        width,
+        align: 'center',
+        lineBreak: false,
+      });
   }
   pdf.end();
   return done;
@@ -32,7 +49,12 @@ export function makePdf({ title, tree }: ReturnType<typeof demoText>): Promise<U
     if (pdf.y > pdf.page.height - 130) pdf.addPage();
     if (node.type === 'heading') {
       const text = plain(node);
-      pdf.moveDown(node.depth === 2 ? 0.9 : 0.5).font('Helvetica-Bold').fontSize(SIZES[node.depth - 2] ?? 11.5).text(text).moveDown(0.35);
+      pdf
+        .moveDown(node.depth === 2 ? 0.9 : 0.5)
+        .font('Helvetica-Bold')
+        .fontSize(SIZES[node.depth - 2] ?? 11.5)
+        .text(text)
+        .moveDown(0.35);
       if (node.depth === 2) chapter = pdf.outline.addItem(text);
       else (chapter ?? pdf.outline).addItem(text);
     } else if (node.type === 'paragraph') {
@@ -41,7 +63,10 @@ export function makePdf({ title, tree }: ReturnType<typeof demoText>): Promise<U
     } else if (node.type === 'list') {
       node.children.forEach((item, index) => {
         const { y } = pdf;
-        pdf.font('Helvetica').fontSize(BODY).text(node.ordered ? `${index + 1}.` : '•', MARGIN + 6, y, { lineBreak: false });
+        pdf
+          .font('Helvetica')
+          .fontSize(BODY)
+          .text(node.ordered ? `${index + 1}.` : '•', MARGIN + 6, y, { lineBreak: false });
         pdf.y = y;
         words(item.children[0], MARGIN + 24, width - 24);
         pdf.moveDown(0.25);
@@ -55,7 +80,10 @@ export function makePdf({ title, tree }: ReturnType<typeof demoText>): Promise<U
         const { y } = pdf;
         let bottom = y;
         row.children.forEach((cell, column) => {
-          pdf.font(index === 0 ? 'Helvetica-Bold' : 'Helvetica').fontSize(BODY).text(plain(cell), MARGIN + column * wide, y, { width: wide - 14 });
+          pdf
+            .font(index === 0 ? 'Helvetica-Bold' : 'Helvetica')
+            .fontSize(BODY)
+            .text(plain(cell), MARGIN + column * wide, y, { width: wide - 14 });
           bottom = Math.max(bottom, pdf.y);
         });
         pdf.y = bottom + 5;

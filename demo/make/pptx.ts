@@ -12,7 +12,10 @@ export interface Slide {
 export async function makePptx(deck: { title: string; subtitle: string; slides: Slide[] }): Promise<Uint8Array> {
   const file = new (pptxgen as unknown as new () => InstanceType<typeof pptxgen>)();
   file.title = deck.title;
-  file.defineSlideMaster({ title: 'COVER', objects: [{ placeholder: { options: { name: 'title', type: 'title', x: 0.6, y: 1.6, w: 8.6, h: 1 }, text: '' } }] });
+  file.defineSlideMaster({
+    title: 'COVER',
+    objects: [{ placeholder: { options: { name: 'title', type: 'title', x: 0.6, y: 1.6, w: 8.6, h: 1 }, text: '' } }],
+  });
   file.defineSlideMaster({
     title: 'POINTS',
     objects: [
@@ -26,8 +29,22 @@ export async function makePptx(deck: { title: string; subtitle: string; slides: 
   for (const slide of deck.slides) {
     const page = file.addSlide({ masterName: 'POINTS' });
     page.addText(slide.title, { placeholder: 'title' });
-    if (slide.points) page.addText(slide.points.map((text, index) => ({ text, options: { bullet: slide.ordered ? { type: 'number' as const } : true, breakLine: index < slide.points!.length - 1 } })), { placeholder: 'body' });
-    if (slide.table) page.addTable(slide.table.map((row, index) => row.map((text) => ({ text, options: { bold: index === 0 } }))), { x: 0.6, y: 1.5, w: 8.6 });
+    if (slide.points)
+      page.addText(
+        slide.points.map((text, index) => ({
+          text,
+          options: {
+            bullet: slide.ordered ? { type: 'number' as const } : true,
+            breakLine: index < slide.points!.length - 1,
+          },
+        })),
+        { placeholder: 'body' },
+      );
+    if (slide.table)
+      page.addTable(
+        slide.table.map((row, index) => row.map((text) => ({ text, options: { bold: index === 0 } }))),
+        { x: 0.6, y: 1.5, w: 8.6 },
+      );
     page.addNotes(slide.notes);
   }
   return new Uint8Array((await file.write({ outputType: 'arraybuffer' })) as ArrayBuffer);

@@ -1,5 +1,5 @@
 import type { RootContent } from 'mdast';
-import { escape } from '../../core/exchange/html/escape';
+import { escape } from '../../core/document/html';
 import { plain, type demoText } from './markdown';
 
 /** A demo text as a page of the library's small site, furniture and all. */
@@ -36,7 +36,9 @@ export function makeVtt({ title, tree, fields }: ReturnType<typeof demoText>): s
     for (let from = 0; from < words.length; from += WORDS_PER_CUE) {
       const part = words.slice(from, from + WORDS_PER_CUE);
       const end = at + part.length / WORDS_PER_SECOND;
-      cues.push(`${time(at)} --> ${time(end)}\n<v ${fields.speaker}>${part.join(' ').replace(/&/g, '&amp;').replace(/</g, '&lt;')}`);
+      cues.push(
+        `${time(at)} --> ${time(end)}\n<v ${fields.speaker}>${part.join(' ').replace(/&/g, '&amp;').replace(/</g, '&lt;')}`,
+      );
       at = end + 0.2;
     }
     at += 4.5;

@@ -4,8 +4,8 @@ import type { Shown } from '../../core/learning/progress';
 export interface PlayerState {
   read: string[];
   answers: Record<string, Shown>;
-  /** Options that were chosen and are kept, but could not be marked yet. */
-  waiting: Record<string, string>;
+  /** Responses that were given and are kept, but could not be sent yet. */
+  waiting: Record<string, unknown>;
   at?: string;
 }
 
@@ -18,5 +18,5 @@ export interface Carrier {
   subscribe(listener: () => void): void;
   visit(lesson: string): void;
   read(lesson: string): void;
-  answer(lesson: string, check: string, option: string): void;
+  answer(lesson: string, check: string, response: unknown): void;
 }

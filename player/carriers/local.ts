@@ -1,5 +1,12 @@
-import type { Marking } from '../../core/check/marking';
-import { after, allShown, BEGINNING, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
+import type { Secret } from '../../core/checks/markings';
+import {
+  after,
+  allShown,
+  BEGINNING,
+  type Answer,
+  type LearnerEvent,
+  type LearnerState,
+} from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
 import type { Carrier } from './carrier';
 
@@ -10,7 +17,7 @@ export interface Store {
 }
 
 /** Marks on the spot, as packages do: they carry their keys. */
-export function localCarrier(keys: Readonly<Record<string, Marking>>, rules: Rules, store: Store): Carrier {
+export function localCarrier(keys: Readonly<Record<string, Secret>>, rules: Rules, store: Store): Carrier {
   const listeners: (() => void)[] = [];
   let state = store.load();
   function take(next: LearnerState, event?: LearnerEvent) {
@@ -20,24 +27,32 @@ export function localCarrier(keys: Readonly<Record<string, Marking>>, rules: Rul
   }
   const make = (event: LearnerEvent) => take(after(state, event, keys, rules), event);
   return {
-    state: () => ({ read: state.read, answers: allShown(state, keys, rules), waiting: {}, ...(state.at && { at: state.at }) }),
+    state: () => ({
+      read: state.read,
+      answers: allShown(state, keys, rules),
+      waiting: {},
+      ...(state.at && { at: state.at }),
+    }),
     lost: () => false,
     subscribe: (listener) => void listeners.push(listener),
     visit: (lesson) => {
       if (state.at !== lesson) take({ ...state, at: lesson });
     },
     read: (lesson) => make({ id: '', kind: 'read', lesson }),
-    answer: (lesson, check, option) => make({ id: '', kind: 'answer', lesson, check, option }),
+    answer: (lesson, check, response) => make({ id: '', kind: 'answer', lesson, check, response }),
   };
 }
 
-/** Keeps the state in this browser, under the course and its release. Where that is forbidden, it lasts as long as the page. */
+/**
+ * Keeps the state in this browser, under the course and its release. Where that is forbidden, it lasts as long as the
+ * page.
+ */
 export function browserStore(name: string): Store {
   return {
     load() {
       try {
         const kept = JSON.parse(localStorage.getItem(name) ?? 'null') as LearnerState | null;
-        return kept && Array.isArray(kept.read) && typeof kept.answers === 'object' ? kept : BEGINNING;
+        return kept && Array.isArray(kept.read) && typeof kept.answers === 'object' ? upToDate(kept) : BEGINNING;
       } catch {
         return BEGINNING;
       }
@@ -50,6 +65,18 @@ export function browserStore(name: string): Store {
       }
     },
   };
+}
+
+/** A state as it was kept before checks had kinds, in today's form. */
+function upToDate(kept: LearnerState): LearnerState {
+  type Kept = Answer | { option: string; right: boolean; tries: number };
+  const answers = Object.entries<Kept>(kept.answers).map(([check, answer]): [string, Answer] => [
+    check,
+    'right' in answer
+      ? { response: answer.option, score: answer.right ? 1 : 0, state: 'marked', tries: answer.tries }
+      : answer,
+  ]);
+  return { ...kept, answers: Object.fromEntries(answers) };
 }
 
 /** Keeps nothing. */

@@ -1,5 +1,6 @@
 import { packState, unpackState } from '../../core/learning/packed';
-import { BEGINNING, progressOf, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
+import { interactionOf } from '../../core/checks/markings';
+import { BEGINNING, progressOf, type Answer, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
 import type { Store } from './local';
@@ -16,7 +17,10 @@ interface Api {
 type Raw = Record<string, (...values: string[]) => string | boolean>;
 const yes = (answer: unknown) => answer === true || answer === 'true';
 
-/** Finds the run-time in the windows around this one, as the standards say: parents first, then the opener and its parents. */
+/**
+ * Finds the run-time in the windows around this one, as the standards say: parents first, then the opener and its
+ * parents.
+ */
 function find(name: 'API' | 'API_1484_11'): Raw | undefined {
   for (const start of [window, window.opener as Window | null]) {
     let place: Window | null = start;
@@ -46,8 +50,24 @@ function wrap(raw: Raw, prefix: string, finish: string): Api {
 
 /** The names of the things both editions know. */
 const NAMES = {
-  '1.2': { data: 'cmi.suspend_data', place: 'cmi.core.lesson_location', entry: 'cmi.core.entry', exit: 'cmi.core.exit', time: 'cmi.core.session_time', score: 'cmi.core.score', most: 4096 },
-  2004: { data: 'cmi.suspend_data', place: 'cmi.location', entry: 'cmi.entry', exit: 'cmi.exit', time: 'cmi.session_time', score: 'cmi.score', most: 64_000 },
+  '1.2': {
+    data: 'cmi.suspend_data',
+    place: 'cmi.core.lesson_location',
+    entry: 'cmi.core.entry',
+    exit: 'cmi.core.exit',
+    time: 'cmi.core.session_time',
+    score: 'cmi.core.score',
+    most: 4096,
+  },
+  2004: {
+    data: 'cmi.suspend_data',
+    place: 'cmi.location',
+    entry: 'cmi.entry',
+    exit: 'cmi.exit',
+    time: 'cmi.session_time',
+    score: 'cmi.score',
+    most: 64_000,
+  },
 } as const;
 
 /** Seconds as the editions want them: HHHH:MM:SS, or an ISO 8601 duration. */
@@ -59,8 +79,8 @@ export function sessionTime(edition: '1.2' | '2004', seconds: number): string {
 }
 
 /**
- * Keeps a learner's state in a learning platform: packed in its suspend data, with place, score, status and each answer. Without a
- * platform around (opened by hand) nothing is kept beyond the page.
+ * Keeps a learner's state in a learning platform: packed in its suspend data, with place, score, status and each
+ * answer. Without a platform around (opened by hand) nothing is kept beyond the page.
  */
 export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules: Rules): Store {
   const raw = find(edition === '1.2' ? 'API' : 'API_1484_11');
@@ -81,26 +101,55 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
       api!.set(`${names.score}.raw`, String(percent));
     }
     if (edition === '1.2') {
-      const status = progress.passed === undefined ? (progress.completed ? 'completed' : 'incomplete') : progress.completed ? 'passed' : progress.done === Object.keys(progress.lessons).length ? 'failed' : 'incomplete';
+      const status =
+        progress.passed === undefined
+          ? progress.completed
+            ? 'completed'
+            : 'incomplete'
+          : progress.completed
+            ? 'passed'
+            : progress.done === Object.keys(progress.lessons).length
+              ? 'failed'
+              : 'incomplete';
       api!.set('cmi.core.lesson_status', status);
     } else {
-      api!.set('cmi.completion_status', progress.done === Object.keys(progress.lessons).length ? 'completed' : 'incomplete');
-      api!.set('cmi.progress_measure', String(Math.round((progress.minutes.done / Math.max(0.1, progress.minutes.of)) * 100) / 100));
-      if (progress.passed !== undefined) api!.set('cmi.success_status', progress.passed ? 'passed' : progress.checks.answered === progress.checks.of ? 'failed' : 'unknown');
+      api!.set(
+        'cmi.completion_status',
+        progress.done === Object.keys(progress.lessons).length ? 'completed' : 'incomplete',
+      );
+      api!.set(
+        'cmi.progress_measure',
+        String(Math.round((progress.minutes.done / Math.max(0.1, progress.minutes.of)) * 100) / 100),
+      );
+      if (progress.passed !== undefined)
+        api!.set(
+          'cmi.success_status',
+          progress.passed ? 'passed' : progress.checks.answered === progress.checks.of ? 'failed' : 'unknown',
+        );
     }
   }
 
-  /** One more answer, as the platform's reports show it; options by their letter as they stand on the page. */
-  function note(event: Extract<LearnerEvent, { kind: 'answer' }>, right: boolean) {
-    const check = course.checks.find((each) => each.id === event.check);
-    const letter = 'abcdefghijklmnopqrstuvwxyz'[check?.options.findIndex((each) => each.id === event.option) ?? -1];
-    if (!check || !letter) return;
+  /** One more answer, as the platform's reports show it. */
+  function note({ check: id, response }: Extract<LearnerEvent, { kind: 'answer' }>, answer: Answer) {
+    const check = course.checks.find((each) => each.id === id);
+    const interaction = check && interactionOf(check, response);
+    if (!interaction) return;
     const at = `cmi.interactions.${interactions++}`;
     api!.set(`${at}.id`, check.id);
-    api!.set(`${at}.type`, 'choice');
+    api!.set(`${at}.type`, interaction.type);
     if (edition === '2004') api!.set(`${at}.description`, check.stem.slice(0, 250));
-    api!.set(edition === '1.2' ? `${at}.student_response` : `${at}.learner_response`, letter);
-    api!.set(`${at}.result`, right ? 'correct' : edition === '1.2' ? 'wrong' : 'incorrect');
+    // The first edition knows true and false by one letter.
+    const short = edition === '1.2' && interaction.type === 'true-false';
+    const said = short ? interaction.response.slice(0, 1) : interaction.response;
+    api!.set(edition === '1.2' ? `${at}.student_response` : `${at}.learner_response`, said);
+    api!.set(`${at}.result`, resultOf(answer));
+  }
+  /** Answers that are partly right are told by their score; those that wait for a mark as neither. */
+  function resultOf({ score, state }: Answer): string {
+    if (state === 'waiting') return 'neutral';
+    if (score === 1) return 'correct';
+    if (score === 0) return edition === '1.2' ? 'wrong' : 'incorrect';
+    return String(Math.round(score * 100) / 100);
   }
 
   function leave() {
@@ -133,7 +182,7 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
       const before = event?.kind === 'answer' ? last.answers[event.check] : undefined;
       last = state;
       if (!running) return;
-      if (event?.kind === 'answer' && state.answers[event.check] !== before) note(event, state.answers[event.check].right);
+      if (event?.kind === 'answer' && state.answers[event.check] !== before) note(event, state.answers[event.check]);
       api!.set(names.data, packState(course, state, names.most));
       if (state.at) api!.set(names.place, state.at);
       report(state);

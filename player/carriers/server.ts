@@ -11,21 +11,38 @@ export interface Told {
 /** An event with when it happened, as it is sent. */
 export type Sent = LearnerEvent & { at: number };
 
+/** An event as it was kept before checks had kinds, in today's form. */
+function upToDate(kept: Sent & { option?: string }): Sent {
+  const { option, ...event } = kept;
+  return option === undefined || event.kind !== 'answer' ? event : { ...event, response: option };
+}
+
 const RETRY = 3000;
 /** Events sent at once. */
 const MOST = 100;
 
 /** A random id for an event: the same one sent twice counts once. */
 export function eventId(): string {
-  return 'e' + Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => 'abcdefghijklmnopqrstuvwxyz234567'[byte & 31]).join('');
+  return (
+    'e' +
+    Array.from(
+      crypto.getRandomValues(new Uint8Array(12)),
+      (byte) => 'abcdefghijklmnopqrstuvwxyz234567'[byte & 31],
+    ).join('')
+  );
 }
 
 /**
- * Carries to our server, which keeps and marks. Every event is put into this browser's store first and taken out when it is
- * confirmed, so that a reload or a lost connection loses nothing. `send` gives what may be said to these
- * events; it throws when the server cannot be reached, and gives undefined when it refuses.
+ * Carries to our server, which keeps and marks. Every event is put into this browser's store first and taken out when
+ * it is confirmed, so that a reload or a lost connection loses nothing. `send` gives what may be said to these events;
+ * it throws when the server cannot be reached, and gives undefined when it refuses.
  */
-export function serverCarrier(name: string, begun: Told, send: (events: readonly Sent[]) => Promise<Told | undefined>, box: Pick<Storage, 'getItem' | 'setItem'> = localStorage): Carrier {
+export function serverCarrier(
+  name: string,
+  begun: Told,
+  send: (events: readonly Sent[]) => Promise<Told | undefined>,
+  box: Pick<Storage, 'getItem' | 'setItem'> = localStorage,
+): Carrier {
   const listeners: (() => void)[] = [];
   let told = begun;
   let here = begun.at;
@@ -37,7 +54,7 @@ export function serverCarrier(name: string, begun: Told, send: (events: readonly
   function load(): Sent[] {
     try {
       const kept = JSON.parse(box.getItem(name) ?? '[]') as Sent[];
-      return Array.isArray(kept) ? kept : [];
+      return Array.isArray(kept) ? kept.map(upToDate) : [];
     } catch {
       return [];
     }
@@ -60,7 +77,8 @@ export function serverCarrier(name: string, begun: Told, send: (events: readonly
       if (answer === undefined && batch.length > 1) most = 1;
       else outbox = outbox.filter((event) => !batch.includes(event));
       if (outbox.length === 0) most = MOST;
-      if (answer) told = { read: [...new Set([...told.read, ...answer.read])], answers: { ...told.answers, ...answer.answers } };
+      if (answer)
+        told = { read: [...new Set([...told.read, ...answer.read])], answers: { ...told.answers, ...answer.answers } };
       lost = false;
     } catch {
       lost = true;
@@ -81,13 +99,16 @@ export function serverCarrier(name: string, begun: Told, send: (events: readonly
   return {
     state(): PlayerState {
       const read = outbox.flatMap((event) => (event.kind === 'read' ? [event.lesson] : []));
-      const waiting = Object.fromEntries(outbox.flatMap((event) => (event.kind === 'answer' ? [[event.check, event.option]] : [])));
+      const waiting = Object.fromEntries(
+        outbox.flatMap((event) => (event.kind === 'answer' ? [[event.check, event.response]] : [])),
+      );
       return { read: [...new Set([...told.read, ...read])], answers: told.answers, waiting, ...(here && { at: here }) };
     },
     lost: () => lost,
     subscribe: (listener) => void listeners.push(listener),
     visit: (lesson) => void (here = lesson),
     read: (lesson) => make({ id: eventId(), kind: 'read', lesson, at: Date.now() }),
-    answer: (lesson, check, option) => make({ id: eventId(), kind: 'answer', lesson, check, option, at: Date.now() }),
+    answer: (lesson, check, response) =>
+      make({ id: eventId(), kind: 'answer', lesson, check, response, at: Date.now() }),
   };
 }

@@ -4,14 +4,21 @@ import { progressOf } from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
 import { lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Carrier } from '../carriers/carrier';
-import { say, wordsFor } from '../words';
-import { BlockView } from './Blocks';
+import { say, wordsFor } from '../../core/words';
+import { BlockView } from '../blocks';
+import type { PartView } from '../blocks/part';
 import CheckPart from './CheckPart.vue';
 import LessonList from './LessonList.vue';
 import Path from './Path.vue';
 
 /** The learner's walk: a lesson a page, the path as progress, next and back, all lessons at hand. */
-const props = defineProps<{ course: LearnerCourse; rules: Rules; carrier: Carrier; first?: string }>();
+const props = defineProps<{
+  course: LearnerCourse;
+  rules: Rules;
+  carrier: Carrier;
+  media: PartView['media'];
+  first?: string;
+}>();
 defineSlots<{ end?: () => unknown; top?: () => unknown }>();
 const END = 'end';
 const state = shallowRef(props.carrier.state());
@@ -44,10 +51,11 @@ function go(id: string, quietly = false) {
   place.value = target;
   if (window.location.hash !== `#${target}`) window.history.pushState(null, '', `#${target}`);
   if (target !== END) props.carrier.visit(target);
-  if (!quietly) void nextTick(() => {
-    window.scrollTo(0, 0);
-    head.value?.focus({ preventScroll: true });
-  });
+  if (!quietly)
+    void nextTick(() => {
+      window.scrollTo(0, 0);
+      head.value?.focus({ preventScroll: true });
+    });
 }
 async function done() {
   if (!lesson.value) return;
@@ -77,12 +85,18 @@ function onKey(event: KeyboardEvent) {
     go(next.id);
   }
 }
-watch(() => props.first, (id) => {
-  if (id && id !== place.value && lessons.value.some((each) => each.id === id)) go(id);
-});
+watch(
+  () => props.first,
+  (id) => {
+    if (id && id !== place.value && lessons.value.some((each) => each.id === id)) go(id);
+  },
+);
 onMounted(() => {
   const asked = props.first ?? window.location.hash.slice(1);
-  go(lessons.value.some((each) => each.id === asked) ? asked : (progress.value.next ?? lessons.value[0]?.id ?? END), true);
+  go(
+    lessons.value.some((each) => each.id === asked) ? asked : (progress.value.next ?? lessons.value[0]?.id ?? END),
+    true,
+  );
   window.addEventListener('hashchange', onHash);
   window.addEventListener('popstate', onHash);
   window.addEventListener('keydown', onKey);
@@ -100,40 +114,91 @@ onBeforeUnmount(() => {
     <header class="up-top">
       <div class="row">
         <strong>{{ course.title }}</strong>
-        <span class="end">{{ say(words.minutesOf, { done: Math.round(progress.minutes.done), of: Math.round(progress.minutes.of) }) }}<span class="sr">, {{ say(words.path, { done: progress.done, of: lessons.length }) }}</span></span>
-        <button type="button" class="plain up-lists" :aria-expanded="listed" @click="listed = !listed">{{ listed ? words.hideLessons : words.lessons }}</button>
+        <span class="end"
+          >{{ say(words.minutesOf, { done: Math.round(progress.minutes.done), of: Math.round(progress.minutes.of) })
+          }}<span class="sr">, {{ say(words.path, { done: progress.done, of: lessons.length }) }}</span></span
+        >
+        <button type="button" class="plain up-lists" :aria-expanded="listed" @click="listed = !listed">
+          {{ listed ? words.hideLessons : words.lessons }}
+        </button>
       </div>
       <Path :course="course" :progress="progress" :at="place" />
     </header>
     <p v-if="lost" class="up-line" role="status">{{ words.lost }}</p>
     <div class="up-body">
-      <LessonList :class="{ shown: listed }" :course="course" :progress="progress" :at="place" :words="words" @click="listed = false" />
+      <LessonList
+        :class="{ shown: listed }"
+        :course="course"
+        :progress="progress"
+        :at="place"
+        :words="words"
+        @click="listed = false"
+      />
       <main v-if="lesson" id="up-text" class="up-main">
-        <p class="where">{{ say(words.lessonPlace, { module: module?.title ?? '', at: at + 1, of: lessons.length, minutes: Math.max(1, Math.round(lesson.minutes)) }) }}</p>
+        <p class="where">
+          {{
+            say(words.lessonPlace, {
+              module: module?.title ?? '',
+              at: at + 1,
+              of: lessons.length,
+              minutes: Math.max(1, Math.round(lesson.minutes)),
+            })
+          }}
+        </p>
         <h1 ref="head" tabindex="-1">{{ lesson.title }}</h1>
-        <template v-if="lesson.aims.length"><p class="quiet">{{ words.afterwards }}</p><ul class="aims"><li v-for="aim in lesson.aims" :key="aim">{{ aim }}</li></ul></template>
+        <template v-if="lesson.aims.length"
+          ><p class="quiet">{{ words.afterwards }}</p>
+          <ul class="aims">
+            <li v-for="aim in lesson.aims" :key="aim">{{ aim }}</li>
+          </ul></template
+        >
         <div :key="lesson.id" class="up-page">
           <template v-for="block in lesson.blocks" :key="block.id">
-            <CheckPart v-if="block.kind === 'check' && checks.has(block.body.checkId)" :check="checks.get(block.body.checkId)!" :shown="state.answers[block.body.checkId]" :waiting="state.waiting[block.body.checkId]" :tries="rules.tries" :words="words" @answer="carrier.answer(lesson.id, block.body.checkId, $event)" />
-            <BlockView v-else :block="block" :words="words" />
+            <CheckPart
+              v-if="block.kind === 'check' && checks.has(block.body.checkId)"
+              :check="checks.get(block.body.checkId)!"
+              :shown="state.answers[block.body.checkId]"
+              :waiting="state.waiting[block.body.checkId]"
+              :tries="rules.tries"
+              :words="words"
+              @answer="carrier.answer(lesson.id, block.body.checkId, $event)"
+            />
+            <BlockView v-else :block="block" :view="{ words, media }" />
           </template>
         </div>
         <div class="up-onward">
           <p v-if="refused" class="up-note" role="alert">{{ refused }}</p>
           <button v-if="at > 0" type="button" @click="go(lessons[at - 1]!.id)">{{ words.back }}</button>
-          <button type="button" class="first" @click="done">{{ at + 1 < lessons.length ? words.next : words.finish }}</button>
+          <button type="button" class="first" @click="done">
+            {{ at + 1 < lessons.length ? words.next : words.finish }}
+          </button>
         </div>
       </main>
       <main v-else id="up-text" class="up-main">
         <h1 ref="head" tabindex="-1">{{ words.endTitle }}</h1>
-        <p><strong>{{ progress.completed ? words.endDone : words.endLeft }}</strong></p>
-        <p>{{ say(words.path, { done: progress.done, of: lessons.length }) }}<template v-if="progress.score !== undefined">; {{ say(words.score, { right: progress.checks.right, of: progress.checks.of, share }) }}</template>.
-          <template v-if="progress.passed === false && rules.course.kind === 'passed'">{{ say(words.notPassed, { share: Math.round(rules.course.share * 100) }) }}</template></p>
+        <p>
+          <strong>{{ progress.completed ? words.endDone : words.endLeft }}</strong>
+        </p>
+        <p>
+          {{ say(words.path, { done: progress.done, of: lessons.length })
+          }}<template v-if="progress.score !== undefined"
+            >; {{ say(words.score, { right: progress.checks.right, of: progress.checks.of, share }) }}</template
+          >.
+          <template v-if="progress.passed === false && rules.course.kind === 'passed'">{{
+            say(words.notPassed, { share: Math.round(rules.course.share * 100) })
+          }}</template>
+        </p>
         <template v-if="open.length">
           <p class="quiet">{{ words.stillOpen }}</p>
-          <ul><li v-for="each in open" :key="each.id"><a :href="`#${each.id}`">{{ each.title }}</a>: {{ left(each.id) }}</li></ul>
+          <ul>
+            <li v-for="each in open" :key="each.id">
+              <a :href="`#${each.id}`">{{ each.title }}</a>: {{ left(each.id) }}
+            </li>
+          </ul>
         </template>
-        <div class="up-onward"><button v-if="lessons.length" type="button" @click="go(lessons.at(-1)!.id)">{{ words.back }}</button></div>
+        <div class="up-onward">
+          <button v-if="lessons.length" type="button" @click="go(lessons.at(-1)!.id)">{{ words.back }}</button>
+        </div>
       </main>
     </div>
     <slot name="end" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import type { Marking } from '../../core/check/marking';
+import type { Secret } from '../../core/checks/markings';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
 import { localCarrier, noStore, type Store } from '../carriers/local';
@@ -11,8 +11,10 @@ import Player from '../components/Player.vue';
 interface Given {
   course: LearnerCourse;
   rules: Rules;
-  keys: Record<string, Marking>;
+  keys: Record<string, Secret>;
   lesson?: string;
+  /** Where the media of the course are. */
+  media: string;
   dark: boolean;
 }
 const given = shallowRef<Given>();
@@ -28,7 +30,14 @@ function hear(event: MessageEvent<{ preview?: Given }>) {
   document.documentElement.classList.toggle('dark', next.dark);
   document.documentElement.lang = next.course.language;
   // Answers to questions that were changed since are forgotten; everything else stays as it was.
-  const known = new Set(next.course.checks.filter((check) => JSON.stringify(check) === JSON.stringify(given.value?.course.checks.find((each) => each.id === check.id))).map((check) => check.id));
+  const known = new Set(
+    next.course.checks
+      .filter(
+        (check) =>
+          JSON.stringify(check) === JSON.stringify(given.value?.course.checks.find((each) => each.id === check.id)),
+      )
+      .map((check) => check.id),
+  );
   state = { ...state, answers: Object.fromEntries(Object.entries(state.answers).filter(([id]) => known.has(id))) };
   const asked = JSON.stringify([next.course.checks, next.keys]);
   given.value = next;
@@ -46,5 +55,13 @@ onBeforeUnmount(() => window.removeEventListener('message', hear));
 </script>
 
 <template>
-  <Player v-if="given && carrier" :key="round" :course="given.course" :rules="{ ...given.rules, order: 'free' }" :carrier="carrier" :first="given.lesson" />
+  <Player
+    v-if="given && carrier"
+    :key="round"
+    :course="given.course"
+    :rules="{ ...given.rules, order: 'free' }"
+    :carrier="carrier"
+    :media="({ hash }) => `${given!.media}/${hash}`"
+    :first="given.lesson"
+  />
 </template>

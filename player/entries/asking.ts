@@ -31,17 +31,28 @@ export interface Taken {
 
 /** What the server answered when it said no. */
 export class Refused extends Error {
-  constructor(message: string, readonly status: number) {
+  constructor(
+    message: string,
+    readonly status: number,
+  ) {
     super(message);
   }
 }
 
 async function ask<T>(path: string, body?: unknown): Promise<T> {
-  const answer = await fetch(path, body === undefined ? {} : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  const answer = await fetch(
+    path,
+    body === undefined
+      ? {}
+      : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) },
+  );
   if (answer.ok) return (await answer.json()) as T;
   // A fault of the server is met like a lost connection: tried again. A refusal would be the same again.
   if (answer.status >= 500) throw new Error(String(answer.status));
-  throw new Refused(((await answer.json().catch(() => ({}))) as { data?: { message?: string } }).data?.message ?? String(answer.status), answer.status);
+  throw new Refused(
+    ((await answer.json().catch(() => ({}))) as { data?: { message?: string } }).data?.message ?? String(answer.status),
+    answer.status,
+  );
 }
 
 /** Our server's side for learners, at one course's link. */
@@ -51,7 +62,8 @@ export function asking(link: string) {
     offer: () => ask<Offer>(at),
     begin: (name?: string) => ask<object>(`${at}/begin`, name ? { name } : {}),
     /** Whose place a key is; `take` takes it on this browser. */
-    comeBack: (key: string, take = false) => ask<{ name: string; here: boolean }>(`${at}/return`, { key, ...(take && { take }) }),
+    comeBack: (key: string, take = false) =>
+      ask<{ name: string; here: boolean }>(`${at}/return`, { key, ...(take && { take }) }),
     leave: () => ask<object>(`${at}/leave`, {}),
     course: () => ask<Taken>(`${at}/course`),
     async send(events: readonly Sent[]): Promise<Told | undefined> {

@@ -2,7 +2,9 @@
 import '../styles/colours.css';
 import '../styles/page.css';
 import '../styles/player.css';
-import type { Marking } from '../../core/check/marking';
+import type { Secret } from '../../core/checks/markings';
+import { mediaName, type MediaRef } from '../../core/document/media';
+import type { PackageKind } from '../../core/learning/packages';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
 import { browserStore, localCarrier } from '../carriers/local';
@@ -14,13 +16,19 @@ import { followColours, pageData, show } from './page';
 export interface PackageData {
   course: LearnerCourse;
   rules: Rules;
-  keys: Record<string, Marking>;
+  keys: Record<string, Secret>;
   /** Which release it is of: another one keeps its own progress. */
   release: string;
-  carrier: 'browser' | 'scorm12' | 'scorm2004';
+  /** The edition of SCORM it speaks; none: it keeps everything in this browser. */
+  scorm?: PackageKind['scorm'];
 }
 
-const { course, rules, keys, release, carrier } = pageData<PackageData>();
-const store = carrier === 'browser' ? browserStore(`uplift/${course.id}/${release}`) : scormStore(carrier === 'scorm12' ? '1.2' : '2004', course, rules);
+const { course, rules, keys, release, scorm } = pageData<PackageData>();
+const store = scorm ? scormStore(scorm, course, rules) : browserStore(`uplift/${course.id}/${release}`);
 followColours();
-show(Player, { course, rules, carrier: localCarrier(keys, rules, store) });
+show(Player, {
+  course,
+  rules,
+  carrier: localCarrier(keys, rules, store),
+  media: (ref: MediaRef) => `media/${mediaName(ref)}`,
+});

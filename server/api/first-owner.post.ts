@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { PersonInput } from '../rights/input';
+import { PersonInput } from '../inputs/people';
 import { installation } from '../utils/installation';
 import { personFrom } from '../utils/new-person';
 import { answering, bodyAs, refuse } from '../utils/request';
@@ -17,4 +17,5 @@ export default defineEventHandler((event) =>
     people.add(person, hashed, now());
     beginSession(event, person);
     return { id: person.id, name: person.name, role: person.role, mustChange: false };
-  }));
+  }),
+);

@@ -1,6 +1,6 @@
 import { statfsSync } from 'node:fs';
 import { defineEventHandler, setResponseStatus } from 'h3';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { troubleOf } from '../database/trouble';
 import { dataFolder, installation } from '../utils/installation';
 
@@ -12,7 +12,10 @@ export default defineEventHandler((event) => {
   const space = freeBytes();
   const state = stateNow();
   if (state !== 'well') setResponseStatus(event, 503);
-  return { state: state === 'well' && space !== undefined && space < LITTLE ? 'little-space' : state, ...(space !== undefined && { megabytesFree: Math.floor(space / 1048576) }) };
+  return {
+    state: state === 'well' && space !== undefined && space < LITTLE ? 'little-space' : state,
+    ...(space !== undefined && { megabytesFree: Math.floor(space / 1048576) }),
+  };
 });
 
 function stateNow(): string {

@@ -7,4 +7,5 @@ export default defineEventHandler(() =>
   answering(() => {
     const { people, demo } = installation();
     return { people: people.all(), byOneClick: demo.byOneClick() };
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { PersonInput } from '../rights/input';
+import { PersonInput } from '../inputs/people';
 import { installation } from '../utils/installation';
 import { personFrom } from '../utils/new-person';
 import { answering, bodyAs, personOf, refuse } from '../utils/request';
@@ -14,4 +14,5 @@ export default defineEventHandler((event) =>
     people.add(person, hashed, now(), true);
     audit.note(now(), personOf(event).id, 'person-added', person.id);
     return person;
-  }));
+  }),
+);

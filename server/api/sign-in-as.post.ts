@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { SignInAsInput } from '../rights/input';
+import { SignInAsInput } from '../inputs/people';
 import { installation } from '../utils/installation';
 import { answering, bodyAs, refuse } from '../utils/request';
 import { beginSession } from '../utils/session';
@@ -13,4 +13,5 @@ export default defineEventHandler((event) =>
     const found = people.byId(person) ?? refuse({ code: 'wrong-sign-in' });
     beginSession(event, found);
     return { id: found.id, name: found.name, role: found.role, mustChange: false };
-  }));
+  }),
+);

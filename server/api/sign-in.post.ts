@@ -1,6 +1,6 @@
 import { defineEventHandler } from 'h3';
 import { checkPassword } from '../rights/password';
-import { SignInInput } from '../rights/input';
+import { SignInInput } from '../inputs/people';
 import { foldedLogin } from '../rights/logins';
 import { installation } from '../utils/installation';
 import { answering, bodyAs, refuse } from '../utils/request';
@@ -21,4 +21,5 @@ export default defineEventHandler((event) =>
     }
     beginSession(event, person);
     return { id: person.id, name: person.name, role: person.role, mustChange: person.must_change === 1 };
-  }));
+  }),
+);

@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     endSession(event);
     audit.note(now(), personOf(event).id, 'sign-out');
     return {};
-  }));
+  }),
+);

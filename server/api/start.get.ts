@@ -3,7 +3,9 @@ import type { SignedIn } from '../database/people';
 import { installation } from '../utils/installation';
 import { answering } from '../utils/request';
 
-/** What a screen needs before anything else: who is signed in, whether there is an owner yet, whom a demo lets one be. */
+/**
+ * What a screen needs before anything else: who is signed in, whether there is an owner yet, whom a demo lets one be.
+ */
 export default defineEventHandler((event) =>
   answering(() => {
     const { people, demo } = installation();
@@ -12,6 +14,8 @@ export default defineEventHandler((event) =>
     const person = event.context.person as SignedIn | undefined;
     return {
       person: person ? { ...shown(person), role: person.role, mustChange: person.must_change === 1 } : null,
-      needsOwner: all.length === 0, demoPeople: demo.byOneClick() ? all.map(shown) : [],
+      needsOwner: all.length === 0,
+      demoPeople: demo.byOneClick() ? all.map(shown) : [],
     };
-  }));
+  }),
+);

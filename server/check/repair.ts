@@ -8,14 +8,15 @@ import type { Db } from '../database/open';
 import { checkFolder, courseFrom, type Finding } from './check';
 
 /**
- * Mends what can be mended in a data folder that nobody works on. The database as it was is kept beside it (`copy`), and
- * so is everything that is taken out. `mended` says what was done, `left` what could not be.
+ * Mends what can be mended in a data folder that nobody works on. The database as it was is kept beside it (`copy`),
+ * and so is everything that is taken out. `mended` says what was done, `left` what could not be.
  */
 export async function repairFolder(folder: string): Promise<{ copy: string; mended: string[]; left: Finding[] }> {
   const path = join(folder, 'uplift.sqlite');
   const aside = join(folder, `repaired-${Date.now()}`);
   mkdirSync(aside, { recursive: true });
-  for (const end of ['', '-wal']) if (existsSync(`${path}${end}`)) copyFileSync(`${path}${end}`, join(aside, `uplift.sqlite${end}`));
+  for (const end of ['', '-wal'])
+    if (existsSync(`${path}${end}`)) copyFileSync(`${path}${end}`, join(aside, `uplift.sqlite${end}`));
   const mended: string[] = [];
   // One mend can lay open what stood behind it: looked through again until nothing more can be done.
   for (let round = 0, findings = checkFolder(folder); round < 5; round++, findings = checkFolder(folder)) {
@@ -46,11 +47,20 @@ function mend(path: string, aside: string, { mend: how }: Finding): string | und
   }
 }
 
-/** Brings a course to the newest state that can be read of it: what of its log cannot be read is kept in a file and taken out. */
+/**
+ * Brings a course to the newest state that can be read of it: what of its log cannot be read is kept in a file and
+ * taken out.
+ */
 function mendCourse(db: Db, id: string, aside: string): string | undefined {
   const courses = coursesIn(db);
-  const revisions = db.prepare<[string], { revision: number }>('select revision from change where course_id = ? order by revision desc').all(id).map((row) => row.revision);
-  const snapshots = db.prepare<[string], { revision: number }>('select revision from snapshot where course_id = ? order by revision desc').all(id).map((row) => row.revision);
+  const revisions = db
+    .prepare<[string], { revision: number }>('select revision from change where course_id = ? order by revision desc')
+    .all(id)
+    .map((row) => row.revision);
+  const snapshots = db
+    .prepare<[string], { revision: number }>('select revision from snapshot where course_id = ? order by revision desc')
+    .all(id)
+    .map((row) => row.revision);
   for (const snapshot of snapshots) {
     // Without the newer snapshots, which may be what is damaged, from the newest change backwards.
     const found = db.transaction(() => {
@@ -73,21 +83,38 @@ function mendCourse(db: Db, id: string, aside: string): string | undefined {
     writeFileSync(join(aside, `course-${id}-changes.json`), JSON.stringify(lost, undefined, 1));
     db.transaction(() => {
       db.prepare('delete from change where course_id = ? and revision > ?').run(id, good.until);
-      db.prepare('delete from change_group where course_id = ? and not exists (select 1 from change where change.course_id = change_group.course_id and change.group_id = change_group.group_id)').run(id);
-      db.prepare('insert or replace into snapshot (course_id, revision, document, version) values (?, ?, ?, ?)').run(id, good.until, JSON.stringify(good.course), DOCUMENT_VERSION);
+      db.prepare(
+        'delete from change_group where course_id = ? and not exists (select 1 from change where change.course_id = change_group.course_id and change.group_id = change_group.group_id)',
+      ).run(id);
+      db.prepare('insert or replace into snapshot (course_id, revision, document, version) values (?, ?, ?, ?)').run(
+        id,
+        good.until,
+        JSON.stringify(good.course),
+        DOCUMENT_VERSION,
+      );
       courses.advance(good.course, good.until, Date.now());
     })();
-    return lost.length > 0 ? `brought back to its newest good state; ${lost.length} changes that could not be read are kept in ${aside}.` : 'brought to a good state; no change was lost.';
+    return lost.length > 0
+      ? `brought back to its newest good state; ${lost.length} changes that could not be read are kept in ${aside}.`
+      : 'brought to a good state; no change was lost.';
   }
   return undefined;
 }
 
 /** Takes out a source's version that cannot be read, unless it is the only one. */
 function withoutSource(db: Db, { id, version }: { id: string; version: string }): string | undefined {
-  const others = db.prepare<[string, string], { version: string }>('select version from source_version where source_id = ? and version != ? order by serial desc').all(id, version);
+  const others = db
+    .prepare<[string, string], { version: string }>(
+      'select version from source_version where source_id = ? and version != ? order by serial desc',
+    )
+    .all(id, version);
   if (others.length === 0) return undefined;
   db.transaction(() => {
-    db.prepare('update course_source set version = ? where source_id = ? and version = ?').run(others[0].version, id, version);
+    db.prepare('update course_source set version = ? where source_id = ? and version = ?').run(
+      others[0].version,
+      id,
+      version,
+    );
     db.prepare('delete from source_version where source_id = ? and version = ?').run(id, version);
   })();
   return 'its damaged version was taken out; courses use the one before.';

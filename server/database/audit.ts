@@ -2,9 +2,34 @@ import type { Db } from './open';
 
 /** What happened that somebody may have to answer for. */
 export const AUDITED = [
-  'sign-in', 'sign-in-refused', 'sign-out', 'sessions-ended', 'password-changed', 'password-reset', 'person-added', 'person-removed', 'standing-changed',
-  'rights-offered', 'rights-changed', 'rights-accepted', 'rights-left', 'course-adopted', 'course-made', 'course-removed', 'course-restored', 'course-imported',
-  'source-added', 'source-version', 'source-removed', 'source-given', 'export', 'release', 'release-access', 'release-withdrawn', 'learner-removed', 'learner-unnamed',
+  'sign-in',
+  'sign-in-refused',
+  'sign-out',
+  'sessions-ended',
+  'password-changed',
+  'password-reset',
+  'person-added',
+  'person-removed',
+  'standing-changed',
+  'rights-offered',
+  'rights-changed',
+  'rights-accepted',
+  'rights-left',
+  'course-adopted',
+  'course-made',
+  'course-removed',
+  'course-restored',
+  'course-imported',
+  'source-added',
+  'source-version',
+  'source-removed',
+  'source-given',
+  'export',
+  'release',
+  'release-access',
+  'release-withdrawn',
+  'learner-removed',
+  'learner-unnamed',
 ] as const;
 export type Audited = (typeof AUDITED)[number];
 
@@ -19,7 +44,10 @@ export interface AuditRow {
   detail: string | null;
 }
 
-/** What of the audit is looked for: kinds, a person's id, words in names and details, a time, lines before one (for going on). */
+/**
+ * What of the audit is looked for: kinds, a person's id, words in names and details, a time, lines before one (for
+ * going on).
+ */
 export interface AuditFilter {
   what?: readonly string[];
   person?: string;
@@ -33,7 +61,10 @@ export interface AuditFilter {
 /** The audit of a data folder: only ever added to. */
 export function auditIn(db: Db) {
   const insert = db.prepare('insert into audit (made_at, person_id, what, about, detail) values (?, ?, ?, ?, ?)');
-  const list = db.prepare<[], { made_at: number; person_id: string | null; what: Audited; about: string | null; detail: string | null }>('select made_at, person_id, what, about, detail from audit order by id');
+  const list = db.prepare<
+    [],
+    { made_at: number; person_id: string | null; what: Audited; about: string | null; detail: string | null }
+  >('select made_at, person_id, what, about, detail from audit order by id');
   // A detail may begin with the id of a person or a course; it is read and searched by its name.
   const find = db.prepare<Record<string, string | number | null>, AuditRow>(`
     with said as (
@@ -48,11 +79,19 @@ export function auditIn(db: Db) {
       and (@since is null or made_at >= @since) and (@until is null or made_at < @until) and (@before is null or id < @before)
     order by id desc limit @most`);
   return {
-    note: (at: number, personId: string | null, what: Audited, about?: string, detail?: string) => void insert.run(at, personId, what, about ?? null, detail ?? null),
+    note: (at: number, personId: string | null, what: Audited, about?: string, detail?: string) =>
+      void insert.run(at, personId, what, about ?? null, detail ?? null),
     all: () => list.all(),
     /** Lines that fit, newest first. */
-    find: ({ what, person, words, since, until, before, most }: AuditFilter) => find.all({
-      what: what?.length ? JSON.stringify(what) : null, person: person ?? null, words: words?.trim() || null, since: since ?? null, until: until ?? null, before: before ?? null, most,
-    }),
+    find: ({ what, person, words, since, until, before, most }: AuditFilter) =>
+      find.all({
+        what: what?.length ? JSON.stringify(what) : null,
+        person: person ?? null,
+        words: words?.trim() || null,
+        since: since ?? null,
+        until: until ?? null,
+        before: before ?? null,
+        most,
+      }),
   };
 }

@@ -1,18 +1,20 @@
 import Database from 'better-sqlite3';
 import { chmodSync, existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { fail, ProblemError } from '../../core/course/problem';
+import { fail, ProblemError } from '../../core/document/problem';
 import { sql as start } from './migrations/0001-start';
 import { sql as learners } from './migrations/0002-learners';
 import { sql as search } from './migrations/0003-search';
 import { sql as understood } from './migrations/0004-understood';
 import { sql as trust } from './migrations/0005-trust';
+import { sql as responses } from './migrations/0006-responses';
+import { sql as media } from './migrations/0007-media';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust];
+const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media];
 
 export const DATA_VERSION = MIGRATIONS.length;
 
@@ -44,14 +46,19 @@ export function openDatabase(folder: string): Db {
 /** A folder that was in use is never begun anew because its database went: that would hide the loss. */
 function mustNotBeLost(folder: string): void {
   const path = nameOf(folder);
-  if (existsSync(path) && statSync(path).size === 0 && !existsSync(`${path}-wal`)) fail('data-missing', undefined, path);
+  if (existsSync(path) && statSync(path).size === 0 && !existsSync(`${path}-wal`))
+    fail('data-missing', undefined, path);
   const files = join(folder, 'files');
   if (!existsSync(path) && existsSync(files) && readdirSync(files).length > 0) fail('data-missing', undefined, path);
 }
 
 /** Takes from others of the machine what earlier versions, or a copy, left open to them. */
 function keptToOneself(folder: string): void {
-  for (const [path, mode] of [[folder, 0o700], [join(folder, 'files'), 0o700], ...['', '-wal', '-shm'].map((end) => [`${nameOf(folder)}${end}`, 0o600] as const)] as const) {
+  for (const [path, mode] of [
+    [folder, 0o700],
+    [join(folder, 'files'), 0o700],
+    ...['', '-wal', '-shm'].map((end) => [`${nameOf(folder)}${end}`, 0o600] as const),
+  ] as const) {
     try {
       if (existsSync(path) && (statSync(path).mode & 0o077) !== 0) chmodSync(path, mode);
     } catch {
@@ -69,7 +76,8 @@ export function openForReading(folder: string): Db {
 
 function migrate(db: Db): void {
   const version = db.pragma('user_version', { simple: true }) as number;
-  if (version > MIGRATIONS.length) throw new ProblemError({ code: 'newer-data', parameters: { version, known: MIGRATIONS.length } });
+  if (version > MIGRATIONS.length)
+    throw new ProblemError({ code: 'newer-data', parameters: { version, known: MIGRATIONS.length } });
   for (let done = version; done < MIGRATIONS.length; done++) {
     db.transaction(() => {
       db.exec(MIGRATIONS[done]);

@@ -1,4 +1,4 @@
-import type { Problem } from '../../core/course/problem';
+import type { Problem } from '../../core/document/problem';
 
 /** What is wrong with disk or database, by the codes of SQLite and of the system. */
 const CODES: [RegExp, string][] = [

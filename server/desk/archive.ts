@@ -7,7 +7,8 @@ import { packageName } from '../../core/exchange/package';
 import { fleschKincaid } from '../../core/language/en/grade';
 import type { Db } from '../database/open';
 import type { CourseDesk } from './courses';
-import { freshId } from './courses';
+import { freshId } from '../ids';
+import type { MediaDesk } from './media';
 import type { SourceDesk } from './sources';
 
 interface Desks {
@@ -15,24 +16,37 @@ interface Desks {
   folder: string;
   courses: CourseDesk;
   sources: SourceDesk;
+  media: MediaDesk;
 }
 
-/** A course with its sources and their pictures, as archives hold them. */
-function wholeOf({ folder, courses, sources }: Omit<Desks, 'db'>, id: string): { document: CourseDocument; media: Map<string, Uint8Array> } {
+/** A course with its media, its sources and their pictures, as archives hold them. */
+function wholeOf(
+  { folder, courses, sources, media }: Omit<Desks, 'db'>,
+  id: string,
+): { document: CourseDocument; media: Map<string, Uint8Array> } {
   const { course } = courses.load(id);
   const held = sources.keys(id).flatMap((key) => sources.read(key.id, key.version) ?? []);
-  const document = courseDocument(course, held.map((each) => each.source), held.flatMap((each) => each.claims), course.language.startsWith('en') ? { grade: fleschKincaid } : {});
+  const document = courseDocument(
+    course,
+    held.map((each) => each.source),
+    held.flatMap((each) => each.claims),
+    course.language.startsWith('en') ? { grade: fleschKincaid } : {},
+  );
   const pictures = new Set(held.flatMap((each) => each.source.pictures.map((picture) => picture.hash)));
-  return { document, media: new Map([...pictures].flatMap((hash) => pictureAt(join(folder, 'files', hash), hash))) };
+  const ofSources = [...pictures].flatMap((hash) => pictureAt(join(folder, 'files', hash), hash));
+  return { document, media: new Map([...ofSources, ...media.bytesOf(id, course)]) };
 }
 
-/** A course with its sources and their pictures as an archive. */
+/** A course with all that belongs to it as an archive. */
 export function exportArchive(desks: Omit<Desks, 'db'>, id: string): { name: string; bytes: Uint8Array } {
   const { document, media } = wholeOf(desks, id);
   return { name: packageName(document.course.title, 'archive'), bytes: writeArchive(document, media) };
 }
 
-/** Makes a course once more for `person`, under a title of its own: without releases and learners, on the sources they may use and on copies of the others. */
+/**
+ * Makes a course once more for `person`, under a title of its own: without releases and learners, on the sources they
+ * may use and on copies of the others.
+ */
 export function duplicate(desks: Desks, id: string, title: string, person: string): { id: string } {
   const { document, media } = wholeOf(desks, id);
   return importArchive(desks, { document: { ...document, course: { ...document.course, title } }, media }, person);
@@ -48,17 +62,26 @@ function pictureAt(path: string, hash: string): [string, Uint8Array][] {
 }
 
 /**
- * Takes in an opened archive as a course of `person`, all of it or nothing. It comes under ids of its own, and so do its
- * sources: nothing that lies here already is opened or changed by it. `keepIds` is for our own demo alone.
+ * Takes in an opened archive as a course of `person`, all of it or nothing. It comes under ids of its own, and so do
+ * its sources: nothing that lies here already is opened or changed by it. `keepIds` is for our own demo alone.
  */
-export function importArchive({ db, courses, sources }: Omit<Desks, 'folder'>, { document, media }: { document: CourseDocument; media: ReadonlyMap<string, Uint8Array> }, person: string, keepIds = false): { id: string } {
-  const given = document.sources.map((source) => ({ source, claims: document.claims.filter((claim) => claim.sourceId === source.id) }));
+export function importArchive(
+  { db, courses, sources, media: shelf }: Omit<Desks, 'folder'>,
+  { document, media }: { document: CourseDocument; media: ReadonlyMap<string, Uint8Array> },
+  person: string,
+  keepIds = false,
+): { id: string } {
+  const given = document.sources.map((source) => ({
+    source,
+    claims: document.claims.filter((claim) => claim.sourceId === source.id),
+  }));
   const id = keepIds ? document.course.id : freshId('u');
   db.transaction(() => {
     // Sources come first, for the course is written with what their ids became.
     db.pragma('defer_foreign_keys = ON');
     const ids = sources.adopt(id, given, media, person, keepIds);
     courses.adopt(keepIds ? document.course : withIds(document.course, ids.set(document.course.id, id)), person);
+    shelf.adopt(id, document.course, media, person);
   })();
   sources.hear();
   return { id };

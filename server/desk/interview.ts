@@ -1,13 +1,14 @@
 import { readingOf } from '../../core/brief/asked';
 import { experienceTitle } from '../../core/brief/interview';
-import { sameData } from '../../core/course/canonical';
+import { sameData } from '../../core/document/canonical';
 import { allLessons, type Course } from '../../core/course/course';
 import type { Change, Operation } from '../../core/course/operations';
-import { fail } from '../../core/course/problem';
+import { fail } from '../../core/document/problem';
 import { readAnswers } from '../../core/reading/answers';
 import type { Source } from '../../core/source/source';
 import { readAnswersInChild } from '../reading';
-import { freshId, OPERATION_VERSION, type CourseDesk } from './courses';
+import { OPERATION_VERSION, type CourseDesk } from './courses';
+import { freshId } from '../ids';
 import { interviewId, type SourceDesk } from './sources';
 
 /** What became of the answers: whether the course's source holds them as they are, and what was understood of each. */
@@ -18,12 +19,18 @@ export interface AnswersView {
   understood: Record<string, { passages: number; claims: Record<string, number> }>;
 }
 
-/** Characters of answers that are read at once; more are read in a process of its own, so that a pasted book holds nobody up. */
+/**
+ * Characters of answers that are read at once; more are read in a process of its own, so that a pasted book holds
+ * nobody up.
+ */
 const READ_HERE = 20_000;
 
 /** What authors answer, made into a source of their course. */
 export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
-  /** What the answers of a course are as a source, made once for each state of them. Long ones are read in a process of their own. */
+  /**
+   * What the answers of a course are as a source, made once for each state of them. Long ones are read in a process of
+   * their own.
+   */
   const known = new WeakMap<object, Promise<Source | undefined>>();
   function made(course: Course): Promise<Source | undefined> {
     const { answers = [], language } = course;
@@ -33,7 +40,9 @@ export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
     const long = answers.reduce((sum, answer) => sum + answer.text.length, 0) > READ_HERE;
     const source = long
       ? readAnswersInChild(interviewId(course.id), given)
-      : Promise.resolve(readAnswers(answers, { id: interviewId(course.id), ...given }, (question) => readingOf(question, language)));
+      : Promise.resolve(
+          readAnswers(answers, { id: interviewId(course.id), ...given }, (question) => readingOf(question, language)),
+        );
     known.set(answers, source);
     source.catch(() => known.delete(answers));
     return source;
@@ -56,7 +65,9 @@ export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
 
   return {
     view,
-    /** Makes the answers the course's source, and gives lessons the passages of their slots. Throws `nothing-answered`. */
+    /**
+     * Makes the answers the course's source, and gives lessons the passages of their slots. Throws `nothing-answered`.
+     */
     async bring(courseId: string, person: string): Promise<AnswersView> {
       const source = (await made(courses.load(courseId).course)) ?? fail('nothing-answered');
       const before = sources.inCourse(courseId, source.id)?.source.passages.map((passage) => passage.id) ?? [];
@@ -65,23 +76,41 @@ export function interviewDesk(courses: CourseDesk, sources: SourceDesk) {
       const operations = slotsFilled(course, source, before);
       if (operations.length > 0) {
         const group = freshId('g');
-        courses.post(courseId, operations.map((operation): Change => ({ id: freshId('x'), group, actor: { person }, version: OPERATION_VERSION, operation })), revision, 'answers given to their lessons');
+        courses.post(
+          courseId,
+          operations.map((operation): Change => ({
+            id: freshId('x'),
+            group,
+            actor: { person },
+            version: OPERATION_VERSION,
+            operation,
+          })),
+          revision,
+          'answers given to their lessons',
+        );
       }
       return view(courseId);
     },
   };
 }
 
-/** Each lesson with slots gets the passages that answer them, beside what it had of other sources. `before`: passages of earlier answers. */
+/**
+ * Each lesson with slots gets the passages that answer them, beside what it had of other sources. `before`: passages of
+ * earlier answers.
+ */
 function slotsFilled(course: Course, source: Source, before: readonly string[]): Operation[] {
   const own = new Set([...before, ...source.passages.map((passage) => passage.id)]);
-  const slots = new Map((course.answers ?? []).flatMap(({ lesson, question }) => (lesson ? [[question, lesson] as const] : [])));
+  const slots = new Map(
+    (course.answers ?? []).flatMap(({ lesson, question }) => (lesson ? [[question, lesson] as const] : [])),
+  );
   const byLesson = new Map<string, string[]>([...slots.values()].map((lesson) => [lesson, []]));
   for (const { id, locator } of source.passages) byLesson.get(slots.get(locator.question ?? '') ?? '')?.push(id);
   return allLessons(course).flatMap((lesson): Operation[] => {
     const filled = byLesson.get(lesson.id);
     const value = [...lesson.plannedPassages.filter((id) => !own.has(id)), ...(filled ?? [])];
-    return !filled || sameData(value, lesson.plannedPassages) ? [] : [{ type: 'set', id: lesson.id, field: 'plannedPassages', value, was: lesson.plannedPassages }];
+    return !filled || sameData(value, lesson.plannedPassages)
+      ? []
+      : [{ type: 'set', id: lesson.id, field: 'plannedPassages', value, was: lesson.plannedPassages }];
   });
 }
 

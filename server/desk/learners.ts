@@ -1,13 +1,23 @@
-import type { Marking } from '../../core/check/marking';
-import { fail } from '../../core/course/problem';
-import { after, allShown, progressOf, shown, stateAfter, type LearnerEvent, type LearnerLine, type LearnerState, type Shown } from '../../core/learning/progress';
+import { mark, type Secret } from '../../core/checks/markings';
+import { fail } from '../../core/document/problem';
+import {
+  after,
+  allShown,
+  progressOf,
+  shown,
+  stateAfter,
+  type LearnerEvent,
+  type LearnerLine,
+  type LearnerState,
+  type Shown,
+} from '../../core/learning/progress';
 import { carriedOver, difference, type Difference } from '../../core/learning/releases';
 import type { Rules } from '../../core/learning/rules';
 import { checksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Db } from '../database/open';
 import { releasesIn, type AttemptRow, type LearnerRow, type ReleaseRow } from '../database/releases';
 import { freshToken, tokenHash } from '../rights/password';
-import { freshId } from './courses';
+import { freshId } from '../ids';
 import type { NewsDesk } from './news';
 import type { ReleaseDesk } from './releases';
 
@@ -16,7 +26,10 @@ export interface ToldLearner {
   read: string[];
   answers: Record<string, Shown>;
   at?: string;
-  /** Events that could not be taken, each with why: `gone` (no such lesson, or the check does not stand there), `lesson-closed`. */
+  /**
+   * Events that could not be taken, each with why: `gone` (no such lesson, or the check does not stand there),
+   * `lesson-closed`.
+   */
   refused?: { id: string; code: string }[];
 }
 
@@ -77,10 +90,17 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     return state;
   }
   function told(learner: LearnerRow, state: LearnerState): ToldLearner {
-    return { read: state.read, answers: allShown(state, desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)), ...(state.at && { at: state.at }) };
+    return {
+      read: state.read,
+      answers: allShown(state, desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)),
+      ...(state.at && { at: state.at }),
+    };
   }
 
-  /** Writes everything that came in since the last time in one transaction: many learners at once cost one write to the disk. One that fails fails alone. */
+  /**
+   * Writes everything that came in since the last time in one transaction: many learners at once cost one write to the
+   * disk. One that fails fails alone.
+   */
   function write(): void {
     const batch = queue;
     queue = [];
@@ -98,10 +118,14 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
         }
       }
     }
-    for (const course of new Set(batch.map(({ learner }) => learner.course_id))) news.tell(course, { kind: 'learners' });
+    for (const course of new Set(batch.map(({ learner }) => learner.course_id)))
+      news.tell(course, { kind: 'learners' });
   }
 
-  /** Takes one learner's events, in order (`reached`: where learners are by what came just before): only what stands in the course, and in a lesson that is open to them by then. */
+  /**
+   * Takes one learner's events, in order (`reached`: where learners are by what came just before): only what stands in
+   * the course, and in a lesson that is open to them by then.
+   */
   function taken(each: Queued, reached: Map<string, LearnerState>): void {
     const { learner, events } = each;
     const [{ view, keys }, rules] = [desk.frozen(learner.release_id), desk.rules(learner.release_id)];
@@ -111,10 +135,12 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     releases.seen(learner.id, now());
     for (const event of events) {
       const lesson = standing.get(event.lesson);
-      const known = lesson && (event.kind === 'read' || (lesson.has(event.check) && keys[event.check]?.feedback[event.option]));
+      const known = lesson && (event.kind === 'read' || (lesson.has(event.check) && canTake(event, keys)));
       if (!known) each.refused.push({ id: event.id, code: 'gone' });
-      else if (rules.order === 'forced' && !progressOf(view, rules, each.state).lessons[event.lesson].open) each.refused.push({ id: event.id, code: 'lesson-closed' });
-      else if (releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now()))) each.state = after(each.state, event, keys, rules);
+      else if (rules.order === 'forced' && !progressOf(view, rules, each.state).lessons[event.lesson].open)
+        each.refused.push({ id: event.id, code: 'lesson-closed' });
+      else if (releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now())))
+        each.state = after(each.state, event, keys, rules);
     }
     reached.set(learner.id, each.state);
   }
@@ -131,11 +157,23 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
 
   return {
     /** Begins a course; the key is told once, to the learner. Somebody who is signed in has one place per course. */
-    begin(courseId: string, release: ReleaseRow, who: { person?: { id: string; name: string }; name?: string }): { learner: LearnerRow; key: string } {
+    begin(
+      courseId: string,
+      release: ReleaseRow,
+      who: { person?: { id: string; name: string }; name?: string },
+    ): { learner: LearnerRow; key: string } {
       const name = who.person?.name ?? who.name?.trim();
       if (!name) fail('name-wanted');
       const key = freshToken();
-      const learner: LearnerRow = { id: freshId('n'), course_id: courseId, release_id: release.id, person_id: who.person?.id ?? null, name, begun_at: now(), seen_at: now() };
+      const learner: LearnerRow = {
+        id: freshId('n'),
+        course_id: courseId,
+        release_id: release.id,
+        person_id: who.person?.id ?? null,
+        name,
+        begun_at: now(),
+        seen_at: now(),
+      };
       releases.addLearner({ ...learner, key: tokenHash(key) });
       news.tell(courseId, { kind: 'learners' });
       return { learner, key };
@@ -143,45 +181,104 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     byPerson: (courseId: string, person: string) => releases.learnerByPerson(courseId, person),
     byKey: (courseId: string, key: string) => releases.learnerByKey(courseId, tokenHash(key)),
     told: (learner: LearnerRow) => told(learner, stateOf(learner, desk.rules(learner.release_id))),
-    /** Takes in what a learner did; resolves, with what may be said to just that, when it is on the disk. What cannot be is named, and the rest taken. */
+    /**
+     * Takes in what a learner did; resolves, with what may be said to just that, when it is on the disk. What cannot be
+     * is named, and the rest taken.
+     */
     take(learner: LearnerRow, events: (LearnerEvent & { at: number })[]): Promise<ToldLearner> {
       return new Promise((done, failed) => {
         if (queue.length === 0) setImmediate(write);
         queue.push({ learner, events, done, failed });
       });
     },
-    /** Takes a learner out: with all they did, or (`whole` false) only their name and their way back in. Gives how many events it was about. Throws `no-such-learner`. */
+    /**
+     * Takes a learner out: with all they did, or (`whole` false) only their name and their way back in. Gives how many
+     * events it was about. Throws `no-such-learner`.
+     */
     remove(courseId: string, id: string, whole: boolean): number {
-      const count = releases.removeLearner(courseId, id, whole ? undefined : tokenHash(freshToken())) ?? fail('no-such-learner', undefined, id);
+      const count =
+        releases.removeLearner(courseId, id, whole ? undefined : tokenHash(freshToken())) ??
+        fail('no-such-learner', undefined, id);
       for (const key of states.keys()) if (key.startsWith(`${id}/`)) states.delete(key);
       news.tell(courseId, { kind: 'learners' });
       return count;
     },
     /** All learners of a course with how far they are, the last seen first. */
-    lines: (courseId: string): LearnerLine[] => releases.learners(courseId).map((learner) => {
-      const rules = desk.rules(learner.release_id);
-      const { done, minutes, checks, score, completed, passed } = progressOf(desk.frozen(learner.release_id).view, rules, stateOf(learner, rules));
-      const progress = { done, minutes, checks, completed, ...(score !== undefined && { score }), ...(passed !== undefined && { passed }) };
-      return { id: learner.id, name: learner.name, release: desk.get(courseId, learner.release_id).number, begun_at: learner.begun_at, seen_at: learner.seen_at, progress };
-    }),
+    lines: (courseId: string): LearnerLine[] =>
+      releases.learners(courseId).map((learner) => {
+        const rules = desk.rules(learner.release_id);
+        const { done, minutes, checks, score, completed, passed } = progressOf(
+          desk.frozen(learner.release_id).view,
+          rules,
+          stateOf(learner, rules),
+        );
+        const progress = {
+          done,
+          minutes,
+          checks,
+          completed,
+          ...(score !== undefined && { score }),
+          ...(passed !== undefined && { passed }),
+        };
+        return {
+          id: learner.id,
+          name: learner.name,
+          release: desk.get(courseId, learner.release_id).number,
+          begun_at: learner.begun_at,
+          seen_at: learner.seen_at,
+          progress,
+        };
+      }),
   };
 }
 
 /** Of all that may be told, what is about these events. */
-function toldOf(events: readonly LearnerEvent[], state: LearnerState, keys: Readonly<Record<string, Marking>>, rules: Rules): ToldLearner {
+function toldOf(
+  events: readonly LearnerEvent[],
+  state: LearnerState,
+  keys: Readonly<Record<string, Secret>>,
+  rules: Rules,
+): ToldLearner {
   const answers = events.flatMap((event) => {
-    const seen = event.kind === 'answer' && event.check in state.answers ? shown(event.check, state.answers[event.check], keys, rules) : undefined;
+    const seen =
+      event.kind === 'answer' && event.check in state.answers
+        ? shown(event.check, state.answers[event.check], keys, rules)
+        : undefined;
     return seen && event.kind === 'answer' ? [[event.check, seen] as const] : [];
   });
-  return { read: [...new Set(events.map((event) => event.lesson))].filter((id) => state.read.includes(id)), answers: Object.fromEntries(answers), ...(state.at && { at: state.at }) };
+  return {
+    read: [...new Set(events.map((event) => event.lesson))].filter((id) => state.read.includes(id)),
+    answers: Object.fromEntries(answers),
+    ...(state.at && { at: state.at }),
+  };
 }
 
 function eventOf(row: AttemptRow): LearnerEvent {
-  return row.kind === 'read' ? { id: row.id, kind: 'read', lesson: row.lesson_id } : { id: row.id, kind: 'answer', lesson: row.lesson_id, check: row.check_id!, option: row.answer! };
+  const [id, lesson] = [row.id, row.lesson_id];
+  if (row.kind === 'read') return { id, kind: 'read', lesson };
+  const [check, said] = [row.check_id!, JSON.parse(row.answer!) as unknown];
+  return row.kind === 'answer'
+    ? { id, kind: 'answer', lesson, check, response: said }
+    : { id, kind: 'mark', lesson, check, score: said as number };
+}
+
+/** Whether an event is about a check of the release, and an answer is one to it. */
+function canTake(event: Exclude<LearnerEvent, { kind: 'read' }>, keys: Readonly<Record<string, Secret>>): boolean {
+  if (!Object.hasOwn(keys, event.check)) return false;
+  return event.kind === 'mark' || mark(keys[event.check], event.response) !== undefined;
 }
 
 function attemptOf(event: LearnerEvent & { at: number }, release: string, receivedAt: number): AttemptRow {
-  return { id: event.id, release_id: release, kind: event.kind, lesson_id: event.lesson, check_id: event.kind === 'answer' ? event.check : null, answer: event.kind === 'answer' ? event.option : null, made_at: event.at, received_at: receivedAt };
+  return {
+    id: event.id,
+    release_id: release,
+    kind: event.kind,
+    lesson_id: event.lesson,
+    check_id: event.kind === 'read' ? null : event.check,
+    answer: event.kind === 'read' ? null : JSON.stringify(event.kind === 'answer' ? event.response : event.score),
+    made_at: event.at,
+    received_at: receivedAt,
+  };
 }
 
 export type LearnerDesk = ReturnType<typeof learnerDesk>;

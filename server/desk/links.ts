@@ -1,26 +1,37 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { tmpdir } from 'node:os';
-import { fail, type Problem } from '../../core/course/problem';
+import { fail, type Problem } from '../../core/document/problem';
 import type { ReadResult } from '../../core/reading';
 import type { Source } from '../../core/source/source';
 import { addressOf, fetchPage, type Allowed } from '../fetching/fetch';
 import { fetchSite } from '../fetching/site';
 import { readInChild, readTextInChild } from '../reading';
-import { freshId } from './courses';
+import { freshId } from '../ids';
 import type { Added, Newer, SourceDesk } from './sources';
 
 /** Sources that are fetched: a page, or a contents page with what hangs below it; and fetched again on wish. */
 export function linkDesk(sources: SourceDesk, allowed: Allowed) {
   /** Fetches and reads an address; the bytes of a single file come with it, to be kept. */
-  async function read(address: string, below: boolean, id: string, person: string): Promise<{ result: ReadResult; bytes?: Uint8Array; left: number }> {
+  async function read(
+    address: string,
+    below: boolean,
+    id: string,
+    person: string,
+  ): Promise<{ result: ReadResult; bytes?: Uint8Array; left: number }> {
     const first = await fetchPage(address, allowed);
     const folder = mkdtempSync(join(tmpdir(), 'uplift-link-'));
     try {
       if (!below || first.ending !== 'html') {
         const path = join(folder, `page.${first.ending}`);
         writeFileSync(path, first.bytes);
-        return { result: await sources.inTurn(person, () => readInChild(path, id, undefined, `${nameOf(first.address)}.${first.ending}`, first.address)), bytes: first.bytes, left: 0 };
+        return {
+          result: await sources.inTurn(person, () =>
+            readInChild(path, id, undefined, `${nameOf(first.address)}.${first.ending}`, first.address),
+          ),
+          bytes: first.bytes,
+          left: 0,
+        };
       }
       const { pages, left } = await fetchSite(first, allowed);
       for (const page of pages) {
@@ -28,7 +39,12 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
         mkdirSync(dirname(path), { recursive: true });
         writeFileSync(path, page.bytes);
       }
-      return { result: await sources.inTurn(person, () => readInChild(join(folder, 'site'), id, undefined, nameOf(first.address), first.address)), left };
+      return {
+        result: await sources.inTurn(person, () =>
+          readInChild(join(folder, 'site'), id, undefined, nameOf(first.address), first.address),
+        ),
+        left,
+      };
     } finally {
       rmSync(folder, { recursive: true, force: true });
     }
@@ -39,19 +55,40 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
     async add(courseId: string, address: string, below: boolean, person: string): Promise<Added & { left?: number }> {
       const { result, bytes, left } = await read(address, below, freshId('s'), person);
       if (!result.ok) return result;
-      const added = await sources.keepRead(courseId, result.source, result.media, bytes, addressOf(address).href, person);
+      const added = await sources.keepRead(
+        courseId,
+        result.source,
+        result.media,
+        bytes,
+        addressOf(address).href,
+        person,
+      );
       return added.ok ? { ...added, ...(left > 0 && { left }) } : added;
     },
     /** Takes in what is said in a video, with the link to it, which lessons keep. The video itself is not fetched. */
-    async addVideo(courseId: string, { address, title, transcript }: { address: string; title: string; transcript: string }, person: string): Promise<Added> {
+    async addVideo(
+      courseId: string,
+      { address, title, transcript }: { address: string; title: string; transcript: string },
+      person: string,
+    ): Promise<Added> {
       const { href } = addressOf(address);
       const bytes = new TextEncoder().encode(transcript);
       const ending = /^\uFEFF?WEBVTT/.test(transcript) ? 'vtt' : /-->/.test(transcript) ? 'srt' : 'txt';
       const result = await sources.inTurn(person, () => readTextInChild(transcript, freshId('s'), `talk.${ending}`));
       if (!result.ok) return { ok: false, problem: { ...result.problem, place: title } };
-      return sources.keepRead(courseId, { ...result.source, title, address: href }, new Map(), bytes, `${title}.${ending}`, person);
+      return sources.keepRead(
+        courseId,
+        { ...result.source, title, address: href },
+        new Map(),
+        bytes,
+        `${title}.${ending}`,
+        person,
+      );
     },
-    /** Fetches a source of a course again; the course uses the newer version from then on. Throws `no-such-source`, `not-yours-to-change`, `not-a-link`. */
+    /**
+     * Fetches a source of a course again; the course uses the newer version from then on. Throws `no-such-source`,
+     * `not-yours-to-change`, `not-a-link`.
+     */
     async again(courseId: string, sourceId: string, person: string): Promise<Newer | { problem: Problem }> {
       const held = sources.inCourse(courseId, sourceId) ?? fail('no-such-source', undefined, sourceId);
       sources.mustMayChange(sourceId, person);
@@ -59,7 +96,9 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
       if (!address || isTalk(held.source)) fail('not-a-link');
       const below = held.source.passages.some((passage) => passage.locator.file !== undefined);
       const { result, bytes } = await read(address, below, sourceId, person);
-      return result.ok ? sources.keepVersion(courseId, held.source, result.source, bytes, address, person) : { problem: result.problem };
+      return result.ok
+        ? sources.keepVersion(courseId, held.source, result.source, bytes, address, person)
+        : { problem: result.problem };
     },
   };
 }

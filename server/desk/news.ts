@@ -1,5 +1,8 @@
-/** What watching windows are told; the matter itself comes through the normal routes, so that rights live in one place. */
-export type News = { kind: 'course'; revision: number } | { kind: 'job'; job: string; step: number } | { kind: 'learners' };
+/**
+ * What watching windows are told; the matter itself comes through the normal routes, so that rights live in one place.
+ */
+export type News =
+  { kind: 'course'; revision: number } | { kind: 'job'; job: string; step: number } | { kind: 'learners' };
 
 /** Tells those who watch a course that something happened to it. */
 export function newsDesk() {

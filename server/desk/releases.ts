@@ -1,17 +1,22 @@
 import { compute } from '../../core/exchange/document';
-import { fail } from '../../core/course/problem';
+import { mediaRefs } from '../../core/document/media';
+import { fail } from '../../core/document/problem';
 import { difference, type Difference } from '../../core/learning/releases';
 import type { Rules } from '../../core/learning/rules';
 import { freezeCourse, isEmptyForLearners, lessonsOf, type FrozenCourse } from '../../core/learning/view';
 import type { Db } from '../database/open';
 import { releasesIn, type Access, type ReleaseRow } from '../database/releases';
 import { packFor } from '../language/packs';
-import { freshId, type CourseDesk } from './courses';
+import { type CourseDesk } from './courses';
+import { freshId } from '../ids';
 
 /** Frozen courses kept in memory. */
 const KEPT = 24;
 
-/** What making the course available now would change against the newest release, with how many are under way on older ones. */
+/**
+ * What making the course available now would change against the newest release, with how many are under way on older
+ * ones.
+ */
 export interface Meaning {
   since: number;
   lessons: Pick<Difference, 'same' | 'changed' | 'added' | 'gone'>;
@@ -24,6 +29,7 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   const cache = new Map<string, FrozenCourse>();
   const rules = new Map<string, Rules>();
   const written = new WeakMap<FrozenCourse, string>();
+  const shown = new WeakMap<FrozenCourse, Set<string>>();
 
   /** What was frozen as a release; throws `no-such-release`. */
   function frozen(id: string): FrozenCourse {
@@ -46,7 +52,11 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   const freeze = (courseId: string): FrozenCourse => {
     const { course } = courses.load(courseId);
     const grades = compute(course, packFor(course.language)).lessons;
-    return freezeCourse(course, `${linkOf(courseId)}/options`, Object.fromEntries(Object.entries(grades).map(([id, { grade }]) => [id, grade])));
+    return freezeCourse(
+      course,
+      `${linkOf(courseId)}/options`,
+      Object.fromEntries(Object.entries(grades).map(([id, { grade }]) => [id, grade])),
+    );
   };
 
   function get(courseId: string, id: string): ReleaseRow {
@@ -62,7 +72,9 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   }
 
   return {
-    frozen, get, rules: rulesOf,
+    frozen,
+    get,
+    rules: rulesOf,
     /** What learners get of a release, as it goes over the wire: the same for all of them. */
     viewJson(id: string): string {
       const document = frozen(id);
@@ -70,23 +82,53 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
       written.set(document, known);
       return known;
     },
+    /** Whether a release shows a file of media. */
+    shows(id: string, hash: string): boolean {
+      const document = frozen(id);
+      const known = shown.get(document) ?? new Set(mediaRefs(document.view).map((ref) => ref.hash));
+      shown.set(document, known);
+      return known.has(hash);
+    },
     list: (courseId: string) => releases.ofCourse(courseId),
     link: (courseId: string) => releases.link(courseId),
     courseOf: (link: string) => releases.courseOf(link),
     /** The newest release there is, open to anybody or not. */
     newest: (courseId: string): ReleaseRow | undefined => releases.ofCourse(courseId)[0],
     /** The release newcomers get: the newest that somebody may take. */
-    current: (courseId: string) => releases.ofCourse(courseId).find((row) => row.withdrawn_at === null && row.access !== 'nobody'),
-    /** Freezes the course as it stands. `move`: those under way go on with this release; otherwise they stay on theirs. Throws `nothing-to-release`. */
-    make(courseId: string, { note, access, rules: kept, move }: { note: string; access: Access; rules: Rules; move: boolean }, person: string): ReleaseRow {
+    current: (courseId: string) =>
+      releases.ofCourse(courseId).find((row) => row.withdrawn_at === null && row.access !== 'nobody'),
+    /**
+     * Freezes the course as it stands. `move`: those under way go on with this release; otherwise they stay on theirs.
+     * Throws `nothing-to-release`.
+     */
+    make(
+      courseId: string,
+      { note, access, rules: kept, move }: { note: string; access: Access; rules: Rules; move: boolean },
+      person: string,
+    ): ReleaseRow {
       if (isEmptyForLearners(courses.load(courseId).course)) fail('nothing-to-release');
       const id = freshId('r');
       db.transaction(() => {
         const document = freeze(courseId);
         const lessons = lessonsOf(document.view);
-        const figures = { minutes: Math.round(lessons.reduce((sum, lesson) => sum + lesson.minutes, 0)), lessons: lessons.length, checks: document.view.checks.length };
+        const figures = {
+          minutes: Math.round(lessons.reduce((sum, lesson) => sum + lesson.minutes, 0)),
+          lessons: lessons.length,
+          checks: document.view.checks.length,
+        };
         const number = (releases.ofCourse(courseId)[0]?.number ?? 0) + 1;
-        releases.add({ id, course_id: courseId, number, note, document, figures, rules: kept, access, made_at: now(), person });
+        releases.add({
+          id,
+          course_id: courseId,
+          number,
+          note,
+          document,
+          figures,
+          rules: kept,
+          access,
+          made_at: now(),
+          person,
+        });
         if (move) releases.moveAll(courseId, id);
       })();
       return get(courseId, id);
@@ -96,7 +138,11 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
       const [newest] = releases.ofCourse(courseId);
       if (!newest) return undefined;
       const { same, changed, added, gone } = difference(frozen(newest.id).view, freeze(courseId).view);
-      return { since: newest.number, lessons: { same, changed, added, gone }, underWay: releases.learners(courseId).length };
+      return {
+        since: newest.number,
+        lessons: { same, changed, added, gone },
+        underWay: releases.learners(courseId).length,
+      };
     },
     standing: (courseId: string) => releases.standing(courseId),
     /** Who may take a release, and whether it is withdrawn; what learners did is kept in any case. */

@@ -1,7 +1,8 @@
+import { checksOn } from '../../core/blocks/forms';
 import { lessonDemand, lessonMinutes } from '../../core/brief/sizing';
 import { conflictsOf } from '../../core/course/conflicts';
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
-import { ProblemError, type Problem } from '../../core/course/problem';
+import { ProblemError, type Problem } from '../../core/document/problem';
 import type { CourseRow } from '../../core/course/row';
 import { lessonProse } from '../../core/exchange/document';
 import { fleschKincaid } from '../../core/language/en/grade';
@@ -10,19 +11,55 @@ import type { CourseDesk } from './courses';
 import type { ReleaseDesk } from './releases';
 
 /** A person's courses, last changed first. */
-export function courseRows({ courses, releases }: { courses: CourseDesk; releases: Pick<ReleaseDesk, 'standing'> }, person: string): CourseRow[] {
+export function courseRows(
+  { courses, releases }: { courses: CourseDesk; releases: Pick<ReleaseDesk, 'standing'> },
+  person: string,
+): CourseRow[] {
   return courses.list(person).map(({ id, title, revision, changed_at, role }) => {
     const { newest, learners } = releases.standing(id);
-    const row = { id, title, role, revision, changedAt: changed_at, learners, ...(newest && { release: { number: newest.number, at: newest.made_at, withdrawn: newest.withdrawn_at !== null, changed: changed_at > newest.made_at } }) };
+    const row = {
+      id,
+      title,
+      role,
+      revision,
+      changedAt: changed_at,
+      learners,
+      ...(newest && {
+        release: {
+          number: newest.number,
+          at: newest.made_at,
+          withdrawn: newest.withdrawn_at !== null,
+          changed: changed_at > newest.made_at,
+        },
+      }),
+    };
     const course = readable(() => courses.load(id).course);
-    if ('problem' in course) return { ...row, audience: '', states: {}, path: [], minutes: 0, checks: 0, toChoose: 0, broken: say({ ...course.problem, place: undefined }) };
-    const path = course.modules.map((module) => ({ title: module.title, lessons: module.lessons.map((lesson) => lessonRow(lesson, course)) }));
+    if ('problem' in course)
+      return {
+        ...row,
+        audience: '',
+        states: {},
+        path: [],
+        minutes: 0,
+        checks: 0,
+        toChoose: 0,
+        broken: say({ ...course.problem, place: undefined }),
+      };
+    const path = course.modules.map((module) => ({
+      title: module.title,
+      lessons: module.lessons.map((lesson) => lessonRow(lesson, course)),
+    }));
     const lessons = path.flatMap((module) => module.lessons);
     const states: CourseRow['states'] = {};
     for (const { state } of allLessons(course)) states[state] = (states[state] ?? 0) + 1;
     return {
-      ...row, audience: course.brief.audience.who, states, path, toChoose: conflictsOf(course).length,
-      minutes: Math.round(lessons.reduce((sum, lesson) => sum + lesson.minutes, 0)), checks: lessons.reduce((sum, lesson) => sum + lesson.checks, 0),
+      ...row,
+      audience: course.brief.audience.who,
+      states,
+      path,
+      toChoose: conflictsOf(course).length,
+      minutes: Math.round(lessons.reduce((sum, lesson) => sum + lesson.minutes, 0)),
+      checks: lessons.reduce((sum, lesson) => sum + lesson.checks, 0),
     };
   });
 }
@@ -40,8 +77,12 @@ function readable(load: () => Course): Course | { problem: Problem } {
 
 function lessonRow(lesson: Lesson, course: Course): CourseRow['path'][number]['lessons'][number] {
   return {
-    id: lesson.id, title: lesson.title, state: lesson.state, minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, gradeOf(lesson, course.language)),
-    checks: lesson.blocks.filter((block) => block.kind === 'check').length,
+    id: lesson.id,
+    title: lesson.title,
+    state: lesson.state,
+    minutes: lessonMinutes(lesson),
+    demand: lessonDemand(lesson, course, gradeOf(lesson, course.language)),
+    checks: checksOn(lesson).length,
   };
 }
 

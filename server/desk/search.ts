@@ -9,8 +9,8 @@ const SLICE = 500;
 const MOST = 60;
 
 /**
- * The search over sources. What cannot be searched yet is made so in slices, whenever something came in and at the start, so
- * that a stop in the middle loses nothing.
+ * The search over sources. What cannot be searched yet is made so in slices, whenever something came in and at the
+ * start, so that a stop in the middle loses nothing.
  */
 export function searchDesk(db: Db, folder: string) {
   const search = searchIn(db);
@@ -36,7 +36,9 @@ export function searchDesk(db: Db, folder: string) {
   return {
     /** Makes searchable whatever is not yet. */
     fill(): void {
-      filling ??= fill().catch((error: unknown) => console.error(error)).finally(() => (filling = undefined));
+      filling ??= fill()
+        .catch((error: unknown) => console.error(error))
+        .finally(() => (filling = undefined));
     },
     /** Waits until everything is searchable. */
     async filled(): Promise<void> {
@@ -44,7 +46,8 @@ export function searchDesk(db: Db, folder: string) {
       await filling;
     },
     /** Passages of some sources that hold what was typed, best first; `unready` sources are not searched yet. */
-    find: (typed: string, scope: readonly SourceKey[]) => worker.ask('search', { typed, scope: [...scope], most: MOST }),
+    find: (typed: string, scope: readonly SourceKey[]) =>
+      worker.ask('search', { typed, scope: [...scope], most: MOST }),
     async close(): Promise<void> {
       closed = true;
       await worker.stop();

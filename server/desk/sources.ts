@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
-import { readFileSync, renameSync, rmSync, writeFileSync, openSync, fsyncSync, closeSync, existsSync, statSync } from 'node:fs';
+import { readFileSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { idFrom } from '../../core/course/id';
-import { fail, type Problem } from '../../core/course/problem';
+import { idFrom } from '../../core/document/id';
+import { fail, type Problem } from '../../core/document/problem';
 import type { Claim } from '../../core/knowledge';
 import { contentVersion, renamedSource } from '../../core/source/assemble';
 import { allSections, type Passage, type Source } from '../../core/source/source';
@@ -10,10 +10,11 @@ import { compareVersions, type VersionChange } from '../../core/source/versions'
 import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow, type VersionLine } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
+import type { FileStore } from '../files';
 import { readInChild, readTextInChild, withZip } from '../reading';
 import { fairTurns } from '../reading/turns';
 import { remembered, WORDS_HELD } from '../utils/remembered';
-import { freshId } from './courses';
+import { freshId } from '../ids';
 
 /** Reading processes at a time, each of which may take a gigabyte; one person gets two of them at most. */
 const READERS = 3;
@@ -39,35 +40,45 @@ export interface PassageInContext {
   claims: Pick<Claim, 'id' | 'kind' | 'rule' | 'term'>[];
 }
 
-/** The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. `onAdded` hears of whatever came in; `languageOf` is a course's language, for texts too short to tell theirs. */
-export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => number, { onAdded = () => undefined, languageOf = () => 'und' }: { onAdded?: () => void; languageOf?: (courseId: string) => string } = {}) {
+/**
+ * The sources of a data folder: reading, keeping, showing. Files are kept under their SHA-256. `onAdded` hears of
+ * whatever came in; `languageOf` is a course's language, for texts too short to tell theirs.
+ */
+export function sourceDesk(
+  db: Db,
+  folder: string,
+  files: FileStore,
+  drafter: Drafter,
+  now: () => number,
+  {
+    onAdded = () => undefined,
+    languageOf = () => 'und',
+  }: { onAdded?: () => void; languageOf?: (courseId: string) => string } = {},
+) {
   const sources = sourcesIn(db);
-  const known = remembered<{ source: Source; claims: Claim[] }>({ most: 12, weigh: ({ source }) => source.words, weight: WORDS_HELD });
+  const known = remembered<{ source: Source; claims: Claim[] }>({
+    most: 12,
+    weigh: ({ source }) => source.words,
+    weight: WORDS_HELD,
+  });
   const turn = fairTurns(READERS);
 
   const read = (id: string, version: string) => known.of(`${id}/${version}`, () => sources.read(id, version));
 
-  /** Keeps bytes under their hash: written beside, synced, then named, so that a crash leaves no half file. */
-  function keepFile(bytes: Uint8Array): string {
-    const hash = createHash('sha256').update(bytes).digest('hex');
-    const path = join(folder, 'files', hash);
-    if (existsSync(path)) return hash;
-    const temporary = `${path}.${freshId('t')}`;
-    writeFileSync(temporary, bytes);
-    const handle = openSync(temporary, 'r');
-    fsyncSync(handle);
-    closeSync(handle);
-    renameSync(temporary, path);
-    return hash;
-  }
-
   const inCourse = (courseId: string, id: string) => sources.ofCourse(courseId).find((row) => row.id === id)!;
 
   /**
-   * Takes in a file that lies at `path` under a name. The same file, or another with the same content, is not read twice: the
-   * course gets the one on the shelf. `signal` stops it; then nothing of it is kept, and `stopped` is thrown.
+   * Takes in a file that lies at `path` under a name. The same file, or another with the same content, is not read
+   * twice: the course gets the one on the shelf. `signal` stops it; then nothing of it is kept, and `stopped` is
+   * thrown.
    */
-  async function addFile(courseId: string, path: string, name: string, person: string, signal?: AbortSignal): Promise<Added> {
+  async function addFile(
+    courseId: string,
+    path: string,
+    name: string,
+    person: string,
+    signal?: AbortSignal,
+  ): Promise<Added> {
     const bytes = new Uint8Array(readFileSync(path));
     const hash = createHash('sha256').update(bytes).digest('hex');
     const same = sources.sameFile(hash, person);
@@ -79,20 +90,41 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   /** Takes in every file of a zip as a source of its own; what cannot be read is told for each. */
-  async function addZip(courseId: string, path: string, name: string, person: string, signal?: AbortSignal): Promise<AddedZip> {
-    const done = await withZip(path, name, async (files): Promise<AddedZip> => {
-      const all: { name: string; added: Added }[] = [];
-      for (const file of files) all.push({ name: file.name, added: await addUnpacked(courseId, file, person, signal) });
-      return { ok: true, files: all };
-    }, signal);
-    return 'files' in done && done.files.length === 0 ? { ok: false, problem: { code: 'zip-empty', place: name } } : done;
+  async function addZip(
+    courseId: string,
+    path: string,
+    name: string,
+    person: string,
+    signal?: AbortSignal,
+  ): Promise<AddedZip> {
+    const done = await withZip(
+      path,
+      name,
+      async (files): Promise<AddedZip> => {
+        const all: { name: string; added: Added }[] = [];
+        for (const file of files)
+          all.push({ name: file.name, added: await addUnpacked(courseId, file, person, signal) });
+        return { ok: true, files: all };
+      },
+      signal,
+    );
+    return 'files' in done && done.files.length === 0
+      ? { ok: false, problem: { code: 'zip-empty', place: name } }
+      : done;
   }
 
-  async function addUnpacked(courseId: string, file: { name: string; path: string }, person: string, signal?: AbortSignal): Promise<Added> {
+  async function addUnpacked(
+    courseId: string,
+    file: { name: string; path: string },
+    person: string,
+    signal?: AbortSignal,
+  ): Promise<Added> {
     if (!statSync(file.path).isDirectory()) return addFile(courseId, file.path, file.name, person, signal);
     const id = freshId('s');
     const result = await turn(person, () => readInChild(file.path, id, signal, file.name));
-    return result.ok ? keep(courseId, { ...result.source, id }, result.media, undefined, `${file.name}/`, person, signal) : result;
+    return result.ok
+      ? keep(courseId, { ...result.source, id }, result.media, undefined, `${file.name}/`, person, signal)
+      : result;
   }
 
   /** Takes in text that was pasted or typed. */
@@ -104,14 +136,22 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   /** Keeps what was read. Without bytes of its own (a folder of pages), what was read is what is kept. */
-  async function keep(courseId: string, read: Source, media: ReadonlyMap<string, Uint8Array>, bytes: Uint8Array | undefined, fileName: string, person: string, signal?: AbortSignal): Promise<Added> {
+  async function keep(
+    courseId: string,
+    read: Source,
+    media: ReadonlyMap<string, Uint8Array>,
+    bytes: Uint8Array | undefined,
+    fileName: string,
+    person: string,
+    signal?: AbortSignal,
+  ): Promise<Added> {
     const source = read.language === 'und' ? { ...read, language: languageOf(courseId) } : read;
     const alike = sources.sameContent(source.version, person);
     if (alike) return attachKnown(courseId, alike, person);
     const { claims } = await drafter.ask('understand', { source });
     if (signal?.aborted) fail('stopped');
-    for (const picture of media.values()) keepFile(picture);
-    const fileHash = bytes ? keepFile(bytes) : source.version;
+    for (const picture of media.values()) files.keep(picture);
+    const fileHash = bytes ? files.keep(bytes) : source.version;
     db.transaction(() => {
       sources.add(source, claims, { owner: person, by: person, fileHash, fileName, at: now() });
       sources.attach(courseId, source.id, source.version, person, now());
@@ -121,7 +161,14 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   /** Takes in what was read elsewhere, from an address. */
-  function keepRead(courseId: string, source: Source, media: ReadonlyMap<string, Uint8Array>, bytes: Uint8Array | undefined, name: string, person: string): Promise<Added> {
+  function keepRead(
+    courseId: string,
+    source: Source,
+    media: ReadonlyMap<string, Uint8Array>,
+    bytes: Uint8Array | undefined,
+    name: string,
+    person: string,
+  ): Promise<Added> {
     return keep(courseId, source, media, bytes, name, person);
   }
 
@@ -132,10 +179,17 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   /** Takes in a newer version of a source, under the same id; its course uses it from then on. */
-  async function keepVersion(courseId: string, held: Source, source: Source, bytes: Uint8Array | undefined, name: string, person: string): Promise<Newer> {
+  async function keepVersion(
+    courseId: string,
+    held: Source,
+    source: Source,
+    bytes: Uint8Array | undefined,
+    name: string,
+    person: string,
+  ): Promise<Newer> {
     if (source.version === held.version) return { same: true };
     const { claims } = await drafter.ask('understand', { source });
-    const fileHash = bytes ? keepFile(bytes) : source.version;
+    const fileHash = bytes ? files.keep(bytes) : source.version;
     db.transaction(() => {
       sources.addVersion(source, claims, { fileHash, fileName: name, at: now(), by: person });
       sources.use(courseId, source.id, source.version);
@@ -144,10 +198,15 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     return { same: false, change: compareVersions(held, source) };
   }
 
-  /** Takes in what an author answered, under an id of the course's own: the first time, or as a newer version. False: nothing changed. */
+  /**
+   * Takes in what an author answered, under an id of the course's own: the first time, or as a newer version. False:
+   * nothing changed.
+   */
   async function keepAnswers(courseId: string, source: Source, person: string): Promise<boolean> {
     const held = sources.versionIn(courseId, source.id);
-    if (held !== undefined) return !(await keepVersion(courseId, read(source.id, held)!.source, source, undefined, source.title, person)).same;
+    if (held !== undefined)
+      return !(await keepVersion(courseId, read(source.id, held)!.source, source, undefined, source.title, person))
+        .same;
     const { claims } = await drafter.ask('understand', { source });
     db.transaction(() => {
       const about = { owner: person, by: person, fileHash: source.version, fileName: source.title, at: now() };
@@ -161,21 +220,48 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   }
 
   /** Takes in a file as a newer version of a source. Throws `no-such-source`, `not-yours-to-change`. */
-  async function addNewer(courseId: string, id: string, path: string, name: string, person: string): Promise<Newer | { problem: Problem }> {
+  async function addNewer(
+    courseId: string,
+    id: string,
+    path: string,
+    name: string,
+    person: string,
+  ): Promise<Newer | { problem: Problem }> {
     mustMayChange(id, person);
     const version = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
     const held = read(id, version)!.source;
     const result = await turn(person, () => readInChild(path, id, undefined, name));
-    return result.ok ? keepVersion(courseId, held, { ...result.source, ...(held.address && { address: held.address }) }, new Uint8Array(readFileSync(path)), name, person) : { problem: result.problem };
+    return result.ok
+      ? keepVersion(
+          courseId,
+          held,
+          { ...result.source, ...(held.address && { address: held.address }) },
+          new Uint8Array(readFileSync(path)),
+          name,
+          person,
+        )
+      : { problem: result.problem };
   }
 
-  /** Takes sources from a person's shelf into a course; those they do not have, or may only read where a course uses them, are left out. Gives those that came in. */
+  /**
+   * Takes sources from a person's shelf into a course; those they do not have, or may only read where a course uses
+   * them, are left out. Gives those that came in.
+   */
   function fromShelf(courseId: string, ids: readonly string[], person: string): string[] {
-    const shelf = new Map(sources.shelf(person).filter((row) => row.may !== 'read').map((row) => [row.id, row]));
+    const shelf = new Map(
+      sources
+        .shelf(person)
+        .filter((row) => row.may !== 'read')
+        .map((row) => [row.id, row]),
+    );
     return ids.filter((id) => shelf.has(id) && sources.attach(courseId, id, shelf.get(id)!.version, person, now()));
   }
 
-  function attachKnown(courseId: string, same: { source_id: string; version: string; title: string }, person: string): Added {
+  function attachKnown(
+    courseId: string,
+    same: { source_id: string; version: string; title: string },
+    person: string,
+  ): Added {
     sources.attach(courseId, same.source_id, same.version, person, now());
     return { ok: true, source: inCourse(courseId, same.source_id), same: same.title };
   }
@@ -185,16 +271,26 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
    * have already, word for word, is used as it is. Nothing that lies here of somebody else is touched or opened. Gives
    * what the ids in the archive became. `keepIds` is for our own demo alone.
    */
-  function adopt(courseId: string, given: readonly { source: Source; claims: readonly Claim[] }[], media: ReadonlyMap<string, Uint8Array>, person: string, keepIds = false): Map<string, string> {
+  function adopt(
+    courseId: string,
+    given: readonly { source: Source; claims: readonly Claim[] }[],
+    media: ReadonlyMap<string, Uint8Array>,
+    person: string,
+    keepIds = false,
+  ): Map<string, string> {
     const ids = new Map<string, string>();
     for (const { source: came, claims } of given) {
       const version = contentVersion(came);
       const alike = keepIds ? undefined : sources.sameContent(version, person);
       const held = alike && sources.read(alike.source_id, version)?.source;
-      const made = renamedSource(came, held?.id ?? (keepIds ? came.id : came.kind === 'interview' ? interviewId(courseId) : freshId('s')));
+      const made = renamedSource(
+        came,
+        held?.id ?? (keepIds ? came.id : came.kind === 'interview' ? interviewId(courseId) : freshId('s')),
+      );
       if (held) {
         // The same words in the same order: passages and sections are known by their place.
-        const pairs = (from: readonly { id: string }[], to: readonly { id: string }[]) => from.forEach((each, at) => ids.set(each.id, to[at]?.id ?? each.id));
+        const pairs = (from: readonly { id: string }[], to: readonly { id: string }[]) =>
+          from.forEach((each, at) => ids.set(each.id, to[at]?.id ?? each.id));
         pairs(came.passages, held.passages);
         pairs(allSections(came.root), allSections(held.root));
         ids.set(came.id, held.id);
@@ -203,19 +299,32 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
       }
       if (!keepIds) for (const [from, to] of made.ids) ids.set(from, to);
       const source = { ...(keepIds ? came : made.source), version };
-      for (const { hash } of source.pictures) if (media.has(hash)) keepFile(media.get(hash)!);
-      sources.add(source, keepIds ? claims : [], { owner: person, by: person, fileHash: version, fileName: source.title, at: now(), understoodElsewhere: true });
+      for (const { hash } of source.pictures) if (media.has(hash)) files.keep(media.get(hash)!);
+      sources.add(source, keepIds ? claims : [], {
+        owner: person,
+        by: person,
+        fileHash: version,
+        fileName: source.title,
+        at: now(),
+        understoodElsewhere: true,
+      });
       sources.attach(courseId, source.id, version, person, now());
     }
     return ids;
   }
 
   let renewing: Promise<void> | undefined;
-  /** One source after another, so that what others ask meanwhile waits for one at most. What cannot be understood keeps what it had. */
+  /**
+   * One source after another, so that what others ask meanwhile waits for one at most. What cannot be understood keeps
+   * what it had.
+   */
   async function renewClaims(): Promise<void> {
     for (let key = sources.olderUnderstood(); key; key = db.open ? sources.olderUnderstood() : undefined) {
       const held = sources.read(key.id, key.version)!;
-      const claims = await drafter.ask('understand', { source: held.source }).then((made) => made.claims, () => held.claims);
+      const claims = await drafter.ask('understand', { source: held.source }).then(
+        (made) => made.claims,
+        () => held.claims,
+      );
       if (!db.open) return;
       sources.setClaims(key, held.source, claims);
       known.forget(`${key.id}/${key.version}`);
@@ -225,24 +334,57 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
   /** Passages of a course's sources with their neighbours; those that are gone are left out. */
   function passages(courseId: string, ids: readonly string[], around = 2): PassageInContext[] {
     const wanted = new Set(ids);
-    return sources.ofCourse(courseId).flatMap((row) => {
-      const found = read(row.id, row.version);
-      if (!found) return [];
-      return found.source.passages.flatMap((passage, at) => {
-        if (!wanted.has(passage.id)) return [];
-        const all = found.source.passages;
-        const claims = found.claims.filter((claim) => claim.ranges.some((range) => range.id === passage.id)).map(({ id, kind, rule, term }) => ({ id, kind, ...(rule && { rule }), ...(term && { term }) }));
-        return [{ passage, source: { id: row.id, title: row.title, kind: row.kind, language: row.language, ...(found.source.address && { address: found.source.address }) }, before: all.slice(Math.max(0, at - around), at), after: all.slice(at + 1, at + 1 + around), claims }];
-      });
-    }).sort((a, b) => ids.indexOf(a.passage.id) - ids.indexOf(b.passage.id));
+    return sources
+      .ofCourse(courseId)
+      .flatMap((row) => {
+        const found = read(row.id, row.version);
+        if (!found) return [];
+        return found.source.passages.flatMap((passage, at) => {
+          if (!wanted.has(passage.id)) return [];
+          const all = found.source.passages;
+          const claims = found.claims
+            .filter((claim) => claim.ranges.some((range) => range.id === passage.id))
+            .map(({ id, kind, rule, term }) => ({ id, kind, ...(rule && { rule }), ...(term && { term }) }));
+          return [
+            {
+              passage,
+              source: {
+                id: row.id,
+                title: row.title,
+                kind: row.kind,
+                language: row.language,
+                ...(found.source.address && { address: found.source.address }),
+              },
+              before: all.slice(Math.max(0, at - around), at),
+              after: all.slice(at + 1, at + 1 + around),
+              claims,
+            },
+          ];
+        });
+      })
+      .sort((a, b) => ids.indexOf(a.passage.id) - ids.indexOf(b.passage.id));
   }
 
   return {
-    addFile, addZip, addText, addNewer, keepAnswers, keepRead, keepVersion, mustMayChange, inTurn: turn, adopt, fromShelf, passages, read,
+    addFile,
+    addZip,
+    addText,
+    addNewer,
+    keepAnswers,
+    keepRead,
+    keepVersion,
+    mustMayChange,
+    inTurn: turn,
+    adopt,
+    fromShelf,
+    passages,
+    read,
     hear: onAdded,
     ofCourse: (courseId: string) => sources.ofCourse(courseId),
     keys: (courseId: string) => sources.ofCourse(courseId).map(({ id, version }) => ({ id, version })),
-    /** Makes anew the claims of sources that were understood by an earlier state of this program; resolves when all are. */
+    /**
+     * Makes anew the claims of sources that were understood by an earlier state of this program; resolves when all are.
+     */
     renewClaims: (): Promise<void> => (renewing ??= renewClaims().finally(() => (renewing = undefined))),
     /** A source as its course uses it, or undefined when it does not. */
     inCourse(courseId: string, id: string) {
@@ -258,9 +400,15 @@ export function sourceDesk(db: Db, folder: string, drafter: Drafter, now: () => 
     /** The versions of a source, for those who may use it; others see the one their course uses. */
     versions(courseId: string, id: string, person: string): (VersionLine & { used: boolean })[] {
       const used = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
-      return sources.versions(id).map((line) => ({ ...line, used: line.version === used })).filter((line) => line.used || sources.mayOf(id, person) !== undefined);
+      return sources
+        .versions(id)
+        .map((line) => ({ ...line, used: line.version === used }))
+        .filter((line) => line.used || sources.mayOf(id, person) !== undefined);
     },
-    /** Makes a course use another version of a source that its person may use; gives what differs. Throws `no-such-source`, `not-yours-to-change`. */
+    /**
+     * Makes a course use another version of a source that its person may use; gives what differs. Throws
+     * `no-such-source`, `not-yours-to-change`.
+     */
     useVersion(courseId: string, id: string, version: string, person: string): Newer {
       const used = sources.versionIn(courseId, id) ?? fail('no-such-source', undefined, id);
       if (sources.mayOf(id, person) === undefined) fail('not-yours-to-change', undefined, id);

@@ -5,7 +5,8 @@ import { compareVersions, type VersionChange } from '../../core/source/versions'
 import type { Db } from '../database/open';
 import { searchIn } from '../database/search';
 import { packFor } from '../language/packs';
-import { freshId, OPERATION_VERSION, type CourseDesk } from './courses';
+import { OPERATION_VERSION, type CourseDesk } from './courses';
+import { freshId } from '../ids';
 import type { SourceDesk } from './sources';
 
 /** Comparisons of versions kept: they are asked for again and again while somebody mends. */
@@ -31,12 +32,31 @@ export function staleDesk(db: Db, courses: CourseDesk, sources: SourceDesk) {
       const { course, revision } = courses.load(courseId);
       const operations = followReworded(course, changed);
       const group = freshId('g');
-      if (operations.length > 0) courses.post(courseId, operations.map((operation) => ({ id: freshId('x'), group, actor: { person }, version: OPERATION_VERSION, operation })), revision, 'evidence moved to the newer version');
+      if (operations.length > 0)
+        courses.post(
+          courseId,
+          operations.map((operation) => ({
+            id: freshId('x'),
+            group,
+            actor: { person },
+            version: OPERATION_VERSION,
+            operation,
+          })),
+          revision,
+          'evidence moved to the newer version',
+        );
     },
-    /** Passages that are not in the sources as they were; those of sources taken off the course are left out: nobody changed them. */
+    /**
+     * Passages that are not in the sources as they were; those of sources taken off the course are left out: nobody
+     * changed them.
+     */
     of(courseId: string): Stale[] {
       const rows = new Map(sources.ofCourse(courseId).map((row) => [row.id, row]));
-      const held = new Map([...rows.values()].flatMap((row) => sources.read(row.id, row.version)!.source.passages.map((passage) => [passage.id, passage] as const)));
+      const held = new Map(
+        [...rows.values()].flatMap((row) =>
+          sources.read(row.id, row.version)!.source.passages.map((passage) => [passage.id, passage] as const),
+        ),
+      );
       return [...usesOf(courses.load(courseId).course)].flatMap(([id, uses]): Stale[] => {
         const known = held.has(id) ? undefined : search.known(id);
         const row = known && rows.get(known.source_id);
@@ -44,7 +64,16 @@ export function staleDesk(db: Db, courses: CourseDesk, sources: SourceDesk) {
         const became = change(row.id, known.version, row.version)?.changed.find((each) => each.id === id);
         const after = became && held.get(became.afterId);
         const now = after ? sentencesNow(known.text, after, uses, packFor(row.language)) : [];
-        return [{ id, sourceId: row.id, title: row.title, before: known.text, now, ...(after && { after: { id: after.id, text: after.text } }) }];
+        return [
+          {
+            id,
+            sourceId: row.id,
+            title: row.title,
+            before: known.text,
+            now,
+            ...(after && { after: { id: after.id, text: after.text } }),
+          },
+        ];
       });
     },
   };

@@ -20,15 +20,33 @@ export interface SourceKey {
 /** What the drafting worker can be asked. */
 export interface Tasks {
   understand: { given: { source: Source }; made: { claims: Claim[] } };
-  outline: { given: { course: Course; sources: SourceKey[] }; made: { nodes: OutlineNodes; leftOut: LeftOutLine[]; notices: { code: string; parameters?: Record<string, string | number> }[]; minutes: Record<string, number>; full: number } };
+  outline: {
+    given: { course: Course; sources: SourceKey[] };
+    made: {
+      nodes: OutlineNodes;
+      leftOut: LeftOutLine[];
+      notices: { code: string; parameters?: Record<string, string | number> }[];
+      minutes: Record<string, number>;
+      full: number;
+    };
+  };
   /** The course is read from the database as it stood at `revision`, which is pinned there. */
-  lesson: { given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] }; made: DraftedLesson };
+  lesson: {
+    given: { courseId: string; revision: number; lessonId: string; sources: SourceKey[] };
+    made: DraftedLesson;
+  };
   /** What drafting a course as it stood at a revision leaves out. */
   leftOut: { given: { courseId: string; revision: number; sources: SourceKey[] }; made: LeftOut[] };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
-  contradictions: { given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] }; made: Contradiction[] };
+  contradictions: {
+    given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] };
+    made: Contradiction[];
+  };
   topics: { given: { course: Course; sources: SourceKey[]; field: string[] }; made: TopicView };
   compare: { given: { course: Course; sources: [SourceKey, SourceKey] }; made: Comparison };
-  figures: { given: { course: Course; sources: SourceKey[] }; made: Record<string, { grade?: number; planned: number }> };
+  figures: {
+    given: { course: Course; sources: SourceKey[] };
+    made: Record<string, { grade?: number; planned: number }>;
+  };
 }

@@ -11,7 +11,7 @@ import { leftOutOf } from '../../core/draft/left-out';
 import { outlineNodes } from '../../core/draft/operations';
 import { leftOutLines } from '../../core/review/left-out';
 import { understand, type Knowledge } from '../../core/knowledge';
-import { fail } from '../../core/course/problem';
+import { fail } from '../../core/document/problem';
 import { goneWords } from '../../core/course/settle';
 import { compareDocuments } from '../../core/knowledge/comparing';
 import { contradictionsIn, type Contradiction } from '../../core/knowledge/contradictions';
@@ -43,11 +43,23 @@ serveTasks<Tasks>({
     const plan = drafted?.plan ?? planCourse(proposal, context);
     const kept = new Map(plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each]));
     if (kept.size === 0) fail('nothing-to-draft');
-    const fitting = { ...proposal, modules: proposal.modules.map((module) => ({ ...module, lessons: module.lessons.filter((lesson) => kept.has(lesson.id)) })).filter((module) => module.lessons.length > 0) };
+    const fitting = {
+      ...proposal,
+      modules: proposal.modules
+        .map((module) => ({ ...module, lessons: module.lessons.filter((lesson) => kept.has(lesson.id)) }))
+        .filter((module) => module.lessons.length > 0),
+    };
     const leftOut = leftOutOf(proposal, plan, context);
     return {
-      nodes: outlineNodes(fitting, plan, context, leftOut), leftOut: leftOutLines(leftOut, new Map(), knowledge), notices: proposal.notices, full: plan.minutes.full,
-      minutes: Object.fromEntries(drafted ? allLessons(drafted.course).map((lesson) => [lesson.id, lessonMinutes(lesson)]) : [...kept].map(([id, each]) => [id, each.minutes])),
+      nodes: outlineNodes(fitting, plan, context, leftOut),
+      leftOut: leftOutLines(leftOut, new Map(), knowledge),
+      notices: proposal.notices,
+      full: plan.minutes.full,
+      minutes: Object.fromEntries(
+        drafted
+          ? allLessons(drafted.course).map((lesson) => [lesson.id, lessonMinutes(lesson)])
+          : [...kept].map(([id, each]) => [id, each.minutes]),
+      ),
     };
   },
   lesson({ courseId, revision, lessonId, sources }) {
@@ -61,7 +73,10 @@ serveTasks<Tasks>({
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
-  contradictions: ({ course, sources }) => contradictions.of(JSON.stringify([sources, course]), () => contradictionsIn(corrected(knowledgeOf(sources), course))),
+  contradictions: ({ course, sources }) =>
+    contradictions.of(JSON.stringify([sources, course]), () =>
+      contradictionsIn(corrected(knowledgeOf(sources), course)),
+    ),
   topics: ({ course, sources, field }) => topicsOf(heldBy(course, sources), field),
   compare({ course, sources }) {
     // In the order asked for: which of the two leads does not matter here.
@@ -71,17 +86,30 @@ serveTasks<Tasks>({
   figures({ course, sources }) {
     const grade = packFor(course.language).grade;
     const planned = plannedMinutes(course, sources);
-    return Object.fromEntries(allLessons(course).map((lesson) => {
-      const prose = lessonProse(lesson);
-      return [lesson.id, { planned: planned.get(lesson.id) ?? 0, ...(grade && prose.length > 200 && { grade: Math.round(grade(prose) * 10) / 10 }) }];
-    }));
+    return Object.fromEntries(
+      allLessons(course).map((lesson) => {
+        const prose = lessonProse(lesson);
+        return [
+          lesson.id,
+          {
+            planned: planned.get(lesson.id) ?? 0,
+            ...(grade && prose.length > 200 && { grade: Math.round(grade(prose) * 10) / 10 }),
+          },
+        ];
+      }),
+    );
   },
 });
 
 /** What blank lessons will take when they are drafted. */
 function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<string, number> {
-  if (!allLessons(course).some((lesson) => lesson.blocks.length === 0 && lesson.plannedPassages.length > 0)) return new Map();
-  return new Map(preparedOf(course, sources).plan.modules.flatMap((module) => module.lessons).map((each) => [each.lesson.id, each.minutes]));
+  if (!allLessons(course).some((lesson) => lesson.blocks.length === 0 && lesson.plannedPassages.length > 0))
+    return new Map();
+  return new Map(
+    preparedOf(course, sources)
+      .plan.modules.flatMap((module) => module.lessons)
+      .map((each) => [each.lesson.id, each.minutes]),
+  );
 }
 
 const prepared = remembered<Prepared>({ most: 3 });
@@ -90,7 +118,9 @@ const contradictions = remembered<Contradiction[]>({ most: 8 });
 
 /** The course made ready, kept for the next lesson of the same outline. */
 function preparedOf(course: Course, sources: readonly SourceKey[]): Prepared {
-  return prepared.of(JSON.stringify([course.id, sources, preparedFor(course)]), () => prepareCourse(course, heldBy(course, sources)));
+  return prepared.of(JSON.stringify([course.id, sources, preparedFor(course)]), () =>
+    prepareCourse(course, heldBy(course, sources)),
+  );
 }
 
 /** What is understood of a course's sources as its author corrected it, without what they found not to hold. */
@@ -99,16 +129,21 @@ function heldBy(course: Course, sources: readonly SourceKey[]): Knowledge[] {
 }
 
 function pinnedCourse(id: string, revision: number): Course {
-  return pinned.of(`${id}/${revision}`, () => coursesIn(database()).snapshotAt(id, revision) ?? fail('no-such-version', undefined, id));
+  return pinned.of(
+    `${id}/${revision}`,
+    () => coursesIn(database()).snapshotAt(id, revision) ?? fail('no-such-version', undefined, id),
+  );
 }
 
 function knowledgeOf(keys: readonly SourceKey[]): Knowledge[] {
   const sources = sourcesIn(database());
   return keys.flatMap(({ id, version }) => {
     const read = () => sources.read(id, version) ?? fail('no-such-source', undefined, id);
-    return [known.of(`${id}/${version}`, () => {
-      const { source } = read();
-      return understand(source, packFor(source.language));
-    })];
+    return [
+      known.of(`${id}/${version}`, () => {
+        const { source } = read();
+        return understand(source, packFor(source.language));
+      }),
+    ];
   });
 }

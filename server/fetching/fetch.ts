@@ -3,16 +3,31 @@ import { request as plain, type IncomingMessage } from 'node:http';
 import { request as secure } from 'node:https';
 import { isIP } from 'node:net';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
-import { fail, ProblemError } from '../../core/course/problem';
+import { fail, ProblemError } from '../../core/document/problem';
 import { isPublic } from './address';
 
 /** How much a fetch may take. */
-export const FETCHING = { redirects: 5, bytes: 16 * 1024 * 1024, milliseconds: 20_000, siteSeconds: 120, pages: 40, allBytes: 32 * 1024 * 1024 } as const;
+export const FETCHING = {
+  redirects: 5,
+  bytes: 16 * 1024 * 1024,
+  milliseconds: 20_000,
+  siteSeconds: 120,
+  pages: 40,
+  allBytes: 32 * 1024 * 1024,
+} as const;
 
 /** Kinds of answers that are read, and the ending their file gets. */
 const TYPES: Record<string, string> = {
-  'text/html': 'html', 'application/xhtml+xml': 'html', 'text/plain': 'txt', 'text/markdown': 'md', 'text/csv': 'csv', 'text/vtt': 'vtt', 'application/pdf': 'pdf', 'application/epub+zip': 'epub',
-  'application/vnd.openxmlformats-officedocument.wordprocessingml.document': 'docx', 'application/vnd.openxmlformats-officedocument.presentationml.presentation': 'pptx',
+  'text/html': 'html',
+  'application/xhtml+xml': 'html',
+  'text/plain': 'txt',
+  'text/markdown': 'md',
+  'text/csv': 'csv',
+  'text/vtt': 'vtt',
+  'application/pdf': 'pdf',
+  'application/epub+zip': 'epub',
+  'application/vnd.openxmlformats-officedocument.wordprocessingml.document': 'docx',
+  'application/vnd.openxmlformats-officedocument.presentationml.presentation': 'pptx',
 };
 
 /** What was found at an address, after redirects. */
@@ -26,10 +41,11 @@ export interface Fetched {
 export type Allowed = ReadonlySet<string>;
 
 /**
- * Fetches what lies at an address. Only http and https; the name is looked up once, every address it stands for must lie in the
- * open network (or the host be allowed), and the connection goes to just that address, so that a name cannot mean something else
- * a moment later; the same holds for every redirect. Size, time and kind are limited. Throws the problems `bad-address`,
- * `address-private`, `not-reached`, `page-answered`, `too-many-redirects`, `page-too-big`, `page-too-slow`, `page-kind`.
+ * Fetches what lies at an address. Only http and https; the name is looked up once, every address it stands for must
+ * lie in the open network (or the host be allowed), and the connection goes to just that address, so that a name cannot
+ * mean something else a moment later; the same holds for every redirect. Size, time and kind are limited. Throws the
+ * problems `bad-address`, `address-private`, `not-reached`, `page-answered`, `too-many-redirects`, `page-too-big`,
+ * `page-too-slow`, `page-kind`.
  */
 export async function fetchPage(address: string, allowed: Allowed, signal?: AbortSignal): Promise<Fetched> {
   const slow = AbortSignal.timeout(FETCHING.milliseconds);
@@ -66,7 +82,8 @@ export function addressOf(text: string, from?: URL): URL {
   } catch {
     return fail('bad-address', undefined, text);
   }
-  if ((url.protocol !== 'http:' && url.protocol !== 'https:') || url.username || url.password || !url.hostname) fail('bad-address', undefined, text);
+  if ((url.protocol !== 'http:' && url.protocol !== 'https:') || url.username || url.password || !url.hostname)
+    fail('bad-address', undefined, text);
   url.hash = '';
   return url;
 }
@@ -76,14 +93,27 @@ async function ask(url: URL, allowed: Allowed, signal: AbortSignal): Promise<Inc
   const port = url.port || (url.protocol === 'https:' ? '443' : '80');
   const found = isIP(host) ? [{ address: host, family: isIP(host) }] : await lookup(host, { all: true });
   if (found.length === 0) fail('not-reached', undefined, url.host);
-  if (!allowed.has(`${host}:${port}`) && found.some(({ address }) => !isPublic(address))) fail('address-private', undefined, url.host);
+  if (!allowed.has(`${host}:${port}`) && found.some(({ address }) => !isPublic(address)))
+    fail('address-private', undefined, url.host);
   const [{ address, family }] = found;
   return new Promise((done, failed) => {
-    const request = (url.protocol === 'https:' ? secure : plain)(url, {
-      signal, headers: { accept: 'text/html, application/xhtml+xml, application/pdf, text/*;q=0.8', 'accept-encoding': 'gzip, br, deflate', 'user-agent': 'UpliftPath/0.1' },
-      // The address that was checked, and no other.
-      lookup: (_name, options, answer) => (options.all ? (answer as unknown as (error: null, all: object[]) => void)(null, [{ address, family }]) : answer(null, address, family)),
-    }, done);
+    const request = (url.protocol === 'https:' ? secure : plain)(
+      url,
+      {
+        signal,
+        headers: {
+          accept: 'text/html, application/xhtml+xml, application/pdf, text/*;q=0.8',
+          'accept-encoding': 'gzip, br, deflate',
+          'user-agent': 'UpliftPath/0.1',
+        },
+        // The address that was checked, and no other.
+        lookup: (_name, options, answer) =>
+          options.all
+            ? (answer as unknown as (error: null, all: object[]) => void)(null, [{ address, family }])
+            : answer(null, address, family),
+      },
+      done,
+    );
     request.on('error', failed);
     request.end();
   });
@@ -91,7 +121,9 @@ async function ask(url: URL, allowed: Allowed, signal: AbortSignal): Promise<Inc
 
 /** The body, unpacked, never more than the limit whatever its length says. */
 async function bodyOf(answer: IncomingMessage, place: string): Promise<Uint8Array> {
-  const packed = { gzip: createGunzip, br: createBrotliDecompress, deflate: createInflate }[answer.headers['content-encoding'] ?? ''];
+  const packed = { gzip: createGunzip, br: createBrotliDecompress, deflate: createInflate }[
+    answer.headers['content-encoding'] ?? ''
+  ];
   const stream = packed ? answer.pipe(packed()) : answer;
   if (packed) answer.on('error', (error) => stream.destroy(error));
   const chunks: Buffer[] = [];

@@ -1,6 +1,6 @@
-import { shortHash } from '../../core/course/id';
+import { shortHash } from '../../core/document/id';
 import { parsePage } from '../../core/reading/html/parse';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { addressOf, FETCHING, fetchPage, type Allowed, type Fetched } from './fetch';
 
 /** A page of a site, named by its path below the contents page. */
@@ -10,10 +10,15 @@ export interface SitePage {
 }
 
 /**
- * Fetches a section of a site: a contents page and the pages it links to that lie below it, in the order of its links, to limits
- * of pages, bytes and time. A page that cannot be had is left out; `left` counts those and the ones beyond the limits.
+ * Fetches a section of a site: a contents page and the pages it links to that lie below it, in the order of its links,
+ * to limits of pages, bytes and time. A page that cannot be had is left out; `left` counts those and the ones beyond
+ * the limits.
  */
-export async function fetchSite(first: Fetched, allowed: Allowed, signal?: AbortSignal): Promise<{ pages: SitePage[]; left: number }> {
+export async function fetchSite(
+  first: Fetched,
+  allowed: Allowed,
+  signal?: AbortSignal,
+): Promise<{ pages: SitePage[]; left: number }> {
   const root = new URL('.', first.address);
   const late = AbortSignal.timeout(FETCHING.siteSeconds * 1000);
   const ended = AbortSignal.any([late, ...(signal ? [signal] : [])]);
@@ -58,13 +63,19 @@ const PART = 100;
  * and a page at once), and no name twice. The contents page is the index.
  */
 function pageNames(root: string, contents: string): (address: string) => string {
-  const names = new Map([[contents, 'index.html'], [root, 'index.html']]);
+  const names = new Map([
+    [contents, 'index.html'],
+    [root, 'index.html'],
+  ]);
   const taken = new Set(['index.html']);
   return (address) => {
     const known = names.get(address);
     if (known) return known;
     const path = address.slice(root.length).replace(/[?#].*$/, '');
-    const parts = (path === '' || path.endsWith('/') ? `${path}index.html` : path).split('/').filter((part) => part !== '' && part !== '.' && part !== '..').map(shortPart);
+    const parts = (path === '' || path.endsWith('/') ? `${path}index.html` : path)
+      .split('/')
+      .filter((part) => part !== '' && part !== '.' && part !== '..')
+      .map(shortPart);
     const page = parts.pop() ?? 'index.html';
     // Folders end as no page does.
     const folders = parts.map((part) => `${part.replace(/\.x?html?$/i, '')}_`);
@@ -79,7 +90,9 @@ function pageNames(root: string, contents: string): (address: string) => string 
 
 function shortPart(part: string): string {
   const safe = part.replace(/[^\w.~-]+/g, '_');
-  return safe.length <= PART ? safe : `${safe.slice(0, PART - 14)}-${shortHash(part, 8)}${/\.x?html?$/i.exec(safe)?.[0] ?? ''}`;
+  return safe.length <= PART
+    ? safe
+    : `${safe.slice(0, PART - 14)}-${shortHash(part, 8)}${/\.x?html?$/i.exec(safe)?.[0] ?? ''}`;
 }
 
 function tried<T>(work: () => T): T | undefined {

@@ -1,6 +1,6 @@
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
-import { sameData } from '../../core/course/canonical';
-import { fail, ProblemError, type Problem } from '../../core/course/problem';
+import { sameData } from '../../core/document/canonical';
+import { fail, ProblemError, type Problem } from '../../core/document/problem';
 import { tellLeftOut } from '../../core/course/gestures';
 import type { LeftOut } from '../../core/course/left-out';
 import { isWorkedOn, keepBeside, takePage } from '../../core/course/takes';
@@ -8,7 +8,8 @@ import type { DraftedLesson } from '../../core/draft';
 import { jobsIn, type JobRow, type JobStep, type NextStep } from '../database/jobs';
 import type { Db } from '../database/open';
 import { peopleIn } from '../database/people';
-import { freshId, OPERATION_VERSION, type CourseDesk } from '../desk/courses';
+import { OPERATION_VERSION, type CourseDesk } from '../desk/courses';
+import { freshId } from '../ids';
 import type { NewsDesk } from '../desk/news';
 import type { SourceDesk } from '../desk/sources';
 import type { Drafter } from '../drafting/drafter';
@@ -29,9 +30,10 @@ interface Means {
 }
 
 /**
- * Drafting as jobs: a job is its lessons and the course as it stood when it began, so that what it makes does not depend on
- * what is done meanwhile, nor on how often it is interrupted. One lesson is drafted at a time, in the worker; what comes
- * back and the job's own row are written in one transaction, so that after a crash a lesson is drafted wholly or not yet.
+ * Drafting as jobs: a job is its lessons and the course as it stood when it began, so that what it makes does not
+ * depend on what is done meanwhile, nor on how often it is interrupted. One lesson is drafted at a time, in the worker;
+ * what comes back and the job's own row are written in one transaction, so that after a crash a lesson is drafted
+ * wholly or not yet.
  */
 export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
   const jobs = jobsIn(db);
@@ -46,7 +48,9 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
     if (keys.length === 0) fail('no-sources');
     const { course, revision } = courses.load(courseId);
     const byId = new Map(allLessons(course).map((lesson) => [lesson.id, lesson]));
-    const lessons = lessonIds.map((id) => byId.get(id) ?? fail('gone', undefined, id)).filter((lesson) => !jobs.isWaiting(courseId, lesson.id));
+    const lessons = lessonIds
+      .map((id) => byId.get(id) ?? fail('gone', undefined, id))
+      .filter((lesson) => !jobs.isWaiting(courseId, lesson.id));
     if (lessons.length === 0) return undefined;
     const id = freshId('j');
     db.transaction(() => {
@@ -68,10 +72,12 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
   /** Goes on with whatever is left to do. */
   function turn(): void {
     // A fault here (a full disk) ends the turn, not the server: what is left is gone on with at the next start or job.
-    turning ??= loop().catch((error: unknown) => console.error(error)).finally(() => {
-      turning = undefined;
-      current = undefined;
-    });
+    turning ??= loop()
+      .catch((error: unknown) => console.error(error))
+      .finally(() => {
+        turning = undefined;
+        current = undefined;
+      });
   }
 
   async function loop(): Promise<void> {
@@ -89,9 +95,19 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
     let drafted: DraftedLesson;
     let leftOut: LeftOut[] | undefined;
     try {
-      drafted = await drafter.ask('lesson', { courseId: job.course_id, revision: job.revision, lessonId, sources: job.sources });
+      drafted = await drafter.ask('lesson', {
+        courseId: job.course_id,
+        revision: job.revision,
+        lessonId,
+        sources: job.sources,
+      });
       // What a draft leaves out is told with its first lesson.
-      if (position === 0) leftOut = await drafter.ask('leftOut', { courseId: job.course_id, revision: job.revision, sources: job.sources });
+      if (position === 0)
+        leftOut = await drafter.ask('leftOut', {
+          courseId: job.course_id,
+          revision: job.revision,
+          sources: job.sources,
+        });
     } catch (error) {
       if (!closed) jobs.endStep(job.id, position, 'failed', problemOf(error));
       return;
@@ -102,8 +118,20 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
       const { operations, state } = result(job, lessonId, drafted);
       if (leftOut) operations.push(...tellLeftOut(courses.load(job.course_id).course, leftOut));
       const [group, at] = [freshId('g'), courses.load(job.course_id).revision];
-      const changes = operations.map((operation) => ({ id: freshId('x'), group, actor: { job: job.id, for: job.person_id }, version: OPERATION_VERSION, operation }));
-      courses.post(job.course_id, changes, at, state === 'kept' ? `draft of ${title} kept beside it` : `draft of ${title}`, () => jobs.endStep(job.id, position, state));
+      const changes = operations.map((operation) => ({
+        id: freshId('x'),
+        group,
+        actor: { job: job.id, for: job.person_id },
+        version: OPERATION_VERSION,
+        operation,
+      }));
+      courses.post(
+        job.course_id,
+        changes,
+        at,
+        state === 'kept' ? `draft of ${title} kept beside it` : `draft of ${title}`,
+        () => jobs.endStep(job.id, position, state),
+      );
     } catch (error) {
       jobs.endStep(job.id, position, 'failed', problemOf(error));
     }
@@ -115,13 +143,26 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
     const lesson = lessonIn(course, lessonId) ?? fail('gone', undefined, lessonId);
     const before = lessonIn(courses.at(job.course_id, job.revision), lessonId);
     const maker = { at: now(), by: people.nameOf(job.person_id) };
-    return sameData(lesson, before) && !isWorkedOn(lesson) ? { operations: takePage(course, drafted, freshId('t'), maker), state: 'done' as const } : { operations: keepBeside(course, drafted, freshId('t'), maker), state: 'kept' as const };
+    return sameData(lesson, before) && !isWorkedOn(lesson)
+      ? { operations: takePage(course, drafted, freshId('t'), maker), state: 'done' as const }
+      : { operations: keepBeside(course, drafted, freshId('t'), maker), state: 'kept' as const };
   }
 
   return {
-    start, stop, resume: turn,
+    start,
+    stop,
+    resume: turn,
     /** Jobs of a course that are under way, and the last one. */
-    ofCourse: (courseId: string): JobView[] => jobs.ofCourse(courseId).map(({ id, revision, state, made_at, ended_at }) => ({ id, revision, state, made_at, ended_at, steps: jobs.steps(id), ...(current?.job.id === id && { now: current.lesson_id }) })),
+    ofCourse: (courseId: string): JobView[] =>
+      jobs.ofCourse(courseId).map(({ id, revision, state, made_at, ended_at }) => ({
+        id,
+        revision,
+        state,
+        made_at,
+        ended_at,
+        steps: jobs.steps(id),
+        ...(current?.job.id === id && { now: current.lesson_id }),
+      })),
     /** Waits until nothing is left to do. */
     idle: async () => {
       while (turning) await turning;
@@ -131,7 +172,8 @@ export function draftJobs({ db, courses, sources, drafter, news, now }: Means) {
   };
 }
 
-const lessonIn = (course: Course, id: string): Lesson | undefined => allLessons(course).find((lesson) => lesson.id === id);
+const lessonIn = (course: Course, id: string): Lesson | undefined =>
+  allLessons(course).find((lesson) => lesson.id === id);
 
 function problemOf(error: unknown): Problem {
   if (error instanceof ProblemError) return error.problem;

@@ -20,7 +20,12 @@ export function packFor(language: string): LanguagePack {
   const known = packs.get(language);
   if (known) return known;
   const [base] = language.split('-');
-  const pack = base === 'en' ? englishPack(language, lexicon(), tagger()) : PATTERNS[base] ? patternPack(language, PATTERNS[base]) : plainPack(language);
+  const pack =
+    base === 'en'
+      ? englishPack(language, lexicon(), tagger())
+      : PATTERNS[base]
+        ? patternPack(language, PATTERNS[base])
+        : plainPack(language);
   packs.set(language, pack);
   return pack;
 }

@@ -1,5 +1,5 @@
 import { defineEventHandler, getCookie, getHeader, type H3Event } from 'h3';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { BODY_LIMITS } from '../rights/limits';
 import { mayCall, pathOf, rightFor } from '../rights/table';
 import { tokenHash } from '../rights/password';
@@ -7,7 +7,10 @@ import { installation } from '../utils/installation';
 import { refuse } from '../utils/request';
 import { SESSION_COOKIE, SESSION_LASTS } from '../utils/session';
 
-/** Names this server answers to; more by UPLIFT_HOSTS, commas between. A page of another host cannot use it by a name trick. */
+/**
+ * Names this server answers to; more by UPLIFT_HOSTS, commas between. A page of another host cannot use it by a name
+ * trick.
+ */
 const HOSTS = new Set(['127.0.0.1', 'localhost', '[::1]', ...(process.env.UPLIFT_HOSTS?.split(',') ?? [])]);
 
 /** What somebody whose password was chosen by another may do before they chose one of their own. */
@@ -22,7 +25,8 @@ export default defineEventHandler(async (event) => {
   if (!/^\/api(?:\/|$)/i.test(path) || path.startsWith('/api/_nuxt_icon/')) return;
   if (event.method !== 'GET' && !sameOrigin(event)) refuse({ code: 'no-right', place: 'origin' });
   const asked = rightFor(event.method, path) ?? refuse({ code: 'no-right', place: path });
-  if (Number(getHeader(event, 'content-length') ?? 0) > BODY_LIMITS[asked.body].bytes) await tooMuch(event, BODY_LIMITS[asked.body].bytes);
+  if (Number(getHeader(event, 'content-length') ?? 0) > BODY_LIMITS[asked.body].bytes)
+    await tooMuch(event, BODY_LIMITS[asked.body].bytes);
   event.context.body = BODY_LIMITS[asked.body];
   // Whether the server is well can be asked of one that is not.
   if (path === '/api/health') return;
@@ -32,8 +36,10 @@ export default defineEventHandler(async (event) => {
   const person = token ? people.bySession(hash, now() - SESSION_LASTS) : undefined;
   if (person) touched(hash);
   const role = person && asked.course ? people.roleIn(asked.course, person.id) : undefined;
-  if (!mayCall(asked.right, person, role)) refuse({ code: person ? (asked.course && !role ? 'no-such-course' : 'no-right') : 'not-signed-in' });
-  if (person?.must_change && asked.right !== 'anyone' && !BEFORE_OWN_PASSWORD.has(path)) refuse({ code: 'own-password-first' });
+  if (!mayCall(asked.right, person, role))
+    refuse({ code: person ? (asked.course && !role ? 'no-such-course' : 'no-right') : 'not-signed-in' });
+  if (person?.must_change && asked.right !== 'anyone' && !BEFORE_OWN_PASSWORD.has(path))
+    refuse({ code: 'own-password-first' });
   event.context.person = person;
   event.context.session = hash;
   event.context.courseRole = role;
@@ -66,14 +72,18 @@ async function tooMuch({ node: { req, res } }: H3Event, limit: number): Promise<
     let size = 0;
     const timer = setTimeout(done, DRAINED.time);
     req.on('data', (chunk: Buffer) => void ((size += chunk.length) > DRAINED.bytes && done()));
-    for (const end of ['end', 'close', 'error']) req.on(end, () => {
-      clearTimeout(timer);
-      done();
-    });
+    for (const end of ['end', 'close', 'error'])
+      req.on(end, () => {
+        clearTimeout(timer);
+        done();
+      });
   });
   // What was not read would be taken for the next request on this connection.
   res.setHeader('connection', 'close');
-  return refuse({ code: 'body-too-big', parameters: { limit: limit < 1048576 ? `${Math.round(limit / 1024)} KB` : `${Math.round(limit / 1048576)} MB` } });
+  return refuse({
+    code: 'body-too-big',
+    parameters: { limit: limit < 1048576 ? `${Math.round(limit / 1024)} KB` : `${Math.round(limit / 1048576)} MB` },
+  });
 }
 
 /** Notes that a session is in use; on a full disk it is read on without. */

@@ -3,7 +3,11 @@ import { openedOrNot } from '../utils/installation';
 /** Milliseconds that a server takes at most to stop, with pages open and readers at work. */
 const STOPS_WITHIN = 1500;
 
-/** What was being drafted or made searchable when the server stopped is gone on with, and sources understood by an earlier state of the program are understood anew, once this server stands: before, it does not know where its own files lie. */
+/**
+ * What was being drafted or made searchable when the server stopped is gone on with, and sources understood by an
+ * earlier state of the program are understood anew, once this server stands: before, it does not know where its own
+ * files lie.
+ */
 export default defineNitroPlugin(() => {
   setImmediate(() => {
     const desks = openedOrNot();

@@ -3,7 +3,7 @@ import { readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { serialize } from 'node:v8';
 import { readingOf } from '../../core/brief/asked';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { readArchive } from '../../core/exchange/archive';
 import { LIMITS, readSource, type Given, type ReadResult } from '../../core/reading';
 import { readAnswers } from '../../core/reading/answers';
@@ -20,7 +20,9 @@ process.stdout.write(bytes, () => process.exit(0));
 
 async function read(): Promise<ReadResult> {
   const given = open();
-  return 'ok' in given ? given : readSource({ ...given, ...(job.address && { address: job.address }) }, job.id, { wordsIn });
+  return 'ok' in given
+    ? given
+    : readSource({ ...given, ...(job.address && { address: job.address }) }, job.id, { wordsIn });
 }
 
 /** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */
@@ -52,7 +54,13 @@ function refusing<T>(work: () => T): T | Refused {
   try {
     return work();
   } catch (error) {
-    return { ok: false, problem: error instanceof ProblemError ? { ...error.problem, place: error.problem.place ?? job.name } : { code: 'zip-broken', place: job.name } };
+    return {
+      ok: false,
+      problem:
+        error instanceof ProblemError
+          ? { ...error.problem, place: error.problem.place ?? job.name }
+          : { code: 'zip-broken', place: job.name },
+    };
   }
 }
 
@@ -60,16 +68,37 @@ function open(): Given | Extract<ReadResult, { ok: false }> {
   try {
     if (statSync(job.path).isDirectory()) return { name: job.name, pages: pagesIn(job.path, '') };
     const { size } = statSync(job.path);
-    if (size > LIMITS.fileBytes) return { ok: false, problem: { code: 'file-too-big', parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 }, place: job.name } };
+    if (size > LIMITS.fileBytes)
+      return {
+        ok: false,
+        problem: {
+          code: 'file-too-big',
+          parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 },
+          place: job.name,
+        },
+      };
     return { name: job.name, bytes: new Uint8Array(readFileSync(job.path)) };
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code;
-    return { ok: false, problem: { code: code === 'ENOENT' ? 'no-such-file' : code === 'EACCES' ? 'not-allowed' : 'cannot-open', place: job.name } };
+    return {
+      ok: false,
+      problem: {
+        code: code === 'ENOENT' ? 'no-such-file' : code === 'EACCES' ? 'not-allowed' : 'cannot-open',
+        place: job.name,
+      },
+    };
   }
 }
 
-/** HTML pages of a folder and its subfolders and the pictures beside them, as far as there is room for pictures; links to elsewhere not followed. */
-function pagesIn(folder: string, below: string, room = { pictures: LIMITS.fileBytes }): { name: string; bytes: Uint8Array }[] {
+/**
+ * HTML pages of a folder and its subfolders and the pictures beside them, as far as there is room for pictures; links
+ * to elsewhere not followed.
+ */
+function pagesIn(
+  folder: string,
+  below: string,
+  room = { pictures: LIMITS.fileBytes },
+): { name: string; bytes: Uint8Array }[] {
   return readdirSync(folder, { withFileTypes: true })
     .sort((a, b) => (a.name < b.name ? -1 : 1))
     .flatMap((entry) => {

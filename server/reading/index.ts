@@ -3,8 +3,8 @@ import { existsSync, mkdirSync, mkdtempSync, renameSync, rmSync, statSync, write
 import { tmpdir } from 'node:os';
 import { basename, join, resolve } from 'node:path';
 import { deserialize } from 'node:v8';
-import { ProblemError } from '../../core/course/problem';
-import { idFrom } from '../../core/course/id';
+import { ProblemError } from '../../core/document/problem';
+import { idFrom } from '../../core/document/id';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
 import type { Source } from '../../core/source/source';
@@ -14,7 +14,10 @@ import { OF_A_SITE, type GivenAnswers, type OpenedArchive, type ReadingJob, type
 const ADDRESS_SPACE = 2_200_000;
 /** Of the JavaScript heap, in megabytes. */
 const HEAP = 800;
-/** Milliseconds a reading process may take: for any file, and more for each megabyte. The largest files we read take a third of it. */
+/**
+ * Milliseconds a reading process may take: for any file, and more for each megabyte. The largest files we read take a
+ * third of it.
+ */
 const TIME = { any: 60_000, eachMegabyte: 12_000 };
 
 /**
@@ -22,7 +25,13 @@ const TIME = { any: 60_000, eachMegabyte: 12_000 };
  * else. `signal` stops it, with the problem `stopped` thrown; `name` is what the file is called where it came from,
  * `address` where it was fetched from.
  */
-export async function readInChild(path: string, id: string, signal?: AbortSignal, name = basename(resolve(path)), address?: string): Promise<ReadResult> {
+export async function readInChild(
+  path: string,
+  id: string,
+  signal?: AbortSignal,
+  name = basename(resolve(path)),
+  address?: string,
+): Promise<ReadResult> {
   return answerOf<ReadResult>({ what: 'read', id, path: resolve(path), name, ...(address && { address }) }, signal);
 }
 
@@ -36,9 +45,14 @@ export function openArchive(path: string, name: string, signal?: AbortSignal): P
   return answerOf({ what: 'archive', id: '', path: resolve(path), name }, signal);
 }
 
-/** What an author answered, read as a source in a process of its own; undefined when nothing was answered. Throws what stopped it. */
+/**
+ * What an author answered, read as a source in a process of its own; undefined when nothing was answered. Throws what
+ * stopped it.
+ */
 export async function readAnswersInChild(id: string, given: GivenAnswers): Promise<Source | undefined> {
-  const made = await withTemporary(JSON.stringify(given), (path) => answerOf<Source | undefined>({ what: 'answers', id, path, name: given.title }));
+  const made = await withTemporary(JSON.stringify(given), (path) =>
+    answerOf<Source | undefined>({ what: 'answers', id, path, name: given.title }),
+  );
   if (made && 'problem' in made) throw new ProblemError(made.problem);
   return made;
 }
@@ -56,17 +70,28 @@ async function withTemporary<T>(text: string, work: (path: string) => Promise<T>
 }
 
 /**
- * Unpacks a zip of files, under the same limits, and hands over each of them; several pages are one folder of pages, a zip in the
- * zip is left alone. Whatever was written for it is gone afterwards.
+ * Unpacks a zip of files, under the same limits, and hands over each of them; several pages are one folder of pages, a
+ * zip in the zip is left alone. Whatever was written for it is gone afterwards.
  */
-export async function withZip<T>(path: string, name: string, work: (files: { name: string; path: string }[]) => Promise<T>, signal?: AbortSignal): Promise<T | Extract<ReadResult, { ok: false }>> {
+export async function withZip<T>(
+  path: string,
+  name: string,
+  work: (files: { name: string; path: string }[]) => Promise<T>,
+  signal?: AbortSignal,
+): Promise<T | Extract<ReadResult, { ok: false }>> {
   const folder = mkdtempSync(join(tmpdir(), 'uplift-zip-'));
   try {
-    const answer = await answerOf<Unpacked>({ what: 'unpack', id: '', path: resolve(path), name, into: folder }, signal);
+    const answer = await answerOf<Unpacked>(
+      { what: 'unpack', id: '', path: resolve(path), name, into: folder },
+      signal,
+    );
     if (!answer.ok) return answer;
     const isPage = (file: { name: string }) => /\.x?html?$/i.test(file.name);
     if (answer.files.filter(isPage).length < 2) return await work(answer.files);
-    const [pages, others] = [answer.files.filter((file) => OF_A_SITE.test(file.name)), answer.files.filter((file) => !OF_A_SITE.test(file.name))];
+    const [pages, others] = [
+      answer.files.filter((file) => OF_A_SITE.test(file.name)),
+      answer.files.filter((file) => !OF_A_SITE.test(file.name)),
+    ];
     const together = join(folder, 'pages');
     for (const page of pages) {
       // Names out of the zip are safe here: those that climb were left out when it was unpacked.
@@ -87,10 +112,22 @@ async function answerOf<T>(job: ReadingJob, signal?: AbortSignal): Promise<T | R
   child.stdout.on('data', (chunk: Buffer) => chunks.push(chunk));
   try {
     const { code } = await new Promise<{ code: number | null }>((done, failed) => {
-      child.on('error', (error) => (late.signal.aborted ? done({ code: null }) : failed(signal?.aborted ? new ProblemError({ code: 'stopped', place: job.name }) : error)));
+      child.on('error', (error) =>
+        late.signal.aborted
+          ? done({ code: null })
+          : failed(signal?.aborted ? new ProblemError({ code: 'stopped', place: job.name }) : error),
+      );
       child.on('close', (ended) => done({ code: ended }));
     });
-    if (late.signal.aborted) return { ok: false, problem: { code: 'reader-too-slow', parameters: { seconds: Math.round(timeFor(job.path) / 1000) }, place: job.name } };
+    if (late.signal.aborted)
+      return {
+        ok: false,
+        problem: {
+          code: 'reader-too-slow',
+          parameters: { seconds: Math.round(timeFor(job.path) / 1000) },
+          place: job.name,
+        },
+      };
     if (code !== 0 || chunks.length === 0) return { ok: false, problem: { code: 'reader-stopped', place: job.name } };
     return deserialize(Buffer.concat(chunks)) as T;
   } finally {
@@ -118,8 +155,15 @@ export function sourceIds(paths: readonly string[]): string[] {
 function startChild(job: ReadingJob, signal?: AbortSignal) {
   const run = [process.execPath, `--max-old-space-size=${HEAP}`, childScript(), JSON.stringify(job)];
   // The shell's limit is the only one that also bounds buffers; platforms without it keep the heap's.
-  const [command, ...rest] = existsSync('/bin/sh') ? ['/bin/sh', '-c', `ulimit -v ${ADDRESS_SPACE} 2>/dev/null; exec "$0" "$@"`, ...run] : run;
-  return spawn(command, rest, { stdio: ['ignore', 'pipe', 'ignore'], killSignal: 'SIGKILL', ...(signal && { signal }), env: { PATH: process.env.PATH } });
+  const [command, ...rest] = existsSync('/bin/sh')
+    ? ['/bin/sh', '-c', `ulimit -v ${ADDRESS_SPACE} 2>/dev/null; exec "$0" "$@"`, ...run]
+    : run;
+  return spawn(command, rest, {
+    stdio: ['ignore', 'pipe', 'ignore'],
+    killSignal: 'SIGKILL',
+    ...(signal && { signal }),
+    env: { PATH: process.env.PATH },
+  });
 }
 
 function childScript(): string {

@@ -1,8 +1,11 @@
 import type { Answer } from '../../core/course/course';
 import type { CourseDocument } from '../../core/exchange/document';
-import type { Problem } from '../../core/course/problem';
+import type { Problem } from '../../core/document/problem';
 
-/** What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, or read answers. */
+/**
+ * What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, or read
+ * answers.
+ */
 export interface ReadingJob {
   what: 'read' | 'unpack' | 'archive' | 'answers';
   /** The source's id for life. */

@@ -1,4 +1,7 @@
-/** How much a request's body may hold: bytes; values (names, words, numbers, lists and objects each count); how deep they lie in each other. */
+/**
+ * How much a request's body may hold: bytes; values (names, words, numbers, lists and objects each count); how deep
+ * they lie in each other.
+ */
 export interface BodyLimit {
   bytes: number;
   values: number;

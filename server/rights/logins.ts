@@ -1,8 +1,58 @@
-/** Letters of other scripts, and signs, that look like a Latin one (after Unicode's list of confusables, the small letters in use). */
+/**
+ * Letters of other scripts, and signs, that look like a Latin one (after Unicode's list of confusables, the small
+ * letters in use).
+ */
 const LIKE: Record<string, string> = {
-  а: 'a', в: 'b', с: 'c', ԁ: 'd', е: 'e', ѕ: 's', і: 'i', ј: 'j', к: 'k', м: 'm', н: 'h', о: 'o', р: 'p', ԛ: 'q', г: 'r', т: 't', у: 'y', ѵ: 'v', ԝ: 'w', х: 'x', ь: 'b',
-  α: 'a', β: 'b', ε: 'e', η: 'n', ι: 'i', κ: 'k', ν: 'v', ο: 'o', ρ: 'p', σ: 'o', τ: 't', υ: 'u', χ: 'x', γ: 'y', ω: 'w',
-  ı: 'i', ł: 'l', ø: 'o', đ: 'd', ħ: 'h', ŧ: 't', ɡ: 'g', ɑ: 'a', ß: 'ss', æ: 'ae', œ: 'oe', 0: 'o', 1: 'l', 5: 's',
+  а: 'a',
+  в: 'b',
+  с: 'c',
+  ԁ: 'd',
+  е: 'e',
+  ѕ: 's',
+  і: 'i',
+  ј: 'j',
+  к: 'k',
+  м: 'm',
+  н: 'h',
+  о: 'o',
+  р: 'p',
+  ԛ: 'q',
+  г: 'r',
+  т: 't',
+  у: 'y',
+  ѵ: 'v',
+  ԝ: 'w',
+  х: 'x',
+  ь: 'b',
+  α: 'a',
+  β: 'b',
+  ε: 'e',
+  η: 'n',
+  ι: 'i',
+  κ: 'k',
+  ν: 'v',
+  ο: 'o',
+  ρ: 'p',
+  σ: 'o',
+  τ: 't',
+  υ: 'u',
+  χ: 'x',
+  γ: 'y',
+  ω: 'w',
+  ı: 'i',
+  ł: 'l',
+  ø: 'o',
+  đ: 'd',
+  ħ: 'h',
+  ŧ: 't',
+  ɡ: 'g',
+  ɑ: 'a',
+  ß: 'ss',
+  æ: 'ae',
+  œ: 'oe',
+  0: 'o',
+  1: 'l',
+  5: 's',
 };
 
 /** A sign-in name as it is compared: case and writing forms aside. */
@@ -12,11 +62,30 @@ export function foldedLogin(login: string): string {
 
 /** What a sign-in name looks like: two names of one look could be taken for each other. */
 export function lookOf(login: string): string {
-  const bare = foldedLogin(login).normalize('NFKD').replace(/[\p{M}._@\p{Pd}]+/gu, '');
-  return [...bare].map((letter) => LIKE[letter] ?? letter).join('').replaceAll('rn', 'm').replaceAll('vv', 'w').replaceAll('i', 'l');
+  const bare = foldedLogin(login)
+    .normalize('NFKD')
+    .replace(/[\p{M}._@\p{Pd}]+/gu, '');
+  return [...bare]
+    .map((letter) => LIKE[letter] ?? letter)
+    .join('')
+    .replaceAll('rn', 'm')
+    .replaceAll('vv', 'w')
+    .replaceAll('i', 'l');
 }
 
-const SCRIPTS = ['Latin', 'Cyrillic', 'Greek', 'Arabic', 'Hebrew', 'Han', 'Hangul', 'Hiragana', 'Katakana', 'Devanagari', 'Thai'].map((name) => new RegExp(`\\p{Script=${name}}`, 'u'));
+const SCRIPTS = [
+  'Latin',
+  'Cyrillic',
+  'Greek',
+  'Arabic',
+  'Hebrew',
+  'Han',
+  'Hangul',
+  'Hiragana',
+  'Katakana',
+  'Devanagari',
+  'Thai',
+].map((name) => new RegExp(`\\p{Script=${name}}`, 'u'));
 
 /** Whether a name mixes letters of several scripts, as names made to deceive do. */
 export function mixesScripts(login: string): boolean {

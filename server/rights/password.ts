@@ -4,7 +4,9 @@ const COST = { N: 16_384, r: 8, p: 1 } as const;
 const LENGTH = 32;
 
 function derive(password: string, salt: Buffer): Promise<Buffer> {
-  return new Promise((done, failed) => scrypt(password.normalize('NFKC'), salt, LENGTH, COST, (error, key) => (error ? failed(error) : done(key))));
+  return new Promise((done, failed) =>
+    scrypt(password.normalize('NFKC'), salt, LENGTH, COST, (error, key) => (error ? failed(error) : done(key))),
+  );
 }
 
 /** A password as it is kept: salt and scrypt key (RFC 7914), in base 64. */
@@ -15,7 +17,9 @@ export async function hashPassword(password: string): Promise<string> {
 
 /** Whether a password is the kept one; takes as long when there is none to compare with. */
 export async function checkPassword(password: string, kept: string | undefined): Promise<boolean> {
-  const [salt, key] = (kept ?? `${'A'.repeat(24)}.${'A'.repeat(43)}=`).split('.').map((part) => Buffer.from(part, 'base64'));
+  const [salt, key] = (kept ?? `${'A'.repeat(24)}.${'A'.repeat(43)}=`)
+    .split('.')
+    .map((part) => Buffer.from(part, 'base64'));
   const derived = await derive(password, salt);
   return derived.length === key.length && timingSafeEqual(derived, key) && kept !== undefined;
 }

@@ -7,7 +7,10 @@ export interface Rate {
 /** Keys remembered at a time; beyond that the longest unused go. */
 const KEPT = 20_000;
 
-/** Counts what is done by key, over a window that glides. Says how many milliseconds to wait; 0: it may be done, and is counted. */
+/**
+ * Counts what is done by key, over a window that glides. Says how many milliseconds to wait; 0: it may be done, and is
+ * counted.
+ */
 export function rateLimit(now: () => number, { most, within }: Rate) {
   const done = new Map<string, number[]>();
   return (key: string): number => {

@@ -4,7 +4,10 @@ import type { BodyKind } from './limits';
 /** Who may call a route. `author`, `reader`: by their role in the course the route names. */
 export type Right = 'anyone' | 'signed-in' | 'owner' | 'author' | 'reader';
 
-/** Every route of the server with the right it asks for, and how large its body may be where it is no form. A route that is not here is refused to everybody. */
+/**
+ * Every route of the server with the right it asks for, and how large its body may be where it is no form. A route that
+ * is not here is refused to everybody.
+ */
 export const RIGHTS: readonly [method: string, pattern: string, right: Right, body?: BodyKind][] = [
   ['GET', '/api/start', 'anyone'],
   ['GET', '/api/health', 'anyone'],
@@ -55,6 +58,11 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['POST', '/api/courses/:course/jobs', 'author', 'list'],
   ['DELETE', '/api/courses/:course/jobs/:job', 'author'],
   ['GET', '/api/courses/:course/lessons/:lesson/unused', 'reader'],
+  ['POST', '/api/courses/:course/media', 'author', 'file'],
+  ['GET', '/api/courses/:course/media/pictures', 'reader'],
+  ['POST', '/api/courses/:course/media/pictures', 'author'],
+  ['GET', '/api/courses/:course/media/:hash', 'reader'],
+  ['GET', '/api/courses/:course/sources/:source/pictures/:hash', 'reader'],
   ['GET', '/api/courses/:course/releases', 'reader'],
   ['POST', '/api/courses/:course/releases', 'author'],
   ['PUT', '/api/courses/:course/releases/:release', 'author'],
@@ -67,6 +75,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['GET', '/api/learn/:link/course', 'anyone'],
   ['POST', '/api/learn/:link/events', 'anyone', 'events'],
   ['POST', '/api/learn/:link/leave', 'anyone'],
+  ['GET', '/api/learn/:link/media/:hash', 'anyone'],
   ['GET', '/api/courses/:course/sources', 'reader'],
   ['PUT', '/api/courses/:course/sources', 'author', 'file'],
   ['POST', '/api/courses/:course/sources', 'author', 'text'],
@@ -94,7 +103,16 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['POST', '/api/courses/:course/videos', 'author', 'text'],
 ];
 
-const RULES = RIGHTS.map(([method, pattern, right, body = 'form']) => ({ method, right, body, pattern: new RegExp(`^${pattern.replace(/:(\w+)/g, '(?<$1>[a-z][a-z0-9]{9,15})')}$`) }));
+/** What stands in an address: an id of ours; a file of media is called by its hash. */
+const ID = '[a-z][a-z0-9]{9,15}';
+const FORMS: Record<string, string> = { hash: '[0-9a-f]{64}' };
+
+const RULES = RIGHTS.map(([method, pattern, right, body = 'form']) => ({
+  method,
+  right,
+  body,
+  pattern: new RegExp(`^${pattern.replace(/:(\w+)/g, (_, name: string) => `(?<${name}>${FORMS[name] ?? ID})`)}$`),
+}));
 
 /** What a request's address asks for: the right, the course it names, and how large its body may be. */
 export interface Asked {
@@ -107,7 +125,8 @@ export interface Asked {
 export function rightFor(method: string, path: string): Asked | undefined {
   for (const rule of RULES) {
     const match = rule.method === method ? rule.pattern.exec(path) : null;
-    if (match) return { right: rule.right, body: rule.body, ...(match.groups?.course && { course: match.groups.course }) };
+    if (match)
+      return { right: rule.right, body: rule.body, ...(match.groups?.course && { course: match.groups.course }) };
   }
   return undefined;
 }
@@ -124,8 +143,15 @@ export function pathOf(address: string): string | undefined {
   return path.startsWith('/') && !STRANGE.test(path) ? path : undefined;
 }
 
-/** Whether somebody has a right. `role` is theirs in the course at hand; an installation's owner may not read others' courses. */
-export function mayCall(right: Right, person: { role: 'owner' | 'member' } | undefined, role: CourseRole | undefined): boolean {
+/**
+ * Whether somebody has a right. `role` is theirs in the course at hand; an installation's owner may not read others'
+ * courses.
+ */
+export function mayCall(
+  right: Right,
+  person: { role: 'owner' | 'member' } | undefined,
+  role: CourseRole | undefined,
+): boolean {
   if (right === 'anyone') return true;
   if (!person) return false;
   if (right === 'signed-in') return true;

@@ -19,5 +19,8 @@ export interface Found {
 export interface Tasks {
   /** Some rows of a source for the index, from a position on. */
   rows: { given: { source: SourceKey; from: number; many: number }; made: { rows: SearchRow[]; total: number } };
-  search: { given: { typed: string; scope: SourceKey[]; most: number }; made: { found: Found[]; more: boolean; unready: number } };
+  search: {
+    given: { typed: string; scope: SourceKey[]; most: number };
+    made: { found: Found[]; more: boolean; unready: number };
+  };
 }

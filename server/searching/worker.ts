@@ -1,5 +1,6 @@
-// Searching, and making sources searchable, away from the server's own thread and from drafting. It reads; it never writes.
-import { fail } from '../../core/course/problem';
+// Searching, and making sources searchable, away from the server's own thread and from drafting. It reads; it never
+// writes.
+import { fail } from '../../core/document/problem';
 import { excerpt, matchExpression, searchHits, searchQuery, searchText } from '../../core/language/search';
 import type { Source } from '../../core/source/source';
 import { searchIn, type FoundRow } from '../database/search';
@@ -14,9 +15,20 @@ let search: ReturnType<typeof searchIn> | undefined;
 
 serveTasks<Tasks>({
   rows({ source: { id, version }, from, many }) {
-    const source = held.of(`${id}/${version}`, () => sourcesIn(database()).read(id, version)?.source ?? fail('no-such-source', undefined, id));
+    const source = held.of(
+      `${id}/${version}`,
+      () => sourcesIn(database()).read(id, version)?.source ?? fail('no-such-source', undefined, id),
+    );
     const pack = packFor(source.language);
-    const rows = source.passages.slice(from, from + many).map(({ id, kind, text, locator }, index) => ({ id, position: from + index, kind, text, locator, ...searchText(text, pack), headings: searchText(locator.path.at(-1) ?? '', pack).stems }));
+    const rows = source.passages.slice(from, from + many).map(({ id, kind, text, locator }, index) => ({
+      id,
+      position: from + index,
+      kind,
+      text,
+      locator,
+      ...searchText(text, pack),
+      headings: searchText(locator.path.at(-1) ?? '', pack).stems,
+    }));
     return { rows, total: source.passages.length };
   },
   search({ typed, scope, most }) {
@@ -29,7 +41,11 @@ serveTasks<Tasks>({
     if (rows.length < most && query.terms.length > 1) {
       // Fewer than asked say all of it: those that say some of it follow.
       const there = new Set(rows.map((row) => `${row.source_id}/${row.id}`));
-      rows.push(...search.find(matchExpression(query, 'any'), scope, most + 1).filter((row) => !there.has(`${row.source_id}/${row.id}`)));
+      rows.push(
+        ...search
+          .find(matchExpression(query, 'any'), scope, most + 1)
+          .filter((row) => !there.has(`${row.source_id}/${row.id}`)),
+      );
     }
     const packs = new Map(sourceLanguages(scope));
     const found = rows.slice(0, most).map((row): Found => {
@@ -45,7 +61,9 @@ function placed({ source_id, id, kind, locator }: FoundRow): Pick<Found, 'source
 }
 
 function sourceLanguages(scope: Tasks['search']['given']['scope']): [string, string][] {
-  const language = database().prepare<[string, string], { language: string }>('select language from source_version where source_id = ? and version = ?');
+  const language = database().prepare<[string, string], { language: string }>(
+    'select language from source_version where source_id = ? and version = ?',
+  );
   return scope.flatMap(({ id, version }) => {
     const row = language.get(id, version);
     return row ? [[id, row.language] as [string, string]] : [];

@@ -4,11 +4,13 @@ import { courseDesk } from '../desk/courses';
 import { interviewDesk } from '../desk/interview';
 import { learnerDesk } from '../desk/learners';
 import { linkDesk } from '../desk/links';
+import { mediaDesk } from '../desk/media';
 import { newsDesk } from '../desk/news';
 import { releaseDesk } from '../desk/releases';
 import { searchDesk } from '../desk/search';
 import { staleDesk } from '../desk/stale';
 import { sourceDesk } from '../desk/sources';
+import { fileStore } from '../files';
 import { openDatabase } from '../database/open';
 import { auditIn } from '../database/audit';
 import { peopleIn } from '../database/people';
@@ -16,7 +18,7 @@ import { drafterFor } from '../drafting/drafter';
 import { draftJobs } from '../jobs/drafting';
 import { say } from '../words/problems';
 import { signInTries } from '../rights/sign-in';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { demoOf } from '../standins/demo';
 import { rateLimit, RATES } from '../rights/rates';
 import { clearLeftovers } from '../desk/leftovers';
@@ -28,20 +30,50 @@ export function openInstallation(folder: string) {
   const db = openDatabase(folder);
   clearLeftovers(folder);
   const now = () => Date.now();
+  const files = fileStore(folder);
   const people = peopleIn(db);
   const drafter = drafterFor(folder);
   const news = newsDesk();
   const courses = courseDesk(db, now, (course, revision) => news.tell(course, { kind: 'course', revision }));
   const search = searchDesk(db, folder);
-  const sources = sourceDesk(db, folder, drafter, now, { onAdded: () => search.fill(), languageOf: (course) => courses.load(course).course.language });
-  // Hosts in closed networks that may be fetched from all the same: host:port, commas between; the demo's own site is added at its start.
-  const allowed = new Set((process.env.UPLIFT_FETCH ?? '').split(',').map((host) => host.trim()).filter(Boolean));
+  const sources = sourceDesk(db, folder, files, drafter, now, {
+    onAdded: () => search.fill(),
+    languageOf: (course) => courses.load(course).course.language,
+  });
+  // Hosts in closed networks that may be fetched from all the same: host:port, commas between; the demo's own site is
+  // added at its start.
+  const allowed = new Set(
+    (process.env.UPLIFT_FETCH ?? '')
+      .split(',')
+      .map((host) => host.trim())
+      .filter(Boolean),
+  );
   const releases = releaseDesk(db, courses, now);
   return {
-    db, folder, now, drafter, news, courses, sources, search, releases, allowed, links: linkDesk(sources, allowed), interview: interviewDesk(courses, sources), stale: staleDesk(db, courses, sources),
-    people, audit: auditIn(db), jobs: draftJobs({ db, courses, sources, drafter, news, now }), learners: learnerDesk(db, releases, news, now),
+    db,
+    folder,
+    files,
+    now,
+    drafter,
+    news,
+    courses,
+    sources,
+    search,
+    releases,
+    media: mediaDesk(db, files, now),
+    allowed,
+    links: linkDesk(sources, allowed),
+    interview: interviewDesk(courses, sources),
+    stale: staleDesk(db, courses, sources),
+    people,
+    audit: auditIn(db),
+    jobs: draftJobs({ db, courses, sources, drafter, news, now }),
+    learners: learnerDesk(db, releases, news, now),
     tries: signInTries(db, now),
-    rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<keyof typeof RATES, (key: string) => number>,
+    rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<
+      keyof typeof RATES,
+      (key: string) => number
+    >,
     /** Where the demo's own site is, once it stands. */
     site: {} as { address?: string },
     demo: demoOf(folder, () => people.all()),
@@ -54,7 +86,10 @@ let refused: { error: ProblemError; at: number } | undefined;
 /** Milliseconds until opening is tried again: what was wrong may have been mended. */
 const AGAIN = 2000;
 
-/** The installation this server runs on: the folder UPLIFT_DATA names, otherwise "data". Throws what is wrong with it, until that is mended. */
+/**
+ * The installation this server runs on: the folder UPLIFT_DATA names, otherwise "data". Throws what is wrong with it,
+ * until that is mended.
+ */
 export function installation() {
   if (opened) return opened;
   if (refused && Date.now() - refused.at < AGAIN) throw refused.error;

@@ -1,5 +1,5 @@
 import { deleteCookie, getCookie, setCookie, type H3Event } from 'h3';
-import { fail } from '../../core/course/problem';
+import { fail } from '../../core/document/problem';
 import type { LearnerRow, ReleaseRow } from '../database/releases';
 import type { Person } from '../database/people';
 import { installation } from './installation';
@@ -23,7 +23,8 @@ export function learnerAt(event: H3Event, link: string): LearnerRow | undefined 
   return (person && learners.byPerson(course, person.id)) ?? (key ? learners.byKey(course, key) : undefined);
 }
 
-const placeOf = (event: H3Event, link: string) => ({ httpOnly: true, sameSite: 'lax', secure: isHttps(event), path: `/api/learn/${link}` } as const);
+const placeOf = (event: H3Event, link: string) =>
+  ({ httpOnly: true, sameSite: 'lax', secure: isHttps(event), path: `/api/learn/${link}` }) as const;
 
 /** Keeps a learner's key in the browser, for this course only. */
 export function keepKey(event: H3Event, link: string, key: string): void {
@@ -42,7 +43,10 @@ export function notTooOften(...waits: number[]): void {
 }
 
 /** Whether a release may be taken by somebody: `open`, or what is missing. */
-export function mayTake(release: ReleaseRow | undefined, person: Person | undefined): 'open' | 'sign-in' | 'closed' | 'withdrawn' {
+export function mayTake(
+  release: ReleaseRow | undefined,
+  person: Person | undefined,
+): 'open' | 'sign-in' | 'closed' | 'withdrawn' {
   if (release && release.withdrawn_at !== null) return 'withdrawn';
   if (!release || release.access === 'nobody') return 'closed';
   return release.access === 'people' && !person ? 'sign-in' : 'open';

@@ -13,7 +13,13 @@ export function beginSession(event: H3Event, person: Person): void {
   const token = freshToken();
   people.endOldSessions(now() - SESSION_LASTS);
   people.startSession(tokenHash(token), person.id, now(), deviceOf(event), addressOf(event));
-  setCookie(event, SESSION_COOKIE, token, { httpOnly: true, sameSite: 'lax', secure: isHttps(event), path: '/', maxAge: SESSION_LASTS / 1000 });
+  setCookie(event, SESSION_COOKIE, token, {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: isHttps(event),
+    path: '/',
+    maxAge: SESSION_LASTS / 1000,
+  });
   audit.note(now(), person.id, 'sign-in', undefined, addressOf(event));
 }
 
@@ -31,7 +37,10 @@ export function isHttps(event: H3Event): boolean {
 
 const BEHIND_PROXY = process.env.UPLIFT_PROXY === '1';
 
-/** Where a request comes from. What a request says of itself is believed only behind a proxy that sets it (UPLIFT_PROXY=1). */
+/**
+ * Where a request comes from. What a request says of itself is believed only behind a proxy that sets it
+ * (UPLIFT_PROXY=1).
+ */
 export function addressOf(event: H3Event): string {
   if (!BEHIND_PROXY) return event.node.req.socket.remoteAddress ?? 'unknown';
   // The last one is the proxy's own word; those before it are the sender's.
@@ -41,8 +50,19 @@ export function addressOf(event: H3Event): string {
 /** The browser and system of a request in a few words, for lists of sessions. */
 function deviceOf(event: H3Event): string {
   const agent = getHeader(event, 'user-agent') ?? '';
-  const browser = [[/Edg\//, 'Edge'], [/Firefox\//, 'Firefox'], [/Chrom(?:e|ium)\//, 'Chrome'], [/Safari\//, 'Safari']].find(([pattern]) => (pattern as RegExp).test(agent))?.[1];
-  const system = [[/Android/, 'Android'], [/iPhone|iPad/, 'iOS'], [/Windows/, 'Windows'], [/Mac OS/, 'macOS'], [/Linux/, 'Linux']].find(([pattern]) => (pattern as RegExp).test(agent))?.[1];
+  const browser = [
+    [/Edg\//, 'Edge'],
+    [/Firefox\//, 'Firefox'],
+    [/Chrom(?:e|ium)\//, 'Chrome'],
+    [/Safari\//, 'Safari'],
+  ].find(([pattern]) => (pattern as RegExp).test(agent))?.[1];
+  const system = [
+    [/Android/, 'Android'],
+    [/iPhone|iPad/, 'iOS'],
+    [/Windows/, 'Windows'],
+    [/Mac OS/, 'macOS'],
+    [/Linux/, 'Linux'],
+  ].find(([pattern]) => (pattern as RegExp).test(agent))?.[1];
   return [browser ?? 'Browser', system].filter(Boolean).join(', ');
 }
 

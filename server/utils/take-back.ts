@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { SinceInput } from '../../core/course/input';
+import { SinceInput } from '../inputs/course';
 import { installation } from './installation';
 import { answering, bodyAs, idOf, personOf } from './request';
 
@@ -11,5 +11,6 @@ export function takingBack(which: 'undo' | 'redo') {
       const { courses } = installation();
       const [id, person] = [idOf(event, 'course'), personOf(event).id];
       return { ...courses.takeBack(id, person, since, which), ...courses.undoable(id, person) };
-    }));
+    }),
+  );
 }

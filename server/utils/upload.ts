@@ -3,13 +3,24 @@ import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { getQuery, type H3Event } from 'h3';
 import { LIMITS } from '../../core/reading/limits';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { installation } from './installation';
 import { refuse } from './request';
 
-/** Takes in a file: its bytes as the body, its name in the address (`usual`, where none is given). It lies in a temporary place while it is worked on, never beyond the limit. `signal` tells when whoever sent it went away. */
-export async function withUpload<T>(event: H3Event, work: (path: string, name: string, signal: AbortSignal) => Promise<T>, usual = ''): Promise<T> {
-  const name = String(getQuery(event).name ?? usual).split(/[\\/]/).pop()!.replace(/\p{Cc}+/gu, ' ').slice(0, 200);
+/**
+ * Takes in a file: its bytes as the body, its name in the address (`usual`, where none is given). It lies in a
+ * temporary place while it is worked on, never beyond the limit. `signal` tells when whoever sent it went away.
+ */
+export async function withUpload<T>(
+  event: H3Event,
+  work: (path: string, name: string, signal: AbortSignal) => Promise<T>,
+  usual = '',
+): Promise<T> {
+  const name = String(getQuery(event).name ?? usual)
+    .split(/[\\/]/)
+    .pop()!
+    .replace(/\p{Cc}+/gu, ' ')
+    .slice(0, 200);
   if (!name) refuse({ code: 'bad-input', place: 'name' });
   const { sources } = installation();
   const path = sources.temporaryPath();
@@ -30,7 +41,14 @@ function limited(name: string): Transform {
   return new Transform({
     transform(chunk: Buffer, _, done) {
       size += chunk.length;
-      if (size > LIMITS.fileBytes) done(new ProblemError({ code: 'file-too-big', parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 }, place: name }));
+      if (size > LIMITS.fileBytes)
+        done(
+          new ProblemError({
+            code: 'file-too-big',
+            parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 },
+            place: name,
+          }),
+        );
       else done(null, chunk);
     },
   });

@@ -9,7 +9,12 @@ export function meaningFor(course: Course, newer: Newer) {
   const lessons = (id: string) => standsOn(course, (range) => range.id === id).lessons;
   const { same: kept, moved, added } = newer.change;
   return {
-    same: false as const, kept, moved, added, ...standsOn(course, (range) => touched.has(range.id)),
-    changed: newer.change.changed.map((each) => ({ ...each, lessons: lessons(each.id) })), gone: newer.change.gone.map((each) => ({ ...each, lessons: lessons(each.id) })),
+    same: false as const,
+    kept,
+    moved,
+    added,
+    ...standsOn(course, (range) => touched.has(range.id)),
+    changed: newer.change.changed.map((each) => ({ ...each, lessons: lessons(each.id) })),
+    gone: newer.change.gone.map((each) => ({ ...each, lessons: lessons(each.id) })),
   };
 }

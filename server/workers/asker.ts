@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { ProblemError, type Problem } from '../../core/course/problem';
+import { ProblemError, type Problem } from '../../core/document/problem';
 import { programFolder } from '../assets';
 
 /** Megabytes a worker may hold: rubbish is put away before it grows beyond, and what needs more fails alone. */
@@ -15,11 +15,12 @@ export interface TaskMessage<Tasks extends TaskTable<Tasks>, Name extends keyof 
   name: Name;
   given: Tasks[Name]['given'];
 }
-export type TaskAnswer = { number: number; ok: true; made: unknown } | { number: number; ok: false; problem?: Problem; fault?: string };
+export type TaskAnswer =
+  { number: number; ok: true; made: unknown } | { number: number; ok: false; problem?: Problem; fault?: string };
 
 /**
- * Asks a worker that reads a data folder; starts it at the first question, and again when it broke. One task at a time, in
- * order. `script` is its program, as built.
+ * Asks a worker that reads a data folder; starts it at the first question, and again when it broke. One task at a time,
+ * in order. `script` is its program, as built.
  */
 export function workerFor<Tasks extends TaskTable<Tasks>>(script: string, folder: string) {
   let worker: Worker | undefined;

@@ -1,16 +1,21 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { ProblemError } from '../../core/course/problem';
+import { ProblemError } from '../../core/document/problem';
 import { openForReading, type Db } from '../database/open';
 import type { TaskAnswer, TaskMessage, TaskTable } from './asker';
 
 /** Answers the tasks a worker is asked, one after another; problems and faults go back as such. */
-export function serveTasks<Tasks extends TaskTable<Tasks>>(run: { [Name in keyof Tasks]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] }): void {
+export function serveTasks<Tasks extends TaskTable<Tasks>>(run: {
+  [Name in keyof Tasks]: (given: Tasks[Name]['given']) => Tasks[Name]['made'];
+}): void {
   parentPort!.on('message', ({ number, name, given }: TaskMessage<Tasks>) => {
     let answer: TaskAnswer;
     try {
       answer = { number, ok: true, made: run[name](given) };
     } catch (error) {
-      answer = error instanceof ProblemError ? { number, ok: false, problem: error.problem } : { number, ok: false, fault: (error as Error).stack ?? String(error) };
+      answer =
+        error instanceof ProblemError
+          ? { number, ok: false, problem: error.problem }
+          : { number, ok: false, fault: (error as Error).stack ?? String(error) };
     }
     parentPort!.postMessage(answer);
   });

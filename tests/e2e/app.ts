@@ -26,9 +26,25 @@ async function freePort(): Promise<number> {
 }
 
 async function start(port: number, folder: string, env: Record<string, string> = {}): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', './tests/e2e/watch-network.mjs', '.output/server/index.mjs'], { env: { UPLIFT_STRANGERS: join(folder, 'strangers'), ...process.env, PORT: String(port), HOST: '127.0.0.1', UPLIFT_DATA: folder, ...env }, stdio: 'ignore' });
+  const child = spawn(process.execPath, ['--import', './tests/e2e/watch-network.mjs', '.output/server/index.mjs'], {
+    env: {
+      UPLIFT_STRANGERS: join(folder, 'strangers'),
+      ...process.env,
+      PORT: String(port),
+      HOST: '127.0.0.1',
+      UPLIFT_DATA: folder,
+      ...env,
+    },
+    stdio: process.env.UPLIFT_LOG ? ['ignore', 'inherit', 'inherit'] : 'ignore',
+  });
   for (let tries = 0; tries < 200; tries++) {
-    if (await fetch(`http://127.0.0.1:${port}/api/health`).then(() => true, () => false)) return child;
+    if (
+      await fetch(`http://127.0.0.1:${port}/api/health`).then(
+        () => true,
+        () => false,
+      )
+    )
+      return child;
     await new Promise((go) => setTimeout(go, 50));
   }
   child.kill('SIGKILL');
@@ -36,14 +52,19 @@ async function start(port: number, folder: string, env: Record<string, string> =
 }
 
 /** Runs something with a server on a data folder of its own: an empty one, where nobody is yet, or a demo. */
-export async function withOwnApp(kind: 'empty' | 'demo', work: (app: App) => Promise<void>, env: Record<string, string> = {}): Promise<void> {
+export async function withOwnApp(
+  kind: 'empty' | 'demo',
+  work: (app: App) => Promise<void>,
+  env: Record<string, string> = {},
+): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
   if (kind === 'demo') prepareDemo(folder);
   const port = await freePort();
   let child = await start(port, folder, env);
   try {
     await work({
-      url: `http://127.0.0.1:${port}`, folder,
+      url: `http://127.0.0.1:${port}`,
+      folder,
       async restart() {
         child = await again(child, port, folder, env);
       },
@@ -57,7 +78,10 @@ export async function withOwnApp(kind: 'empty' | 'demo', work: (app: App) => Pro
 
 async function stopped(child: ChildProcess): Promise<number | null | undefined> {
   child.kill('SIGTERM');
-  return Promise.race([new Promise<number | null>((gone) => child.once('exit', (code) => gone(code))), new Promise<undefined>((late) => setTimeout(() => late(undefined), 8000))]);
+  return Promise.race([
+    new Promise<number | null>((gone) => child.once('exit', (code) => gone(code))),
+    new Promise<undefined>((late) => setTimeout(() => late(undefined), 8000)),
+  ]);
 }
 
 function prepareDemo(folder: string): void {
@@ -65,7 +89,12 @@ function prepareDemo(folder: string): void {
   if (made.status !== 0) throw new Error(made.stderr);
 }
 
-async function again(child: ChildProcess, port: number, folder: string, env: Record<string, string> = {}): Promise<ChildProcess> {
+async function again(
+  child: ChildProcess,
+  port: number,
+  folder: string,
+  env: Record<string, string> = {},
+): Promise<ChildProcess> {
   child.kill('SIGKILL');
   await new Promise((gone) => child.once('exit', gone));
   return start(port, folder, env);
@@ -76,29 +105,34 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
   // What a test means to provoke.
   mayLog: [/status of 4\d\d/, { option: true }],
 
-  app: [async ({}, use) => {
-    const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
-    prepareDemo(folder);
-    const port = await freePort();
-    let child = await start(port, folder);
-    await use({
-      url: `http://127.0.0.1:${port}`, folder,
-      async restart() {
-        child = await again(child, port, folder);
-      },
-      stop: () => stopped(child),
-    });
-    child.kill('SIGKILL');
-    const asked = existsSync(join(folder, 'strangers')) ? readFileSync(join(folder, 'strangers'), 'utf8') : '';
-    expect(asked, 'the server asked another machine').toBe('');
-    rmSync(folder, { recursive: true, force: true });
-  }, { scope: 'worker' }],
+  app: [
+    async ({}, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'uplift-e2e-'));
+      prepareDemo(folder);
+      const port = await freePort();
+      let child = await start(port, folder);
+      await use({
+        url: `http://127.0.0.1:${port}`,
+        folder,
+        async restart() {
+          child = await again(child, port, folder);
+        },
+        stop: () => stopped(child),
+      });
+      child.kill('SIGKILL');
+      const asked = existsSync(join(folder, 'strangers')) ? readFileSync(join(folder, 'strangers'), 'utf8') : '';
+      expect(asked, 'the server asked another machine').toBe('');
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
 
   page: async ({ page, mayLog }, use) => {
     const strangers: string[] = [];
     const faults: string[] = [];
     page.on('request', (request) => {
-      if (!/^http:\/\/127\.0\.0\.1:/.test(request.url()) && !/^(data|blob):/.test(request.url())) strangers.push(request.url());
+      if (!/^http:\/\/127\.0\.0\.1:/.test(request.url()) && !/^(data|blob):/.test(request.url()))
+        strangers.push(request.url());
     });
     page.on('pageerror', (error) => faults.push(error.message));
     page.on('console', (message) => {
@@ -127,7 +161,10 @@ export async function openDemo(page: Page, app: App, name?: string): Promise<voi
   await enter(page, app, name);
   if (name) await page.getByRole('row').getByRole('link', { name: 'Lending tools safely', exact: true }).click();
   else {
-    const answer = await page.request.post(`${app.url}/api/archives`, { data: readFileSync('demo/course/lending-tools-safely.uplift.zip'), headers: { 'content-type': 'application/octet-stream' } });
+    const answer = await page.request.post(`${app.url}/api/archives`, {
+      data: readFileSync('demo/course/lending-tools-safely.uplift.zip'),
+      headers: { 'content-type': 'application/octet-stream' },
+    });
     await page.goto(`${app.url}/course/${((await answer.json()) as { id: string }).id}/outline`);
   }
   await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
@@ -139,7 +176,9 @@ export async function newCourse(page: Page, app: App, title: string, from = 'Sta
   await page.getByRole('button', { name: from }).click();
   await page.getByLabel('Title', { exact: true }).fill(title);
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: from === 'Start from sources' ? 'What do you have?' : 'What I know' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: from === 'Start from sources' ? 'What do you have?' : 'What I know' }),
+  ).toBeVisible();
 }
 
 /** Opens a lesson of the course at hand. */
@@ -155,14 +194,42 @@ export async function saved(page: Page): Promise<void> {
 }
 
 /** The course as the server holds it. */
-export async function served(page: Page): Promise<{ course: { title: string; modules: { title: string; lessons: { id: string; title: string; state: string; blocks: { kind: string; body: Record<string, unknown> }[] }[] }[]; checks: { id: string; stem: string }[]; bin: unknown[] }; revision: number }> {
+export async function served(page: Page): Promise<{
+  course: {
+    title: string;
+    modules: {
+      title: string;
+      lessons: {
+        id: string;
+        title: string;
+        state: string;
+        blocks: { kind: string; body: Record<string, unknown> }[];
+      }[];
+    }[];
+    checks: { id: string; stem: string }[];
+    bin: unknown[];
+  };
+  revision: number;
+}> {
   const id = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
   return page.evaluate(async (course) => (await fetch(`/api/courses/${course}`)).json(), id);
 }
 
-/** Nothing that an automatic reader of the accessibility guidelines would object to, and nothing wider than the window. */
+/**
+ * Nothing that an automatic reader of the accessibility guidelines would object to, and nothing wider than the window.
+ */
 export async function looksRight(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  expect(violations.map((each) => `${each.id}: ${each.nodes.slice(0, 3).map((node) => `${node.target.join(' ')} ${node.failureSummary?.split('\n')[1] ?? ''}`).join('; ')}`)).toEqual([]);
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(
+      (each) =>
+        `${each.id}: ${each.nodes
+          .slice(0, 3)
+          .map((node) => `${node.target.join(' ')} ${node.failureSummary?.split('\n')[1] ?? ''}`)
+          .join('; ')}`,
+    ),
+  ).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 }

@@ -1,6 +1,20 @@
 import { enter, expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
 
-const brief = async (page: Parameters<typeof served>[0]) => ((await served(page)).course as unknown as { brief: { promise: string; audience: { who: string; knows: string[] }; size: Record<string, number>; language: string; sourcesOnly: boolean; outcomes: string[] }; language: string; direction: string }).brief;
+const brief = async (page: Parameters<typeof served>[0]) =>
+  (
+    (await served(page)).course as unknown as {
+      brief: {
+        promise: string;
+        audience: { who: string; knows: string[] };
+        size: Record<string, number>;
+        language: string;
+        sourcesOnly: boolean;
+        outcomes: string[];
+      };
+      language: string;
+      direction: string;
+    }
+  ).brief;
 
 test('the brief is saved as it is typed, says at once what it makes, and is undone by field', async ({ page, app }) => {
   await newCourse(page, app, 'Sharpening');
@@ -17,7 +31,15 @@ test('the brief is saved as it is typed, says at once what it makes, and is undo
   await page.getByRole('switch').click();
   await expect(made).toContainText('Only sentences that stand in your sources');
   await saved(page);
-  await expect.poll(() => brief(page)).toMatchObject({ promise: 'Your chisels cut and nobody bleeds', audience: { who: 'Saturday volunteers', knows: ['whetstone', 'vice'] }, size: { minutes: 25, questionsPerLesson: 3 }, sourcesOnly: true, outcomes: ['Fewer cuts', 'Fewer broken edges'] });
+  await expect
+    .poll(() => brief(page))
+    .toMatchObject({
+      promise: 'Your chisels cut and nobody bleeds',
+      audience: { who: 'Saturday volunteers', knows: ['whetstone', 'vice'] },
+      size: { minutes: 25, questionsPerLesson: 3 },
+      sourcesOnly: true,
+      outcomes: ['Fewer cuts', 'Fewer broken edges'],
+    });
   await page.reload();
   await expect(page.getByLabel('What they know already')).toHaveValue('whetstone, vice');
   await page.keyboard.press('Control+z');
@@ -41,7 +63,15 @@ test('emptying the minutes takes the wish away; a title is never empty', async (
 test('home finds, sorts and says what there is', async ({ page, app }) => {
   await enter(page, app);
   for (const title of ['Axes', 'Zinc buckets', 'Mowers']) {
-    await page.evaluate(async (name) => fetch('/api/courses', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ title: name }) }), title);
+    await page.evaluate(
+      async (name) =>
+        fetch('/api/courses', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ title: name }),
+        }),
+      title,
+    );
   }
   await page.reload();
   const names = page.locator('.lines .name a');
@@ -66,7 +96,13 @@ test('home finds, sorts and says what there is', async ({ page, app }) => {
 
 test('a course is renamed, made once more, saved and deleted from home, by key as well', async ({ page, app }) => {
   await enter(page, app);
-  await page.evaluate(async () => fetch('/api/courses', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ title: 'Winches' }) }));
+  await page.evaluate(async () =>
+    fetch('/api/courses', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ title: 'Winches' }),
+    }),
+  );
   await page.reload();
   const more = (title: string) => page.getByRole('button', { name: `More for ${title}`, exact: true });
   await more('Winches').focus();
@@ -79,7 +115,9 @@ test('a course is renamed, made once more, saved and deleted from home, by key a
   await page.keyboard.type(' and ropes', { delay: 70 });
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Lately' }).getByRole('listitem').filter({ hasText: 'changed it: title' }).first()).toContainText('Winches and ropes');
+  await expect(
+    page.getByRole('region', { name: 'Lately' }).getByRole('listitem').filter({ hasText: 'changed it: title' }).first(),
+  ).toContainText('Winches and ropes');
   await more('Winches and ropes').click();
   await page.getByRole('menuitem', { name: 'Duplicate' }).click();
   await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes (copy)' })).toBeVisible();

@@ -1,6 +1,9 @@
 import { expect, looksRight, openDemo, saved, served, test } from './app';
 
-test('what the course holds is counted, and a part that was left out is brought back by key, undone like anything', async ({ page, app }) => {
+test('what the course holds is counted, and a part that was left out is brought back by key, undone like anything', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await page.keyboard.press('Alt+h');
   await expect(page.getByRole('heading', { name: 'What it holds', exact: true })).toBeVisible();
@@ -15,7 +18,10 @@ test('what the course holds is counted, and a part that was left out is brought 
   await page.keyboard.press('b');
   await expect(page.locator('[data-left-out]')).toHaveCount(before - 1);
   await saved(page);
-  const given = async () => (await served(page)).course.modules.flatMap((module) => module.lessons).flatMap((lesson) => (lesson as { given?: string[] }).given ?? []);
+  const given = async () =>
+    (await served(page)).course.modules
+      .flatMap((module) => module.lessons)
+      .flatMap((lesson) => (lesson as { given?: string[] }).given ?? []);
   await expect.poll(async () => (await given()).length).toBe(1);
   await expect(page.getByText('Brought back and not on the page yet')).toBeVisible();
   await looksRight(page);
@@ -27,7 +33,10 @@ test('what the course holds is counted, and a part that was left out is brought 
   await expect(page.locator('[data-left-out]')).toHaveCount(before);
 });
 
-test('a drafted outline says what it leaves out for want of room, and the source says it beside each passage', async ({ page, app }) => {
+test('a drafted outline says what it leaves out for want of room, and the source says it beside each passage', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await page.keyboard.press('Alt+1');
   await page.locator('#b-minutes').fill('20');
@@ -40,7 +49,9 @@ test('a drafted outline says what it leaves out for want of room, and the source
   await expect(drafted).toContainText(/limits?/);
   await drafted.getByRole('button', { name: /^Take it/ }).click();
   await saved(page);
-  const { course } = await served(page) as unknown as { course: { leftOut: { reason: string; passages: { id: string }[] }[]; id: string } };
+  const { course } = (await served(page)) as unknown as {
+    course: { leftOut: { reason: string; passages: { id: string }[] }[]; id: string };
+  };
   expect(course.leftOut.some((left) => left.reason === 'size')).toBe(true);
   await page.keyboard.press('Alt+2');
   await page.getByRole('link', { name: 'Lending Policy', exact: true }).first().click();

@@ -3,7 +3,11 @@ import { devices, type Browser, type Page } from '@playwright/test';
 import { expect, looksRight, openDemo, openLesson, saved, test, type App } from './app';
 
 /** Makes the course at hand available; gives the learners' address. */
-async function release(page: Page, access: RegExp, choose: (page: Page) => Promise<void> = async () => undefined): Promise<string> {
+async function release(
+  page: Page,
+  access: RegExp,
+  choose: (page: Page) => Promise<void> = async () => undefined,
+): Promise<string> {
   await page.keyboard.press('Alt+6');
   await expect(page.getByRole('heading', { name: 'Release', exact: true })).toBeVisible();
   await page.getByRole('radio', { name: access }).check();
@@ -35,10 +39,18 @@ async function answer(page: Page, option: number) {
 }
 const progress = async (page: Page, app: App) => {
   const course = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
-  return (await (await page.request.get(`${app.url}/api/courses/${course}/learners`)).json()) as { name: string; release: number; progress: { done: number; checks: { answered: number; right: number } } }[];
+  return (await (await page.request.get(`${app.url}/api/courses/${course}/learners`)).json()) as {
+    name: string;
+    release: number;
+    progress: { done: number; checks: { answered: number; right: number } };
+  }[];
 };
 
-test('a course is made available, taken by name on a phone, left and gone on with on another device', async ({ page, app, browser }) => {
+test('a course is made available, taken by name on a phone, left and gone on with on another device', async ({
+  page,
+  app,
+  browser,
+}) => {
   await openDemo(page, app);
   const address = await release(page, /Anyone with the address/);
   const learner = await aLearner(browser, address);
@@ -89,7 +101,12 @@ test('a course is made available, taken by name on a phone, left and gone on wit
   await elsewhere.keyboard.press('Escape');
   await elsewhere.getByRole('link', { name: /^People at the desk/ }).click();
   await onward(elsewhere).click();
-  await expect.poll(async () => (await progress(page, app))[0].progress.done + (await progress(page, app))[0].progress.checks.answered).toBeGreaterThan(1);
+  await expect
+    .poll(
+      async () =>
+        (await progress(page, app))[0].progress.done + (await progress(page, app))[0].progress.checks.answered,
+    )
+    .toBeGreaterThan(1);
   // A place can be left on one device, and come back to by its address.
   await elsewhere.getByText('Go on elsewhere').first().click();
   await elsewhere.getByRole('button', { name: 'Leave this place' }).click();
@@ -100,7 +117,11 @@ test('a course is made available, taken by name on a phone, left and gone on wit
 test('keys and feedback reach the browser only when they may be seen', async ({ page, app, browser }) => {
   await openDemo(page, app);
   const address = await release(page, /Anyone with the address/);
-  const course = (await (await page.request.get(`${app.url}/api/courses/${/\/course\/([a-z0-9]+)/.exec(page.url())![1]}`)).json()) as { course: { checks: { id: string; stem: string; key: string; options: { id: string; text: string }[] }[] } };
+  const course = (await (
+    await page.request.get(`${app.url}/api/courses/${/\/course\/([a-z0-9]+)/.exec(page.url())![1]}`)
+  ).json()) as {
+    course: { checks: { id: string; stem: string; key: string; options: { id: string; text: string }[] }[] };
+  };
   const learner = await (await browser.newContext()).newPage();
   const bodies: Promise<string>[] = [];
   learner.on('response', (response) => {
@@ -111,9 +132,9 @@ test('keys and feedback reach the browser only when they may be seen', async ({ 
   await learner.getByRole('button', { name: 'Begin' }).click();
   await expect(learner.locator('.up-check').first()).toBeVisible();
   // A right option's id; the learner's own key, by which they come back, is longer.
-  const KEY = /"key":"a[a-z2-7]{12}"/;
+  const KEY = /"(?:key|solution)":"a[a-z2-7]{12}"/;
   const all = async () => (await Promise.all(bodies)).join('\n');
-  expect(await all()).not.toMatch(/"key":"a[a-z2-7]{12}"|"feedback"|"evidence"|"passages"/);
+  expect(await all()).not.toMatch(/"key":"a[a-z2-7]{12}"|"solution"|"feedback"|"evidence"|"passages"/);
   const stem = (await learner.locator('.up-check legend').first().textContent())!.replace(/^Check/, '');
   const check = course.course.checks.find((each) => each.stem === stem)!;
   const right = check.options.find((option) => option.id === check.key)!.text;
@@ -198,7 +219,11 @@ test('who may take it: people who sign in, nobody, and nobody any more', async (
   await expect(lost.getByRole('alert')).toContainText('no course at this address');
 });
 
-test('a newer release is told before it is made, and learners under way keep what did not change', async ({ page, app, browser }) => {
+test('a newer release is told before it is made, and learners under way keep what did not change', async ({
+  page,
+  app,
+  browser,
+}) => {
   await openDemo(page, app);
   const address = await release(page, /Anyone with the address/);
   const learner = await aLearner(browser, address, 'Cleo');
@@ -217,7 +242,9 @@ test('a newer release is told before it is made, and learners under way keep wha
   await expect(page.getByText('1 changed: “Before you hand it over”')).toBeVisible();
   await expect(page.getByText('1 learner is under way.')).toBeVisible();
   await looksRight(page);
-  await release(page, /Anyone with the address/, (desk) => desk.getByRole('radio', { name: /They go on with this one/ }).check());
+  await release(page, /Anyone with the address/, (desk) =>
+    desk.getByRole('radio', { name: /They go on with this one/ }).check(),
+  );
   await learner.reload();
   await learner.getByRole('button', { name: 'Lessons', exact: true }).click();
   await expect(learner.locator('.up-list a').filter({ hasText: 'Before you hand it over' })).not.toContainText('done');
@@ -238,7 +265,11 @@ test('an author sees a draft as a learner would, at three sizes, beside the edit
   await frame.locator('.up-check').first().getByRole('radio').first().check();
   await frame.locator('.up-check').first().getByRole('button').click();
   await expect(frame.locator('.up-check').first().locator('.up-said strong')).toBeVisible();
-  for (const [size, width] of [['Tablet', 768], ['Desk', 1280], ['Phone', 390]] as const) {
+  for (const [size, width] of [
+    ['Tablet', 768],
+    ['Desk', 1280],
+    ['Phone', 390],
+  ] as const) {
     await page.getByRole('button', { name: size, exact: true }).click();
     await expect.poll(() => frame.locator('body').evaluate(() => window.innerWidth)).toBe(width);
   }
@@ -248,7 +279,13 @@ test('the player fits from 320 px, by touch, dark, and from right to left', asyn
   await openDemo(page, app);
   await page.keyboard.press('Alt+1');
   const address = await release(page, /Anyone with the address/);
-  const phone = await aLearner(browser, address, 'Dee', { ...devices['iPhone SE'], viewport: { width: 320, height: 560 }, hasTouch: true, colorScheme: 'dark', defaultBrowserType: undefined });
+  const phone = await aLearner(browser, address, 'Dee', {
+    ...devices['iPhone SE'],
+    viewport: { width: 320, height: 560 },
+    hasTouch: true,
+    colorScheme: 'dark',
+    defaultBrowserType: undefined,
+  });
   await phone.getByRole('button', { name: 'Lessons', exact: true }).tap();
   await phone.getByRole('link', { name: /^When something goes wrong/ }).tap();
   await expect(phone.getByRole('heading', { level: 1 })).toHaveText('When something goes wrong');

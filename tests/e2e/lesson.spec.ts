@@ -1,7 +1,9 @@
 import { expect, openDemo, openLesson, saved, served, test } from './app';
 
-const lesson = async (page: Parameters<typeof served>[0], title: string) => (await served(page)).course.modules.flatMap((module) => module.lessons).find((each) => each.title === title)!;
-const words = (value: unknown): string => JSON.stringify(value).replace(/"text":"((?:[^"\\]|\\.)*)"|[^]/g, (_, text?: string) => text ?? '');
+const lesson = async (page: Parameters<typeof served>[0], title: string) =>
+  (await served(page)).course.modules.flatMap((module) => module.lessons).find((each) => each.title === title)!;
+const words = (value: unknown): string =>
+  JSON.stringify(value).replace(/"text":"((?:[^"\\]|\\.)*)"|[^]/g, (_, text?: string) => text ?? '');
 
 test('opening and closing lessons makes no operation', async ({ page, app }) => {
   await openDemo(page, app);
@@ -15,7 +17,10 @@ test('opening and closing lessons makes no operation', async ({ page, app }) => 
   expect((await served(page)).revision).toBe(before);
 });
 
-test('each sentence shows its passage; words typed are the author\'s own; undo takes them back', async ({ page, app }) => {
+test("each sentence shows its passage; words typed are the author's own; undo takes them back", async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await openLesson(page, 'Damage');
   const sentence = page.locator('.lesson-page p .evidence').first();
@@ -44,7 +49,9 @@ test('parts are turned, moved, deleted, and come back from the bin', async ({ pa
   const before = await kinds();
   await page.locator('.lesson-page > .page > p.standing').first().click();
   await page.keyboard.press('Control+Alt+3');
-  await expect.poll(async () => (await kinds()).filter((kind) => kind === 'list').length).toBe(before.filter((kind) => kind === 'list').length + 1);
+  await expect
+    .poll(async () => (await kinds()).filter((kind) => kind === 'list').length)
+    .toBe(before.filter((kind) => kind === 'list').length + 1);
   await page.keyboard.press('Alt+ArrowDown');
   await page.keyboard.press('Control+Delete');
   await expect.poll(async () => (await kinds()).length).toBe(before.length - 1);
@@ -80,11 +87,17 @@ test('a question is written by hand where the cursor is', async ({ page, app }) 
   await openLesson(page, 'Red-tag tools');
   await page.locator('.lesson-page .evidence').first().click();
   await page.keyboard.press('Control+Alt+q');
-  await expect.poll(async () => (await served(page)).course.checks.map((check) => check.stem)).toContain('What do you ask?');
+  await expect
+    .poll(async () => (await served(page)).course.checks.map((check) => check.stem))
+    .toContain('What do you ask?');
   const stems = page.locator('.lesson-page .stem');
-  const at = (await stems.evaluateAll((all) => all.map((each) => (each as HTMLTextAreaElement).value))).indexOf('What do you ask?');
+  const at = (await stems.evaluateAll((all) => all.map((each) => (each as HTMLTextAreaElement).value))).indexOf(
+    'What do you ask?',
+  );
   await stems.nth(at).fill('May a red-tag tool go out?');
-  await expect.poll(async () => (await served(page)).course.checks.map((check) => check.stem)).toContain('May a red-tag tool go out?');
+  await expect
+    .poll(async () => (await served(page)).course.checks.map((check) => check.stem))
+    .toContain('May a red-tag tool go out?');
 });
 
 test.describe('hostile content', () => {
@@ -96,8 +109,14 @@ test.describe('hostile content', () => {
     await page.locator('.lesson-page .page').click();
     await page.evaluate(() => {
       const data = new DataTransfer();
-      data.setData('text/html', '<p>Fine <img src=x onerror="window.ran=1"><a href="javascript:window.ran=1">link</a><script>window.ran=1</' + 'script></p><iframe srcdoc="<script>parent.ran=1</script>"></iframe>');
-      document.querySelector('.lesson-page .page')!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+      data.setData(
+        'text/html',
+        '<p>Fine <img src=x onerror="window.ran=1"><a href="javascript:window.ran=1">link</a><script>window.ran=1</' +
+          'script></p><iframe srcdoc="<script>parent.ran=1</script>"></iframe>',
+      );
+      document
+        .querySelector('.lesson-page .page')!
+        .dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
     });
     await expect(page.locator('.lesson-page')).toContainText('Fine');
     await saved(page);

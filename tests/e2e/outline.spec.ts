@@ -1,11 +1,17 @@
 import { expect, newCourse, openDemo, saved, served, test } from './app';
 
-const drawn = async (page: Parameters<typeof served>[0]) => (await served(page)).course.modules.map((module) => `${module.title}: ${module.lessons.map((lesson) => lesson.title).join(', ')}`);
+const drawn = async (page: Parameters<typeof served>[0]) =>
+  (await served(page)).course.modules.map(
+    (module) => `${module.title}: ${module.lessons.map((lesson) => lesson.title).join(', ')}`,
+  );
 
 test.describe('a server that is killed on the way', () => {
   test.use({ mayLog: /net::ERR_|status of 4\d\d/ });
 
-  test('an outline is written by keyboard alone, kept over a reload, and undone across a restart', async ({ page, app }) => {
+  test('an outline is written by keyboard alone, kept over a reload, and undone across a restart', async ({
+    page,
+    app,
+  }) => {
     await newCourse(page, app, 'Sharpening chisels');
     await page.keyboard.press('Alt+3');
     await page.getByRole('button', { name: 'Write the first row' }).click();
@@ -19,7 +25,9 @@ test.describe('a server that is killed on the way', () => {
     expect(await drawn(page)).toEqual(['New module: Why sharp is safe, The stone', 'The angle: The angle']);
     await page.keyboard.press('Alt+ArrowUp');
     await saved(page);
-    await expect.poll(() => drawn(page)).toEqual(['New module: Why sharp is safe, The stone, The angle', 'The angle: ']);
+    await expect
+      .poll(() => drawn(page))
+      .toEqual(['New module: Why sharp is safe, The stone, The angle', 'The angle: ']);
     await page.keyboard.press('ArrowUp');
     await page.keyboard.press('Shift+ArrowDown');
     await page.keyboard.press('Control+Delete');
@@ -29,7 +37,9 @@ test.describe('a server that is killed on the way', () => {
     await expect(page.locator('[data-row]')).toHaveCount(3);
     await app.restart();
     await page.keyboard.press('Control+z');
-    await expect.poll(() => drawn(page)).toEqual(['New module: Why sharp is safe, The stone, The angle', 'The angle: ']);
+    await expect
+      .poll(() => drawn(page))
+      .toEqual(['New module: Why sharp is safe, The stone, The angle', 'The angle: ']);
     for (let time = 0; time < 12; time++) await page.keyboard.press('Control+z');
     await expect.poll(() => drawn(page), { timeout: 20_000 }).toEqual([]);
     await page.keyboard.press('Control+Shift+z');
@@ -50,7 +60,13 @@ test('rows are dragged over any distance', async ({ page, app }) => {
   await page.mouse.move(to.x + 40, to.y + to.height - 2, { steps: 4 });
   await page.mouse.up();
   await saved(page);
-  await expect.poll(async () => (await served(page)).course.modules.find((module) => module.title === 'Checking a tool in')!.lessons.map((lesson) => lesson.title)).toContain('Batteries');
+  await expect
+    .poll(async () =>
+      (await served(page)).course.modules
+        .find((module) => module.title === 'Checking a tool in')!
+        .lessons.map((lesson) => lesson.title),
+    )
+    .toContain('Batteries');
   await page.keyboard.press('Control+z');
 });
 
@@ -59,7 +75,17 @@ test('a reviewer reads and changes nothing', async ({ page, app }) => {
   await expect(page.locator('[data-part=title]').first()).toHaveAttribute('readonly', '');
   await expect(page.getByRole('button', { name: 'Draft again' })).toHaveCount(0);
   const { course } = await served(page);
-  const status = await page.evaluate(async (id) => (await fetch(`/api/courses/${id}/operations`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ since: 0, changes: [] }) })).status, (course as unknown as { id: string }).id);
+  const status = await page.evaluate(
+    async (id) =>
+      (
+        await fetch(`/api/courses/${id}/operations`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ since: 0, changes: [] }),
+        })
+      ).status,
+    (course as unknown as { id: string }).id,
+  );
   expect(status).toBe(403);
 });
 
@@ -78,6 +104,8 @@ test('what two windows change in one place is shown, and nothing is lost', async
   await expect(other.getByText('Somebody changed the same place meanwhile')).toBeVisible();
   await expect(other.locator('.conflict')).toContainText('As the first window says');
   await other.getByRole('button', { name: 'Keep mine', exact: true }).click();
-  await expect.poll(async () => JSON.stringify((await served(other)).course.modules)).toContain('As the second window says');
+  await expect
+    .poll(async () => JSON.stringify((await served(other)).course.modules))
+    .toContain('As the second window says');
   await other.close();
 });

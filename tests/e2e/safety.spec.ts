@@ -17,7 +17,8 @@ function ask(url: string, method: string, headers: Record<string, string> = {}):
 test('every route without the right is refused', async ({ page, app }) => {
   await openDemo(page, app);
   const id = ((await served(page)).course as unknown as { id: string }).id;
-  const fill = (pattern: string) => pattern.replace(/:(\w+)/g, (_, name: string) => (name === 'course' ? id : 'aabcdefghij2'));
+  const fill = (pattern: string) =>
+    pattern.replace(/:(\w+)/g, (_, name: string) => ({ course: id, hash: 'a'.repeat(64) })[name] ?? 'aabcdefghij2');
   for (const [method, pattern, right] of RIGHTS) {
     const status = await ask(`${app.url}${fill(pattern)}`, method, { 'content-type': 'application/json' });
     if (right === 'anyone') expect(status, `${method} ${pattern}`).not.toBe(401);
@@ -47,7 +48,13 @@ test('other hosts and pages of others are refused', async ({ page, app }) => {
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax' });
   expect(await ask(`${app.url}/api/courses`, 'GET', signed)).toBe(200);
   expect(await ask(`${app.url}/api/courses`, 'GET', { ...signed, host: 'evil.example' })).toBe(403);
-  expect(await ask(`${app.url}/api/courses`, 'POST', { ...signed, origin: 'http://evil.example', 'content-type': 'application/json' })).toBe(403);
+  expect(
+    await ask(`${app.url}/api/courses`, 'POST', {
+      ...signed,
+      origin: 'http://evil.example',
+      'content-type': 'application/json',
+    }),
+  ).toBe(403);
 });
 
 test('pages carry a strict policy, answers cannot be framed or sniffed', async ({ app }) => {
@@ -87,7 +94,11 @@ test('without a demo the first to come owns the installation, and nobody comes i
     await page.getByLabel('Password').fill('ten letters or more');
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.getByRole('heading', { name: 'Your courses stand here' })).toBeVisible();
-    const again = await fetch(`${url}/api/first-owner`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'X', login: 'xx', password: 'ten letters or more' }) });
+    const again = await fetch(`${url}/api/first-owner`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'X', login: 'xx', password: 'ten letters or more' }),
+    });
     expect(((await again.json()) as { data: { code: string } }).data.code).toBe('has-owner');
     const { demoPeople } = (await (await fetch(`${url}/api/start`)).json()) as { demoPeople: unknown[] };
     expect(demoPeople).toEqual([]);
@@ -97,7 +108,11 @@ test('without a demo the first to come owns the installation, and nobody comes i
 test.describe('a server that is gone', () => {
   test.use({ mayLog: /ERR_FAILED|status of [45]\d\d/ });
 
-  test('catches up with what it heard of but could not fetch, and when it was not let in to hear', async ({ page, app, context }) => {
+  test('catches up with what it heard of but could not fetch, and when it was not let in to hear', async ({
+    page,
+    app,
+    context,
+  }) => {
     await openDemo(page, app);
     const other = await context.newPage();
     const field = (where: typeof page) => where.locator('[data-row] [data-part=purpose]').first();
@@ -123,14 +138,19 @@ test.describe('a server that is gone', () => {
     await expect(page.locator('header [role=status]')).toHaveText(/Not saved yet/);
     await page.unroute('**/operations');
     await page.reload();
-    await expect.poll(async () => JSON.stringify((await served(page)).course.modules)).toContain('Typed while the server was away');
+    await expect
+      .poll(async () => JSON.stringify((await served(page)).course.modules))
+      .toContain('Typed while the server was away');
   });
 });
 
 test.describe('people of an installation', () => {
   test.use({ mayLog: /status of 4\d\d/ });
 
-  test('are added, choose a password, are offered a part and accept it, leave it, and are taken out; the audit says so', async ({ page, browser }) => {
+  test('are added, choose a password, are offered a part and accept it, leave it, and are taken out; the audit says so', async ({
+    page,
+    browser,
+  }) => {
     test.setTimeout(120_000);
     await withOwnApp('demo', async (app) => {
       await openDemo(page, app);
@@ -195,7 +215,12 @@ test.describe('people of an installation', () => {
       await hers.getByPlaceholder('A lesson, a source').fill('leave this course');
       await hers.keyboard.press('Enter');
       await expect(hers.getByRole('heading', { name: 'Courses', exact: true })).toBeVisible();
-      expect(await hers.evaluate(async (path) => (await fetch(path)).status, `/api/courses/${/course\/([a-z0-9]+)/.exec(address)![1]}`)).toBe(404);
+      expect(
+        await hers.evaluate(
+          async (path) => (await fetch(path)).status,
+          `/api/courses/${/course\/([a-z0-9]+)/.exec(address)![1]}`,
+        ),
+      ).toBe(404);
 
       // Two devices; one ends the other.
       const phone = await (await browser.newContext()).newPage();
@@ -211,13 +236,24 @@ test.describe('people of an installation', () => {
       expect(await phone.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
 
       await page.goto(`${app.url}/people`);
-      await page.getByRole('row', { name: /Priya Holt/ }).getByRole('button', { name: 'take out' }).click();
+      await page
+        .getByRole('row', { name: /Priya Holt/ })
+        .getByRole('button', { name: 'take out' })
+        .click();
       await page.getByRole('button', { name: 'Take out without the name' }).click();
       await expect(page.getByRole('cell', { name: 'Priya Holt' })).toHaveCount(0);
       expect(await hers.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
 
       await page.goto(`${app.url}/audit`);
-      for (const what of ['added a person', 'offered a part in', 'accepted a part in', 'left or declined', 'changed their password', 'took a person out']) await expect(page.getByRole('cell', { name: what, exact: true }).first()).toBeVisible();
+      for (const what of [
+        'added a person',
+        'offered a part in',
+        'accepted a part in',
+        'left or declined',
+        'changed their password',
+        'took a person out',
+      ])
+        await expect(page.getByRole('cell', { name: what, exact: true }).first()).toBeVisible();
       expect(await page.locator('tbody').textContent()).not.toContain('Priya');
       await page.getByLabel('What happened').click();
       await page.getByRole('option', { name: 'Deletions' }).click();
@@ -229,7 +265,10 @@ test.describe('people of an installation', () => {
     });
   });
 
-  test('a deleted course lies in its author\'s bin with its learners, and comes back; an orphaned one is taken on by the owner', async ({ page, browser }) => {
+  test("a deleted course lies in its author's bin with its learners, and comes back; an orphaned one is taken on by the owner", async ({
+    page,
+    browser,
+  }) => {
     test.setTimeout(90_000);
     await withOwnApp('demo', async (app) => {
       await openDemo(page, app, 'Ines Marlow');
@@ -255,9 +294,18 @@ test.describe('people of an installation', () => {
       await toms.goto(`${app.url}/sign-in`);
       await toms.getByRole('button', { name: 'Tom Ashby' }).click();
       await expect(toms.getByRole('heading', { name: 'Courses' })).toBeVisible();
-      await toms.evaluate(async () => fetch('/api/courses', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ title: 'Toms own' }) }));
+      await toms.evaluate(async () =>
+        fetch('/api/courses', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ title: 'Toms own' }),
+        }),
+      );
       await page.goto(`${app.url}/people`);
-      await page.getByRole('row', { name: /Tom Ashby/ }).getByRole('button', { name: 'take out' }).click();
+      await page
+        .getByRole('row', { name: /Tom Ashby/ })
+        .getByRole('button', { name: 'take out' })
+        .click();
       await page.getByRole('button', { name: 'Take out, what they did keeps their name' }).click();
       await page.getByRole('button', { name: 'take it on' }).click();
       await page.goto(app.url);

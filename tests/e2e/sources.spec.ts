@@ -7,7 +7,9 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   await newCourse(page, app, 'Carrying samples');
   const broken = join(app.folder, 'broken.docx');
   writeFileSync(broken, 'PK\u0003\u0004 not a document');
-  await page.getByLabel('Files to add').setInputFiles(['eval/documents/sample-courier.md', 'eval/documents/lone-working.txt', broken]);
+  await page
+    .getByLabel('Files to add')
+    .setInputFiles(['eval/documents/sample-courier.md', 'eval/documents/lone-working.txt', broken]);
   await expect(page.getByRole('link', { name: /Carrying samples between/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Lone working and home visits/ })).toBeVisible();
   await expect(page.locator('.uploads .refused')).toContainText('damaged');
@@ -16,7 +18,9 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   await expect(page.getByText('holds the same as')).toBeVisible();
   await page.getByRole('button', { name: 'Paste or type text' }).click();
   await page.getByLabel('Title', { exact: true }).fill('What the drivers say');
-  await page.getByLabel('Text', { exact: true }).fill('# Notes\n\nDrivers must ring before noon if a van is full, because the second van leaves at one o\'clock.\n');
+  await page
+    .getByLabel('Text', { exact: true })
+    .fill("# Notes\n\nDrivers must ring before noon if a van is full, because the second van leaves at one o'clock.\n");
   await page.getByRole('button', { name: 'Add as a source' }).click();
   await expect(page.getByRole('link', { name: 'What the drivers say' })).toBeVisible();
   await page.getByRole('link', { name: /Carrying samples between/ }).click();
@@ -46,7 +50,10 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   const lessons = course.modules.flatMap((module) => module.lessons);
   expect(lessons.every((lesson) => lesson.state === 'drafted' && lesson.blocks.length > 0)).toBe(true);
   expect(course.checks.length).toBeGreaterThan(3);
-  const blank = async () => (await served(page)).course.modules.flatMap((module) => module.lessons).filter((lesson) => lesson.blocks.length === 0).length;
+  const blank = async () =>
+    (await served(page)).course.modules
+      .flatMap((module) => module.lessons)
+      .filter((lesson) => lesson.blocks.length === 0).length;
   await page.keyboard.press('Control+z');
   await expect.poll(blank).toBe(1);
   // Back to the outline as it was kept, and forward again.
@@ -88,7 +95,10 @@ test('offers are taken and refused by key', async ({ page, app }) => {
 test('a course goes out as an archive and comes in again', async ({ page, app }) => {
   await openDemo(page, app);
   const before = (await served(page)).course;
-  const bytes = await page.evaluate(async (id) => Array.from(new Uint8Array(await (await fetch(`/api/courses/${id}/archive`)).arrayBuffer())), (before as unknown as { id: string }).id);
+  const bytes = await page.evaluate(
+    async (id) => Array.from(new Uint8Array(await (await fetch(`/api/courses/${id}/archive`)).arrayBuffer())),
+    (before as unknown as { id: string }).id,
+  );
   const path = join(app.folder, 'copy.uplift.zip');
   writeFileSync(path, Uint8Array.from(bytes));
   await enter(page, app);
@@ -99,7 +109,10 @@ test('a course goes out as an archive and comes in again', async ({ page, app })
   expect(copy.title).toBe(before.title);
 });
 
-test('sources that contradict each other are shown side by side, settled by their author, and taken back', async ({ page, app }) => {
+test('sources that contradict each other are shown side by side, settled by their author, and taken back', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await page.keyboard.press('Alt+2');
   const place = page.getByRole('region', { name: 'Where the sources contradict each other' });
@@ -138,14 +151,23 @@ test('a newer version of a source says what changed, and what of the course stoo
   const path = join(app.folder, 'coordinators-notes.md');
   const text = readFileSync('demo/files/coordinators-notes.md', 'utf8');
   const changing = text.split('\n\n').find((each) => each.startsWith('When there is a queue'))!;
-  writeFileSync(path, text.replace(changing, changing.replace('When there is a queue', 'When there is a long queue')) + '\n\nThe return box is emptied before the desk opens.\n');
+  writeFileSync(
+    path,
+    text.replace(changing, changing.replace('When there is a queue', 'When there is a long queue')) +
+      '\n\nThe return box is emptied before the desk opens.\n',
+  );
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^A newer version of Coordinator/ }).click();
   await (await chooser).setFiles(path);
   const place = page.getByRole('region', { name: /newer version/ });
   await expect(place).toContainText('1 changed, 0 gone, 1 new');
   await expect(place).toContainText('of the course stood on what changed or is gone');
-  await expect(place.getByRole('row', { name: /^changed/ }).getByRole('link').first()).toBeVisible();
+  await expect(
+    place
+      .getByRole('row', { name: /^changed/ })
+      .getByRole('link')
+      .first(),
+  ).toBeVisible();
   await looksRight(page);
   await place.getByRole('button', { name: 'Close' }).click();
   await expect(place).toHaveCount(0);
@@ -163,7 +185,10 @@ test('a newer version of a source says what changed, and what of the course stoo
   await saved(page);
 });
 
-test('sources are searched, corrected by key, and given another standing; all of it undone like anything', async ({ page, app }) => {
+test('sources are searched, corrected by key, and given another standing; all of it undone like anything', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await page.keyboard.press('Alt+2');
   await expect(page.getByRole('link', { name: 'Lending Policy' }).first()).toBeVisible();
@@ -190,10 +215,17 @@ test('sources are searched, corrected by key, and given another standing; all of
   await page.getByRole('button', { name: '2 corrections' }).click();
   await looksRight(page);
   await saved(page);
-  expect((await served(page)).course).toMatchObject({ corrections: [{ kind: 'focus' }, { kind: 'not', claim: 'rule' }], supporting: [expect.any(String)] });
+  expect((await served(page)).course).toMatchObject({
+    corrections: [{ kind: 'focus' }, { kind: 'not', claim: 'rule' }],
+    supporting: [expect.any(String)],
+  });
   for (const left of [1, 1, 0]) {
     await page.keyboard.press('Control+z');
-    await expect.poll(async () => ((await served(page)).course as unknown as { corrections?: unknown[] }).corrections?.length ?? 0).toBe(left);
+    await expect
+      .poll(
+        async () => ((await served(page)).course as unknown as { corrections?: unknown[] }).corrections?.length ?? 0,
+      )
+      .toBe(left);
   }
 });
 
@@ -209,7 +241,9 @@ test('what an author knows is asked, answered, and becomes a source; topics are 
   await looksRight(page);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   const box = page.getByLabel(/^Which rules hold for handing out ladders/);
-  await box.fill('A ladder must stand on firm ground before anybody climbs it.\nIf a rung is loose, the volunteer must hang a red tag on the ladder within one minute.\nNobody may climb higher than three metres, because the ladder tips there.\nEvery ladder must be wiped with a dry cloth before it goes back to the wall, because wet rungs are slippery.\nThe volunteer should ask who holds the foot of the ladder.');
+  await box.fill(
+    'A ladder must stand on firm ground before anybody climbs it.\nIf a rung is loose, the volunteer must hang a red tag on the ladder within one minute.\nNobody may climb higher than three metres, because the ladder tips there.\nEvery ladder must be wiped with a dry cloth before it goes back to the wall, because wet rungs are slippery.\nThe volunteer should ask who holds the foot of the ladder.',
+  );
   await saved(page);
   await page.getByRole('button', { name: 'Put into the sources' }).click();
   await expect(page.getByText('The sources hold your answers.')).toBeVisible();
@@ -234,7 +268,10 @@ test('two sources stand side by side, and what differs becomes a lesson', async 
   await newCourse(page, app, 'Fees');
   const file = (name: string, fee: string) => {
     const path = join(app.folder, name);
-    writeFileSync(path, `# ${name}\n\nThe late fee is ${fee} per day for hand tools. A reminder goes out on the second day.\n`);
+    writeFileSync(
+      path,
+      `# ${name}\n\nThe late fee is ${fee} per day for hand tools. A reminder goes out on the second day.\n`,
+    );
     return path;
   };
   await page.getByLabel('Files to add').setInputFiles([file('old.md', '£2'), file('new.md', '£3')]);
@@ -252,7 +289,10 @@ test('two sources stand side by side, and what differs becomes a lesson', async 
 test('the shelf holds the sources of all courses, for search and for use', async ({ page, app }) => {
   await newCourse(page, app, 'Second course');
   await page.keyboard.press('Alt+y');
-  await page.getByRole('checkbox', { name: /Battery and Charger Guide/ }).first().check();
+  await page
+    .getByRole('checkbox', { name: /Battery and Charger Guide/ })
+    .first()
+    .check();
   await looksRight(page);
   await page.getByRole('button', { name: 'Use in this course' }).click();
   await page.getByRole('link', { name: 'Battery and Charger Guide' }).click();
@@ -276,16 +316,24 @@ test('the shelf holds the sources of all courses, for search and for use', async
   await expect(page.locator('.found li').first()).toContainText('swollen');
 });
 
-test('formatted text keeps its form when pasted, and a talk comes with the link to its video', async ({ page, app }) => {
+test('formatted text keeps its form when pasted, and a talk comes with the link to its video', async ({
+  page,
+  app,
+}) => {
   await newCourse(page, app, 'Pasted');
   await page.getByRole('button', { name: 'Paste or type text' }).click();
   await page.getByLabel('Title', { exact: true }).fill('From a page');
   await page.getByLabel('Text', { exact: true }).evaluate((box) => {
     const data = new DataTransfer();
-    data.setData('text/html', '<html><body><h2>Returns</h2><p>A member must <b>wipe</b> every saw.</p><ul><li>Blade first</li></ul><table><tr><th>Tool</th><th>Days</th></tr><tr><td>Saw</td><td>7</td></tr></table><script>window.bad = 1</script></body></html>');
+    data.setData(
+      'text/html',
+      '<html><body><h2>Returns</h2><p>A member must <b>wipe</b> every saw.</p><ul><li>Blade first</li></ul><table><tr><th>Tool</th><th>Days</th></tr><tr><td>Saw</td><td>7</td></tr></table><script>window.bad = 1</script></body></html>',
+    );
     box.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
   });
-  await expect(page.getByLabel('Text', { exact: true })).toHaveValue(/^## Returns\n\nA member must \*\*wipe\*\* every saw\.\n\n- +Blade first\n\n\| Tool \| Days \|/);
+  await expect(page.getByLabel('Text', { exact: true })).toHaveValue(
+    /^## Returns\n\nA member must \*\*wipe\*\* every saw\.\n\n- +Blade first\n\n\| Tool \| Days \|/,
+  );
   await page.getByRole('button', { name: 'Add as a source' }).click();
   await page.getByRole('link', { name: 'From a page' }).click();
   await expect(page.locator('.passage')).toHaveCount(3);
@@ -295,7 +343,11 @@ test('formatted text keeps its form when pasted, and a talk comes with the link 
   await page.getByRole('tab', { name: /video/ }).click();
   await page.getByLabel('Address of the video').fill('https://videos.example/desk');
   await page.getByLabel('Title', { exact: true }).fill('At the desk');
-  await page.getByLabel('What is said in it').fill('[0:05] Look at the cable before you look at the tool.\n[1:10] If the tag is missing, do not lend the tool.\n[2:40] Write the number on the slip.');
+  await page
+    .getByLabel('What is said in it')
+    .fill(
+      '[0:05] Look at the cable before you look at the tool.\n[1:10] If the tag is missing, do not lend the tool.\n[2:40] Write the number on the slip.',
+    );
   await looksRight(page);
   await page.getByRole('button', { name: 'Add the talk' }).click();
   await expect(page.getByRole('row', { name: /At the desk/ })).toContainText('Talk');
@@ -303,7 +355,11 @@ test('formatted text keeps its form when pasted, and a talk comes with the link 
 
 test('a table of a source is read as one, with the names of its columns', async ({ page, app }) => {
   await newCourse(page, app, 'Prices');
-  await page.getByLabel('Files to add').setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from('Tool,Price\nSaw,£12\nDrill,£9\n') });
+  await page.getByLabel('Files to add').setInputFiles({
+    name: 'prices.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Tool,Price\nSaw,£12\nDrill,£9\n'),
+  });
   await page.getByRole('link', { name: 'prices' }).first().click();
   await expect(page.locator('.cells')).toHaveText(['ToolPriceSaw£12', 'Drill£9']);
   await expect(page.getByText('Nothing in it was taken for a rule')).toBeVisible();

@@ -1,19 +1,41 @@
 import type { Page } from '@playwright/test';
 import { enter, expect, newCourse, openDemo, openLesson, saved, served, test } from './app';
 
-// Everything here types as people do: a key every 60 to 120 ms, clicks elsewhere in between. What was typed is compared with what the server holds.
-const type = (page: Page, text: string) => page.keyboard.type(text, { delay: 60 + (text.length * 7) % 60 });
+// Everything here types as people do: a key every 60 to 120 ms, clicks elsewhere in between. What was typed is compared
+// with what the server holds.
+const type = (page: Page, text: string) => page.keyboard.type(text, { delay: 60 + ((text.length * 7) % 60) });
 
-type Held = { course: { title: string; takes: { of: string; field: string; value: unknown; made: { why: string } }[]; objectives: { id: string; text: string }[]; answers?: { question: string; text: string }[]; brief: { promise: string; audience: { who: string }; outcomes: string[] };
-  modules: { id: string; title: string; purpose: string; lessons: { id: string; title: string; objectiveIds: string[]; blocks: { id: string; kind: string; body: unknown }[] }[] }[]; checks: { id: string; stem: string; options: { text: string; feedback: { text?: string } }[] }[] } };
+type Held = {
+  course: {
+    title: string;
+    takes: { of: string; field: string; value: unknown; made: { why: string } }[];
+    objectives: { id: string; text: string }[];
+    answers?: { question: string; text: string }[];
+    brief: { promise: string; audience: { who: string }; outcomes: string[] };
+    modules: {
+      id: string;
+      title: string;
+      purpose: string;
+      lessons: {
+        id: string;
+        title: string;
+        objectiveIds: string[];
+        blocks: { id: string; kind: string; body: unknown }[];
+      }[];
+    }[];
+    checks: { id: string; stem: string; options: { text: string; feedback: { text?: string } }[] }[];
+  };
+};
 const held = async (page: Page) => (await served(page)) as unknown as Held;
 const lessons = async (page: Page) => (await held(page)).course.modules.flatMap((module) => module.lessons);
-const words = async (page: Page, title: string) => JSON.stringify((await lessons(page)).find((lesson) => lesson.title === title)?.blocks ?? []);
+const words = async (page: Page, title: string) =>
+  JSON.stringify((await lessons(page)).find((lesson) => lesson.title === title)?.blocks ?? []);
 const field = (page: Page, row: string, part: string) => page.locator(`[data-row="${row}"] [data-part=${part}]`);
 /** The id of a row by its title. */
 const rowOf = async (page: Page, title: string) => {
   const { course } = await held(page);
-  return (course.modules.find((module) => module.title === title) ?? course.modules.flatMap((module) => module.lessons).find((lesson) => lesson.title === title))!.id;
+  return (course.modules.find((module) => module.title === title) ??
+    course.modules.flatMap((module) => module.lessons).find((lesson) => lesson.title === title))!.id;
 };
 const can = async (page: Page, id: string) => {
   const { course } = await held(page);
@@ -21,9 +43,16 @@ const can = async (page: Page, id: string) => {
   return course.objectives.find((objective) => objective.id === lesson.objectiveIds[0])?.text;
 };
 
-test('in the outline every word stays: left by a click on another row, by Tab, by arrows, at once or after a pause', async ({ page, app }) => {
+test('in the outline every word stays: left by a click on another row, by Tab, by arrows, at once or after a pause', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
-  const [one, two, three] = [await rowOf(page, 'Late returns'), await rowOf(page, 'Damage'), await rowOf(page, 'Charging')];
+  const [one, two, three] = [
+    await rowOf(page, 'Late returns'),
+    await rowOf(page, 'Damage'),
+    await rowOf(page, 'Charging'),
+  ];
   // Typed and left at once by a click on another row.
   await field(page, one, 'can').click();
   await page.keyboard.press('Control+a');
@@ -109,13 +138,18 @@ test('rows are made and named one after another at typing speed, with moves in b
   await type(page, 'Strop a blade');
   await page.getByRole('heading', { name: 'Outline' }).click();
   await saved(page);
-  await expect.poll(async () => (await lessons(page)).map((lesson) => lesson.title)).toEqual(['Why sharp is safe', 'The stone', 'The strop', 'The angle']);
+  await expect
+    .poll(async () => (await lessons(page)).map((lesson) => lesson.title))
+    .toEqual(['Why sharp is safe', 'The stone', 'The strop', 'The angle']);
   expect(await can(page, await rowOf(page, 'The strop'))).toBe('Strop a blade');
   await page.keyboard.press('Control+z');
   await expect.poll(() => rowOf(page, 'The strop').then((id) => can(page, id))).toBeUndefined();
 });
 
-test('in a lesson typing goes on in what was just made: parts, turned parts, aims, questions, answers, feedback', async ({ page, app }) => {
+test('in a lesson typing goes on in what was just made: parts, turned parts, aims, questions, answers, feedback', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await openLesson(page, 'Charging');
   // A part added by the menu.
@@ -136,13 +170,17 @@ test('in a lesson typing goes on in what was just made: parts, turned parts, aim
   await page.keyboard.press('Control+a');
   await type(page, 'Charge a pack without watching it');
   await page.locator('.lesson-page .evidence').first().click();
-  await expect.poll(async () => (await held(page)).course.objectives.map((objective) => objective.text)).toContain('Charge a pack without watching it');
+  await expect
+    .poll(async () => (await held(page)).course.objectives.map((objective) => objective.text))
+    .toContain('Charge a pack without watching it');
   // A question of one's own: its stem is marked, its answers follow.
   await page.keyboard.press('Control+Alt+q');
   await expect(page.locator('.lesson-page textarea.stem').last()).toBeVisible();
   await page.waitForTimeout(200);
   await type(page, 'How long may a pack charge?');
-  await expect.poll(async () => (await held(page)).course.checks.map((check) => check.stem)).toContain('How long may a pack charge?');
+  await expect
+    .poll(async () => (await held(page)).course.checks.map((check) => check.stem))
+    .toContain('How long may a pack charge?');
   const { id } = (await held(page)).course.checks.find((check) => check.stem === 'How long may a pack charge?')!;
   const card = page.locator(`.lesson-page [data-check="${id}"]`);
   await card.getByRole('button', { name: 'Another answer' }).click();
@@ -150,10 +188,15 @@ test('in a lesson typing goes on in what was just made: parts, turned parts, aim
   await card.getByLabel('Feedback to As long as it likes').click();
   await type(page, 'No: after three hours it is broken.');
   await page.locator('.lesson-page .evidence').first().click();
-  await expect.poll(async () => (await held(page)).course.checks.find((check) => check.id === id)!.options.at(-1)).toMatchObject({ text: 'As long as it likes', feedback: { text: 'No: after three hours it is broken.' } });
+  await expect
+    .poll(async () => (await held(page)).course.checks.find((check) => check.id === id)!.options.at(-1))
+    .toMatchObject({ text: 'As long as it likes', feedback: { text: 'No: after three hours it is broken.' } });
 });
 
-test('brief and answers keep every letter, also when one leaves the room in the middle of a word', async ({ page, app }) => {
+test('brief and answers keep every letter, also when one leaves the room in the middle of a word', async ({
+  page,
+  app,
+}) => {
   await newCourse(page, app, 'Mowers');
   await page.keyboard.press('Alt+1');
   await page.getByLabel('What it promises').click();
@@ -163,7 +206,9 @@ test('brief and answers keep every letter, also when one leaves the room in the 
   // Straight to another room, with nothing given away yet.
   await page.keyboard.press('Alt+3');
   await expect(page.getByRole('heading', { name: 'Outline', exact: true })).toBeVisible();
-  await expect.poll(async () => (await held(page)).course.brief).toMatchObject({ promise: 'You mow and keep your toes', audience: { who: 'Saturday volunteers' } });
+  await expect
+    .poll(async () => (await held(page)).course.brief)
+    .toMatchObject({ promise: 'You mow and keep your toes', audience: { who: 'Saturday volunteers' } });
   await page.keyboard.press('Alt+2');
   await page.getByRole('link', { name: 'What I know' }).click();
   const box = page.locator('.answer textarea').first();
@@ -173,13 +218,19 @@ test('brief and answers keep every letter, also when one leaves the room in the 
   await page.getByRole('link', { name: 'Uplift Path, all courses' }).click();
   await expect(page.getByRole('heading', { name: 'Courses', exact: true })).toBeVisible();
   await page.goBack();
-  await expect.poll(async () => (await held(page)).course.answers?.map((answer) => answer.text)).toEqual(['Never reach under a mower.']);
+  await expect
+    .poll(async () => (await held(page)).course.answers?.map((answer) => answer.text))
+    .toEqual(['Never reach under a mower.']);
 });
 
 test.describe('connections that are slow or cut', () => {
   test.use({ mayLog: /net::ERR_|status of [45]\d\d/ });
 
-  test('two windows in one paragraph: both texts are in the course, after a reload and on another device', async ({ page, app, context }) => {
+  test('two windows in one paragraph: both texts are in the course, after a reload and on another device', async ({
+    page,
+    app,
+    context,
+  }) => {
     await openDemo(page, app);
     await openLesson(page, 'Damage');
     const other = await context.newPage();
@@ -207,7 +258,11 @@ test.describe('connections that are slow or cut', () => {
     await other.close();
   });
 
-  test('typed without a connection into a lesson that was deleted meanwhile: kept, and put back with it', async ({ page, app, browser }) => {
+  test('typed without a connection into a lesson that was deleted meanwhile: kept, and put back with it', async ({
+    page,
+    app,
+    browser,
+  }) => {
     await openDemo(page, app);
     await openLesson(page, 'Charging');
     await page.route('**/api/courses/*/operations', (route) => route.abort());
@@ -262,7 +317,9 @@ test.describe('connections that are slow or cut', () => {
     await expect.poll(() => can(page, one), { timeout: 30_000 }).toBe('Settle a late return');
     await expect.poll(() => words(page, 'Damage'), { timeout: 30_000 }).toContain('Slowly typed.');
     expect((await words(page, 'Damage')).split('Slowly typed.')).toHaveLength(2);
-    await expect.poll(async () => (await held(page)).course.brief.audience.who, { timeout: 30_000 }).toMatch(/ and friends$/);
+    await expect
+      .poll(async () => (await held(page)).course.brief.audience.who, { timeout: 30_000 })
+      .toMatch(/ and friends$/);
     expect((await held(page)).course.takes.filter((take) => take.made.why === 'conflict')).toEqual([]);
   });
 
@@ -284,11 +341,14 @@ test.describe('connections that are slow or cut', () => {
     await mine;
     await saved(page);
     await saved(other);
-    await expect.poll(() => words(page, 'Damage')).toContain('One two three four five six seven eight nine ten eleven twelve.');
+    await expect
+      .poll(() => words(page, 'Damage'))
+      .toContain('One two three four five six seven eight nine ten eleven twelve.');
     expect(await can(page, late)).toMatch(/ soon$/);
     expect(await can(page, reach)).toMatch(/ soon$/);
     // Undo is each author's own, whichever window they use: the last gesture first.
-    for (let time = 0; time < 12 && (await words(page, 'Damage')).includes('One two'); time++) await other.keyboard.press('Control+z');
+    for (let time = 0; time < 12 && (await words(page, 'Damage')).includes('One two'); time++)
+      await other.keyboard.press('Control+z');
     await expect(page.locator('.lesson-page')).not.toContainText('eleven twelve.');
     await other.close();
   });
@@ -333,7 +393,10 @@ test('a version is looked at, lesson by lesson, before going back to it', async 
   await expect.poll(() => words(page, 'Damage')).toContain('Changed since.');
 });
 
-test('a page that was worked on keeps its words when it is drafted again; the draft lies beside it, with name, time and what differs', async ({ page, app }) => {
+test('a page that was worked on keeps its words when it is drafted again; the draft lies beside it, with name, time and what differs', async ({
+  page,
+  app,
+}) => {
   await openDemo(page, app);
   await openLesson(page, 'Charging');
   await page.locator('.lesson-page > .page > p.standing').first().click();
@@ -353,7 +416,11 @@ test('a page that was worked on keeps its words when it is drafted again; the dr
   await expect.poll(async () => JSON.stringify((await held(page)).course.takes)).toContain('Fresh draft');
 });
 
-test('what is set and typed for a release stays: away in the middle of a word, after a reload, with another window at work', async ({ page, app, context }) => {
+test('what is set and typed for a release stays: away in the middle of a word, after a reload, with another window at work', async ({
+  page,
+  app,
+  context,
+}) => {
   await openDemo(page, app);
   const other = await context.newPage();
   await openDemo(other, app);

@@ -17,7 +17,16 @@ test.describe('every view is accessible and fits', () => {
       await page.locator('.lesson-page .evidence').first().click();
       await expect(page.locator('.pane mark')).toBeVisible();
       await looksRight(page);
-      for (const [key, heading] of [['Alt+1', 'Brief'], ['Alt+2', 'Sources'], ['Alt+4', 'Lessons'], ['Alt+5', 'Checks'], ['Alt+6', 'Release'], ['Alt+7', 'Results'], ['Alt+8', 'Bin'], ['Alt+9', 'People']] as const) {
+      for (const [key, heading] of [
+        ['Alt+1', 'Brief'],
+        ['Alt+2', 'Sources'],
+        ['Alt+4', 'Lessons'],
+        ['Alt+5', 'Checks'],
+        ['Alt+6', 'Release'],
+        ['Alt+7', 'Results'],
+        ['Alt+8', 'Bin'],
+        ['Alt+9', 'People'],
+      ] as const) {
         await page.keyboard.press(key);
         await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();
         await looksRight(page);

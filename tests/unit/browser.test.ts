@@ -3,14 +3,34 @@ import { describe, expect, it } from 'vitest';
 
 const modules = JSON.parse(readFileSync('.nuxt/browser-modules.json', 'utf8')) as string[];
 
+/** The rooms of the core that run in the browser. */
+const ROOMS = new Set(['document', 'blocks', 'checks', 'words', 'course', 'brief', 'learning', 'picture', 'source']);
+
 describe('what reaches the browser', () => {
-  it('of the core is the document, sizes, the learner\'s view with its marking, pictures and types, and nothing that reads, understands or drafts', () => {
-    const rooms = new Set(modules.filter((id) => id !== 'core/check/marking.ts').flatMap((id) => /^core\/(\w+)\//.exec(id)?.[1] ?? []));
+  it("of the core is the document, sizes, the learner's view with its marking, pictures and types, and nothing that reads, understands or drafts", () => {
+    const rooms = new Set(modules.flatMap((id) => /^core\/(\w+)\//.exec(id)?.[1] ?? []));
     expect(rooms.has('course')).toBe(true);
-    expect([...rooms].filter((room) => !['course', 'brief', 'learning', 'picture', 'source'].includes(room))).toEqual([]);
+    expect([...rooms].filter((room) => !ROOMS.has(room))).toEqual([]);
+    // Of a kind its form and its marking, not how it is drafted or put on a page without a script.
+    expect(modules.filter((id) => /^core\/(blocks|checks)\/.*(draft|page)s?\.ts$/.test(id))).toEqual([]);
     // What a passage is and how it looks on a page; not how it is cut out of a document.
-    expect(modules.filter((id) => /^core\/source\//.test(id)).filter((id) => !/\/(source|words|languages|cells|rich|on-page)\.ts$/.test(id))).toEqual([]);
+    expect(
+      modules
+        .filter((id) => /^core\/source\//.test(id))
+        .filter((id) => !/\/(source|words|languages|cells|rich|on-page)\.ts$/.test(id)),
+    ).toEqual([]);
   });
 
-  it.each(['better-sqlite3', 'wink', 'snowball', 'mammoth', 'unpdf', 'linkedom', 'apexcharts', 'vaul', 'server/'])('is free of %s', (name) => expect(modules.filter((id) => id.includes(name) && !/node_modules\/(nuxt|@nuxt|vue)/.test(id) && (name !== 'server/' || id.startsWith('server/')))).toEqual([]));
+  it.each(['better-sqlite3', 'wink', 'snowball', 'mammoth', 'unpdf', 'linkedom', 'apexcharts', 'vaul', 'server/'])(
+    'is free of %s',
+    (name) =>
+      expect(
+        modules.filter(
+          (id) =>
+            id.includes(name) &&
+            !/node_modules\/(nuxt|@nuxt|vue)/.test(id) &&
+            (name !== 'server/' || id.startsWith('server/')),
+        ),
+      ).toEqual([]),
+  );
 });

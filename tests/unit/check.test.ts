@@ -6,7 +6,8 @@ async function questions(text: string) {
   const { claims } = await knowing(text);
   return draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(claims, english()) });
 }
-const keyOf = (check: Awaited<ReturnType<typeof questions>>[number]) => check.options.find((option) => option.id === check.key)!;
+const keyOf = (check: Awaited<ReturnType<typeof questions>>[number]) =>
+  check.options.find((option) => option.id === check.key)!;
 
 const RULES = `If a tool is damaged, put a blue tag on the handle.
 
@@ -19,12 +20,31 @@ If two members want one saw, look into the reservation book.
 If the scanner fails on a Saturday, write a slip by hand.
 `;
 
-const [TOOLS, STATES] = ['saw drill plane ladder sander jack winch torch', 'damaged overdue wet borrowed stolen painted'].map((words) => words.split(' '));
-const DOINGS = ['put the tag on', 'carry the bucket to', 'look into', 'write a slip for', 'ring the keeper of', 'close the valve behind', 'sweep the floor around', 'lock away'];
-const THINGS = ['the cupboard', 'the yard gate', 'the river bench', 'the cellar stair', 'the oil press', 'the notice board'];
+const [TOOLS, STATES] = [
+  'saw drill plane ladder sander jack winch torch',
+  'damaged overdue wet borrowed stolen painted',
+].map((words) => words.split(' '));
+const DOINGS = [
+  'put the tag on',
+  'carry the bucket to',
+  'look into',
+  'write a slip for',
+  'ring the keeper of',
+  'close the valve behind',
+  'sweep the floor around',
+  'lock away',
+];
+const THINGS = [
+  'the cupboard',
+  'the yard gate',
+  'the river bench',
+  'the cellar stair',
+  'the oil press',
+  'the notice board',
+];
 
 describe('questions on conditions', () => {
-  it('ask what to do, with other conditions\' rules as wrong answers that say whose they are', async () => {
+  it("ask what to do, with other conditions' rules as wrong answers that say whose they are", async () => {
     const made = await questions(RULES);
     const damaged = made.find((check) => check.stem.startsWith('If a tool is damaged'))!;
     expect(damaged.stem).toBe('If a tool is damaged, what do you do?');
@@ -38,9 +58,22 @@ describe('questions on conditions', () => {
   });
 
   it('are spread over a long lesson, and of one form no more than anybody looks through', async () => {
-    const { claims } = await knowing(Array.from({ length: 48 }, (_, at) => `If a ${TOOLS[at % 8]} of berth ${at} is ${STATES[Math.floor(at / 8)]}, ${DOINGS[at % 8]} ${THINGS[Math.floor(at / 8)]} number ${at}.`).join('\n\n'));
-    const made = draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(claims, english()) });
-    const asked = made.filter((check) => check.drafted!.form === 'condition').map((check) => Number(/berth (\d+)/.exec(check.stem)![1])).sort((a, b) => a - b);
+    const { claims } = await knowing(
+      Array.from(
+        { length: 48 },
+        (_, at) =>
+          `If a ${TOOLS[at % 8]} of berth ${at} is ${STATES[Math.floor(at / 8)]}, ${DOINGS[at % 8]} ${THINGS[Math.floor(at / 8)]} number ${at}.`,
+      ).join('\n\n'),
+    );
+    const made = draftQuestions('lesson0000', {
+      pack: english(),
+      lesson: claims,
+      course: questionPool(claims, english()),
+    });
+    const asked = made
+      .filter((check) => check.drafted!.form === 'condition')
+      .map((check) => Number(/berth (\d+)/.exec(check.stem)![1]))
+      .sort((a, b) => a - b);
     expect(asked.length).toBeGreaterThan(4);
     expect(asked.length).toBeLessThanOrEqual(16);
     expect(asked[0]).toBeLessThan(12);
@@ -49,7 +82,8 @@ describe('questions on conditions', () => {
 
   it('are the same in whatever order claims come', async () => {
     const { claims } = await knowing(RULES);
-    const ask = (course: typeof claims) => draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(course, english()) });
+    const ask = (course: typeof claims) =>
+      draftQuestions('lesson0000', { pack: english(), lesson: claims, course: questionPool(course, english()) });
     expect(ask([...claims].reverse()).map((check) => check.options)).toEqual(ask(claims).map((check) => check.options));
   });
 
@@ -65,11 +99,19 @@ describe('questions on conditions', () => {
     ['a condition that gives the answer away', 'If a member wants a saw, give the member a saw.'],
   ])('are not made of %s', async (_, sentence) => {
     const made = await questions(`${RULES}\n${sentence}\n`);
-    expect(made.filter((check) => check.evidence.some((range) => range.to - range.from === sentence.length && check.stem.includes(sentence.slice(3, 12))))).toEqual([]);
+    expect(
+      made.filter((check) =>
+        check.evidence.some(
+          (range) => range.to - range.from === sentence.length && check.stem.includes(sentence.slice(3, 12)),
+        ),
+      ),
+    ).toEqual([]);
   });
 
   it('never offer two answers that could both be right', async () => {
-    const made = await questions(`${RULES}\nIf a borrower becomes loud, call the desk lead.\n\nIf a member keeps shouting, fetch the desk lead.\n`);
+    const made = await questions(
+      `${RULES}\nIf a borrower becomes loud, call the desk lead.\n\nIf a member keeps shouting, fetch the desk lead.\n`,
+    );
     const loud = made.find((check) => check.stem.includes('becomes loud'));
     expect(loud?.options.map((option) => option.text) ?? []).not.toContain('Fetch the desk lead');
   });
@@ -101,7 +143,9 @@ describe('questions on terms', () => {
 
 describe('questions on forbidden things', () => {
   it('ask what not to do, however politely it is put', async () => {
-    const made = await questions('Do not lift the lid when a pack smokes.\n\nIf a member shouts, please do not raise your own voice.\n\nIf a blade is loose, never hold the saw upside down.\n\nIf the alarm rings at night, do not enter the cellar alone.\n');
+    const made = await questions(
+      'Do not lift the lid when a pack smokes.\n\nIf a member shouts, please do not raise your own voice.\n\nIf a blade is loose, never hold the saw upside down.\n\nIf the alarm rings at night, do not enter the cellar alone.\n',
+    );
     const shouting = made.find((check) => check.stem.startsWith('If a member shouts'));
     expect(shouting?.stem).toBe('If a member shouts, what must you not do?');
     expect(keyOf(shouting!).text).toBe('Raise your own voice');
@@ -110,8 +154,12 @@ describe('questions on forbidden things', () => {
 
 describe('questions on figures', () => {
   it('ask for a limit, with figures of the same unit, in order of size', async () => {
-    const [check] = await questions('Claims must be submitted within thirty days after the end of the trip.\n\nA pack must rest for two days before each long journey.\n');
-    expect(check.stem).toBe('Which figure belongs in the gap? “Claims must be submitted within _____ after the end of the trip.”');
+    const [check] = await questions(
+      'Claims must be submitted within thirty days after the end of the trip.\n\nA pack must rest for two days before each long journey.\n',
+    );
+    expect(check.stem).toBe(
+      'Which figure belongs in the gap? “Claims must be submitted within _____ after the end of the trip.”',
+    );
     expect(keyOf(check).text).toBe('thirty days');
     expect(check.options.every((option) => / days?$/.test(option.text))).toBe(true);
     expect(new Set(check.options.map((option) => option.text)).size).toBe(4);
@@ -121,7 +169,10 @@ describe('questions on figures', () => {
     ['about what happened', 'Last year we threw away 11 packs within 12 months of use at the desk.'],
     ['with two that could be swapped', 'You must wait within 10 minutes or at most 10 minutes at the old desk.'],
     ['that are only said to be about so much', 'A full charge must take about 50 minutes on the old shelf.'],
-    ['that another passage contradicts', 'A reserved tool must be collected within two days of the date.\n\nA reserved tool must be collected within three days of the date.'],
+    [
+      'that another passage contradicts',
+      'A reserved tool must be collected within two days of the date.\n\nA reserved tool must be collected within three days of the date.',
+    ],
   ])('are not made of figures %s', async (_, text) => expect(await questions(`${text}\n`)).toEqual([]));
 });
 

@@ -20,7 +20,11 @@ const POLICY = 'demo/files/lending-policy.docx';
 async function call(...argv: string[]): Promise<{ code: number; said: string; printed: string }> {
   const lines: string[] = [];
   let printed = '';
-  const code = await run(argv, { print: (text) => void (printed += text), tell: (line) => void lines.push(line) }, new AbortController().signal);
+  const code = await run(
+    argv,
+    { print: (text) => void (printed += text), tell: (line) => void lines.push(line) },
+    new AbortController().signal,
+  );
   return { code, said: lines.join('\n'), printed };
 }
 
@@ -29,18 +33,35 @@ describe('exit codes', () => {
     const out = folder();
     const { code, said } = await call('draft', POLICY, '--out', out, '--title', 'Lending');
     expect(code).toBe(0);
-    expect(readdirSync(out).sort()).toEqual(['course.html', 'course.json', 'course.uplift.zip', 'report.json', 'timings.json']);
+    expect(readdirSync(out).sort()).toEqual([
+      'course.html',
+      'course.json',
+      'course.uplift.zip',
+      'report.json',
+      'timings.json',
+    ]);
     expect(said).toMatch(/made .*: [\d.]+ min, \d+ modules/);
-    const document = JSON.parse(readFileSync(join(out, 'course.json'), 'utf8')) as { course: { title: string }; computed: { minutes: number } };
+    const document = JSON.parse(readFileSync(join(out, 'course.json'), 'utf8')) as {
+      course: { title: string };
+      computed: { minutes: number };
+    };
     expect(document.course.title).toBe('Lending');
     expect(document.computed.minutes).toBeGreaterThan(5);
-    expect(readArchive(new Uint8Array(readFileSync(join(out, 'course.uplift.zip')))).document.course).toEqual(document.course);
+    expect(readArchive(new Uint8Array(readFileSync(join(out, 'course.uplift.zip')))).document.course).toEqual(
+      document.course,
+    );
   });
 
   it.each([
-    ['no source', ['draft', '--out', 'x'], /No source/], ['no place to write', ['draft', 'a.md'], /--out/], ['an unknown command', ['paint', 'a.md'], /no command/], ['an unknown option', ['draft', 'a.md', '--out', 'x', '--colour', 'red'], /colour/],
-    ['a number that is none', ['draft', 'a.md', '--out', 'x', '--minutes', 'long'], /needs a number/], ['a size out of range', ['draft', 'a.md', '--out', 'x', '--modules', '0'], /not possible/], ['two sizes', ['draft', 'a.md', '--out', 'x', '--minutes', '9', '--modules', '2'], /not both/],
-    ['an unknown format', ['draft', 'a.md', '--out', 'x', '--formats', 'poem'], /no format/], ['a language that is none', ['draft', 'a.md', '--out', 'x', '--language', 'English'], /not possible/],
+    ['no source', ['draft', '--out', 'x'], /No source/],
+    ['no place to write', ['draft', 'a.md'], /--out/],
+    ['an unknown command', ['paint', 'a.md'], /no command/],
+    ['an unknown option', ['draft', 'a.md', '--out', 'x', '--colour', 'red'], /colour/],
+    ['a number that is none', ['draft', 'a.md', '--out', 'x', '--minutes', 'long'], /needs a number/],
+    ['a size out of range', ['draft', 'a.md', '--out', 'x', '--modules', '0'], /not possible/],
+    ['two sizes', ['draft', 'a.md', '--out', 'x', '--minutes', '9', '--modules', '2'], /not both/],
+    ['an unknown format', ['draft', 'a.md', '--out', 'x', '--formats', 'poem'], /no format/],
+    ['a language that is none', ['draft', 'a.md', '--out', 'x', '--language', 'English'], /not possible/],
   ])('2: %s', async (_, argv, words) => {
     const { code, said } = await call(...argv);
     expect(code).toBe(2);
@@ -61,20 +82,39 @@ describe('exit codes', () => {
   });
 
   it('0: with --keep-going the others are used, and the same matter only once', async () => {
-    const { code, said } = await call('draft', POLICY, '/nowhere/a.md', POLICY, '--out', folder(), '--keep-going', '--formats', 'html');
+    const { code, said } = await call(
+      'draft',
+      POLICY,
+      '/nowhere/a.md',
+      POLICY,
+      '--out',
+      folder(),
+      '--keep-going',
+      '--formats',
+      'html',
+    );
     expect(code).toBe(0);
     expect(said).toMatch(/used once/);
   });
 
   it('4: nothing to make a course of', async () => {
-    const { code, said } = await call('draft', put('short.md', '# Short\n\n## Licence\n\nAll rights reserved by us, and no warranty of any kind.\n'), '--out', folder());
+    const { code, said } = await call(
+      'draft',
+      put('short.md', '# Short\n\n## Licence\n\nAll rights reserved by us, and no warranty of any kind.\n'),
+      '--out',
+      folder(),
+    );
     expect(code).toBe(4);
     expect(said).toMatch(/Add a source/);
   });
 
   it('130: stopped, and nothing written', async () => {
     const out = join(folder(), 'out');
-    const child = spawn(process.execPath, ['dist/cli.mjs', 'draft', POLICY, 'demo/files/battery-guide.pdf', '--out', out], { stdio: ['ignore', 'ignore', 'pipe'] });
+    const child = spawn(
+      process.execPath,
+      ['dist/cli.mjs', 'draft', POLICY, 'demo/files/battery-guide.pdf', '--out', out],
+      { stdio: ['ignore', 'ignore', 'pipe'] },
+    );
     child.stderr.once('data', () => child.kill('SIGINT'));
     expect(await new Promise((done) => child.on('close', done))).toBe(130);
     expect(existsSync(out)).toBe(false);
@@ -84,7 +124,9 @@ describe('exit codes', () => {
 describe('the other commands', () => {
   it('read prints sections, passages and claims', async () => {
     const { code, printed } = await call('read', 'demo/files/coordinators-notes.md');
-    const [{ source, claims }] = JSON.parse(printed) as [{ source: { title: string; passages: unknown[] }; claims: unknown[] }];
+    const [{ source, claims }] = JSON.parse(printed) as [
+      { source: { title: string; passages: unknown[] }; claims: unknown[] },
+    ];
     expect([code, source.title]).toEqual([0, "Coordinator's notes for the desk course"]);
     expect(claims.length).toBeGreaterThan(5);
   });
@@ -103,30 +145,72 @@ describe('sameness', () => {
   it('another time zone, locale, working directory and output folder give the same files', () => {
     const draft = (cwd: string, env: Record<string, string>) => {
       const out = folder();
-      execFileSync(process.execPath, [resolve('dist/cli.mjs'), 'draft', resolve(POLICY), resolve('demo/files/questions.html'), '--out', out], { cwd, env: { PATH: process.env.PATH, ...env }, stdio: 'ignore' });
+      execFileSync(
+        process.execPath,
+        [resolve('dist/cli.mjs'), 'draft', resolve(POLICY), resolve('demo/files/questions.html'), '--out', out],
+        { cwd, env: { PATH: process.env.PATH, ...env }, stdio: 'ignore' },
+      );
       return out;
     };
-    const [a, b] = [draft(process.cwd(), { TZ: 'UTC', LANG: 'C' }), draft(tmpdir(), { TZ: 'Pacific/Honolulu', LANG: 'tr_TR.UTF-8', LC_ALL: 'tr_TR.UTF-8' })];
-    for (const name of ['course.html', 'course.json', 'course.uplift.zip', 'report.json']) expect(readFileSync(join(a, name)).equals(readFileSync(join(b, name)))).toBe(true);
+    const [a, b] = [
+      draft(process.cwd(), { TZ: 'UTC', LANG: 'C' }),
+      draft(tmpdir(), { TZ: 'Pacific/Honolulu', LANG: 'tr_TR.UTF-8', LC_ALL: 'tr_TR.UTF-8' }),
+    ];
+    for (const name of ['course.html', 'course.json', 'course.uplift.zip', 'report.json'])
+      expect(readFileSync(join(a, name)).equals(readFileSync(join(b, name)))).toBe(true);
   });
 });
 
 describe('what is said', () => {
   it('has words for every problem and notice that the code can give', () => {
-    const code = execFileSync('grep', ['-rhoE', "(fail|refuse)\\('[a-z-]+'|code: '[a-z-]+'", 'core/reading', 'core/exchange', 'core/draft', 'core/outline', 'server', 'core/brief'], { encoding: 'utf8' });
+    const code = execFileSync(
+      'grep',
+      [
+        '-rhoE',
+        "(fail|refuse)\\('[a-z-]+'|code: '[a-z-]+'",
+        'core/reading',
+        'core/exchange',
+        'core/draft',
+        'core/outline',
+        'server',
+        'core/brief',
+      ],
+      { encoding: 'utf8' },
+    );
     const codes = new Set([...code.matchAll(/'([a-z-]+)'/g)].map((match) => match[1]));
     const said = new Set([...worded.problems, ...worded.notices]);
     // "code: 'code'" is the kind of a mark, not a problem.
     expect([...codes].filter((each) => each !== 'code' && !said.has(each))).toEqual([]);
   });
 
-  it('names the file first', () => expect(say({ code: 'empty', place: 'a.pdf' })).toBe('a.pdf: the file is empty (0 bytes). Check that it was saved or copied completely.'));
+  it('names the file first', () =>
+    expect(say({ code: 'empty', place: 'a.pdf' })).toBe(
+      'a.pdf: the file is empty (0 bytes). Check that it was saved or copied completely.',
+    ));
   it('is plain for what nobody thought of', () => expect(say({ code: 'comet' })).toMatch(/went wrong \(comet\)/));
 });
 
 describe('arguments', () => {
   it('are read as meant', () => {
-    expect(readArguments(['draft', 'a.md', 'b.pdf', '--out', 'x', '--known', 'fees, ladders ,', '--minutes', '30', '--sources-only'])).toMatchObject({ sources: ['a.md', 'b.pdf'], out: 'x', brief: { known: ['fees', 'ladders'], minutes: 30, sourcesOnly: true }, formats: ['archive', 'html'] });
+    expect(
+      readArguments([
+        'draft',
+        'a.md',
+        'b.pdf',
+        '--out',
+        'x',
+        '--known',
+        'fees, ladders ,',
+        '--minutes',
+        '30',
+        '--sources-only',
+      ]),
+    ).toMatchObject({
+      sources: ['a.md', 'b.pdf'],
+      out: 'x',
+      brief: { known: ['fees', 'ladders'], minutes: 30, sourcesOnly: true },
+      formats: ['archive', 'html'],
+    });
     expect(readArguments([])).toBe('help');
     expect(() => readArguments(['draft', '--minutes'])).toThrow(UseError);
   });

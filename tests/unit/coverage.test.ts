@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { usesOf } from '../../core/course/uses';
-import { sentenceHash } from '../../core/course/rich-text';
+import { sentenceHash } from '../../core/document/rich-text';
 import { stripOf } from '../../core/review/coverage';
 import { aCheck, aCourse, anId, aSource } from '../builders';
 
 const source = aSource([
-  { kind: 'paragraph', text: 'One rule that is taught and asked about here.' }, { kind: 'paragraph', text: 'Another rule that is taught alone in a lesson.' },
-  { kind: 'paragraph', text: 'A third that nobody teaches in any of them.' }, { kind: 'paragraph', text: 'A fourth that nobody teaches in any of them.' },
+  { kind: 'paragraph', text: 'One rule that is taught and asked about here.' },
+  { kind: 'paragraph', text: 'Another rule that is taught alone in a lesson.' },
+  { kind: 'paragraph', text: 'A third that nobody teaches in any of them.' },
+  { kind: 'paragraph', text: 'A fourth that nobody teaches in any of them.' },
 ]);
 const [first, second] = source.passages;
 
@@ -14,7 +16,20 @@ const [first, second] = source.passages;
 function onSource() {
   const course = aCourse();
   const [lesson] = course.modules[0].lessons;
-  const sentence = (passage: typeof first) => ({ type: 'text' as const, text: passage.text, marks: [{ type: 'evidence' as const, attrs: { id: anId(passage.id), passages: [{ id: passage.id, from: 0, to: passage.text.length }], was: sentenceHash(passage.text) } }] });
+  const sentence = (passage: typeof first) => ({
+    type: 'text' as const,
+    text: passage.text,
+    marks: [
+      {
+        type: 'evidence' as const,
+        attrs: {
+          id: anId(passage.id),
+          passages: [{ id: passage.id, from: 0, to: passage.text.length }],
+          was: sentenceHash(passage.text),
+        },
+      },
+    ],
+  });
   lesson.blocks.push({ id: anId('sourced'), kind: 'text', body: { text: [sentence(first), sentence(second)] } });
   course.checks[0] = { ...aCheck('check'), evidence: [{ id: first.id, from: 4, to: 8 }] };
   // An offer that no page places teaches and asks nothing.
@@ -42,9 +57,15 @@ describe('the strip of a source', () => {
     expect(strip[3]).toEqual({ taught: 0, checked: 0 });
   });
   it('gives a long passage its length', () => {
-    const long = aSource([{ kind: 'paragraph', text: 'word '.repeat(90).trim() }, { kind: 'paragraph', text: 'word '.repeat(10).trim() }]);
+    const long = aSource([
+      { kind: 'paragraph', text: 'word '.repeat(90).trim() },
+      { kind: 'paragraph', text: 'word '.repeat(10).trim() },
+    ]);
     const strip = stripOf(long, new Map([[long.passages[0].id, [{ from: 0, to: 1, lesson: 'lessonaaaaaa' }]]]));
-    expect(strip).toEqual([{ taught: 1, checked: 0 }, { taught: 0.8, checked: 0 }]);
+    expect(strip).toEqual([
+      { taught: 1, checked: 0 },
+      { taught: 0.8, checked: 0 },
+    ]);
   });
   it('of nothing is empty', () => expect(stripOf({ passages: [] }, new Map())).toEqual([]));
 });

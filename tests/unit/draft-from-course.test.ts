@@ -7,7 +7,15 @@ import { draftCourse, planCourse } from '../../core/draft';
 import { contextFor, draftContext, type DraftContext } from '../../core/draft/context';
 import { leftOutOf } from '../../core/draft/left-out';
 import { usesOf } from '../../core/course/uses';
-import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf, scopeOf, unusedFor } from '../../core/draft/from-course';
+import {
+  draftLessonOf,
+  plannedObjectives,
+  preparedFor,
+  prepareCourse,
+  proposalOf,
+  scopeOf,
+  unusedFor,
+} from '../../core/draft/from-course';
 import { takePage } from '../../core/course/takes';
 import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';
@@ -49,10 +57,20 @@ describe('a course drafted lesson by lesson', () => {
   it('drafts every lesson that its author keeps, however small it is and however short the course is to be', () => {
     const course = outlined([policy]);
     const brief = { ...course.brief, size: { ...course.brief.size, minutes: 3 } };
-    const short = { ...course, brief, modules: course.modules.map((module, at) => ({ ...module, lessons: module.lessons.map((lesson, index) => (at + index === 0 ? { ...lesson, plannedPassages: lesson.plannedPassages.slice(0, 1) } : lesson)) })) };
+    const short = {
+      ...course,
+      brief,
+      modules: course.modules.map((module, at) => ({
+        ...module,
+        lessons: module.lessons.map((lesson, index) =>
+          at + index === 0 ? { ...lesson, plannedPassages: lesson.plannedPassages.slice(0, 1) } : lesson,
+        ),
+      })),
+    };
     const prepared = prepareCourse(short, [policy]);
     expect(allLessons(short).length).toBeGreaterThan(3);
-    for (const { id } of allLessons(short)) expect(draftLessonOf(short, id, prepared).lesson.blocks.length).toBeGreaterThan(0);
+    for (const { id } of allLessons(short))
+      expect(draftLessonOf(short, id, prepared).lesson.blocks.length).toBeGreaterThan(0);
   });
 
   it('gets the pages that the whole run gives, whatever the order of the lessons', () => {
@@ -60,7 +78,11 @@ describe('a course drafted lesson by lesson', () => {
     const whole = allLessons(draftCourse(aBrief(), knowledge, TITLE).course);
     let course = outlined(knowledge);
     const ids = allLessons(course).map((lesson) => lesson.id);
-    for (const id of ids.toReversed()) course = make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, knowledge)), anId('kept'), MAKER));
+    for (const id of ids.toReversed())
+      course = make(
+        course,
+        takePage(course, draftLessonOf(course, id, prepareCourse(course, knowledge)), anId('kept'), MAKER),
+      );
     expect(validateCourse(course)).toEqual([]);
     const drafted = new Map(allLessons(course).map((lesson) => [lesson.id, lesson]));
     for (const lesson of whole) expect(bare(drafted.get(lesson.id)!), lesson.title).toEqual(bare(lesson));
@@ -70,15 +92,21 @@ describe('a course drafted lesson by lesson', () => {
     const course = outlined([policy]);
     const before = preparedFor(course);
     const [first] = allLessons(course);
-    const after = make(course, takePage(course, draftLessonOf(course, first.id, prepareCourse(course, [policy])), anId('kept'), MAKER));
+    const after = make(
+      course,
+      takePage(course, draftLessonOf(course, first.id, prepareCourse(course, [policy])), anId('kept'), MAKER),
+    );
     expect(preparedFor(after)).toBe(before);
-    expect(preparedFor(make(course, [{ type: 'set', id: first.id, field: 'title', value: 'Other', was: first.title }]))).not.toBe(before);
+    expect(
+      preparedFor(make(course, [{ type: 'set', id: first.id, field: 'title', value: 'Other', was: first.title }])),
+    ).not.toBe(before);
   });
 
   it('drafted again gives the same page, and what stood there lies in the bin or is the same', () => {
     let course = outlined([policy]);
     const [{ id }] = allLessons(course);
-    const take = () => make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, [policy])), anId('kept'), MAKER));
+    const take = () =>
+      make(course, takePage(course, draftLessonOf(course, id, prepareCourse(course, [policy])), anId('kept'), MAKER));
     course = take();
     const once = allLessons(course)[0];
     course = take();
@@ -89,9 +117,22 @@ describe('a course drafted lesson by lesson', () => {
   it('keeps the objectives its author wrote', () => {
     let course = outlined([policy]);
     const [lesson] = allLessons(course);
-    const objective = { id: anId('mine'), verb: 'decide' as const, object: 'a loan', level: 'decide' as const, text: 'Decide on a loan', evidence: [] };
-    course = make(course, [{ type: 'insert', kind: 'objective', parent: course.id, after: null, node: objective }, { type: 'set', id: lesson.id, field: 'objectiveIds', value: [objective.id], was: lesson.objectiveIds }]);
-    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy])), anId('kept'), MAKER));
+    const objective = {
+      id: anId('mine'),
+      verb: 'decide' as const,
+      object: 'a loan',
+      level: 'decide' as const,
+      text: 'Decide on a loan',
+      evidence: [],
+    };
+    course = make(course, [
+      { type: 'insert', kind: 'objective', parent: course.id, after: null, node: objective },
+      { type: 'set', id: lesson.id, field: 'objectiveIds', value: [objective.id], was: lesson.objectiveIds },
+    ]);
+    course = make(
+      course,
+      takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy])), anId('kept'), MAKER),
+    );
     expect(allLessons(course)[0].objectiveIds).toEqual([objective.id]);
   });
 });
@@ -99,7 +140,23 @@ describe('a course drafted lesson by lesson', () => {
 describe('a lesson written by hand', () => {
   const withLesson = (title: string) => {
     const course = outlined([policy]);
-    return make(course, [{ type: 'insert', kind: 'lesson', parent: course.modules[0].id, after: null, node: { id: anId('own'), title, kind: 'lesson', objectiveIds: [], state: 'blank', plannedPassages: [], blocks: [] } }]);
+    return make(course, [
+      {
+        type: 'insert',
+        kind: 'lesson',
+        parent: course.modules[0].id,
+        after: null,
+        node: {
+          id: anId('own'),
+          title,
+          kind: 'lesson',
+          objectiveIds: [],
+          state: 'blank',
+          plannedPassages: [],
+          blocks: [],
+        },
+      },
+    ]);
   };
   it('takes passages that fit its title and that no other lesson has', () => {
     // All of the policy is planned for others; a second source has more on the same.
@@ -110,13 +167,19 @@ describe('a lesson written by hand', () => {
     expect(ids.every((id) => faq.passages.has(id))).toBe(true);
     expect(ids.map((id) => faq.passages.get(id)!.text).join(' ')).toMatch(/late/i);
   });
-  it('on what no source speaks of gets none', () => expect(proposalOf(withLesson('Volcanoes'), draftContext(aBrief(), [faq])).modules[0].lessons[0].scope.sections).toEqual([]));
+  it('on what no source speaks of gets none', () =>
+    expect(
+      proposalOf(withLesson('Volcanoes'), draftContext(aBrief(), [faq])).modules[0].lessons[0].scope.sections,
+    ).toEqual([]));
 });
 
 describe('what stands on what', () => {
-  it('a lesson\'s matter is its passages under their sections, in the order of the source', () => {
+  it("a lesson's matter is its passages under their sections, in the order of the source", () => {
     const course = outlined([policy]);
-    for (const lesson of allLessons(course)) expect(scopeOf(lesson, draftContext(aBrief(), [policy])).sections.flatMap((section) => section.passages)).toEqual(policy.source.passages.map((passage) => passage.id).filter((id) => lesson.plannedPassages.includes(id)));
+    for (const lesson of allLessons(course))
+      expect(scopeOf(lesson, draftContext(aBrief(), [policy])).sections.flatMap((section) => section.passages)).toEqual(
+        policy.source.passages.map((passage) => passage.id).filter((id) => lesson.plannedPassages.includes(id)),
+      );
   });
 
   it('passages are used when text or a block stands on them, and unused ones are ranked by topic', () => {
@@ -124,7 +187,10 @@ describe('what stands on what', () => {
     expect(usesOf(course).size).toBe(0);
     const lesson = allLessons(course).find((each) => /late/i.test(each.title))!;
     const before = unusedFor(course, lesson.id, [policy, faq], 40).map((each) => each.id);
-    course = make(course, takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq])), anId('kept'), MAKER));
+    course = make(
+      course,
+      takePage(course, draftLessonOf(course, lesson.id, prepareCourse(course, [policy, faq])), anId('kept'), MAKER),
+    );
     const used = usesOf(course);
     expect(used.size).toBeGreaterThan(1);
     const after = unusedFor(course, lesson.id, [policy, faq], 40);
@@ -138,7 +204,9 @@ describe('what stands on what', () => {
     expect(course.objectives.length).toBeGreaterThan(4);
     const context = draftContext(course.brief, [policy]);
     for (const lesson of allLessons(course)) {
-      for (const objective of plannedObjectives(lesson, context)) for (const range of objective.evidence) expect(policy.passages.get(range.id)!.text.length).toBeGreaterThanOrEqual(range.to);
+      for (const objective of plannedObjectives(lesson, context))
+        for (const range of objective.evidence)
+          expect(policy.passages.get(range.id)!.text.length).toBeGreaterThanOrEqual(range.to);
     }
     expect(plannedObjectives({ id: anId('x'), title: 'X', plannedPassages: [] }, context)).toEqual([]);
   });

@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { element, writeXml } from '../../core/exchange/scorm/xml';
-import { packageName, PACKAGE_FORMATS, writePackage, type PlayerFiles, type Released } from '../../core/exchange/package';
+import { packageName, writePackage, type PlayerFiles, type Released } from '../../core/exchange/package';
+import { PACKAGE_FORMATS } from '../../core/learning/packages';
 import { USUAL_RULES } from '../../core/learning/rules';
 import { playerFiles } from '../../server/player';
 import { run } from '../../cli/run';
@@ -12,8 +13,14 @@ import { aLearnersCourse } from '../builders';
 
 const frozen = aLearnersCourse();
 const released: Released = { id: 'rabcdefghij2', number: 3, rules: USUAL_RULES, frozen };
-const player: PlayerFiles = { script: new Uint8Array([1]), style: new Uint8Array([2]), faces: new Map([['face.woff2', new Uint8Array([3])]]), notices: 'MIT' };
-const opened = (bytes: Uint8Array) => Object.fromEntries(Object.entries(unzipSync(bytes)).map(([name, content]) => [name, strFromU8(content)]));
+const player: PlayerFiles = {
+  script: new Uint8Array([1]),
+  style: new Uint8Array([2]),
+  faces: new Map([['face.woff2', new Uint8Array([3])]]),
+  notices: 'MIT',
+};
+const opened = (bytes: Uint8Array) =>
+  Object.fromEntries(Object.entries(unzipSync(bytes)).map(([name, content]) => [name, strFromU8(content)]));
 
 describe('a package', () => {
   it.each(PACKAGE_FORMATS)('%s holds page, player, faces and licences, all named in its manifest', (format) => {
@@ -23,7 +30,11 @@ describe('a package', () => {
     expect(files['ABOUT.txt']).toContain('carries the right answers');
     if (format === 'html') return;
     for (const name of names) expect(files['imsmanifest.xml']).toContain(`<file href="${name}"/>`);
-    expect(files['imsmanifest.xml']).toContain(format === 'scorm12' ? '<adlcp:masteryscore>80</adlcp:masteryscore>' : '<imsss:minNormalizedMeasure>0.8</imsss:minNormalizedMeasure>');
+    expect(files['imsmanifest.xml']).toContain(
+      format === 'scorm12'
+        ? '<adlcp:masteryscore>80</adlcp:masteryscore>'
+        : '<imsss:minNormalizedMeasure>0.8</imsss:minNormalizedMeasure>',
+    );
   });
 
   it('is the same for the same release, and asks no pass mark where the rules ask none', () => {
@@ -35,12 +46,22 @@ describe('a package', () => {
 
   it('holds data that cannot end the script they stand in', () => {
     const title = '</script><script>alert(1)</script> & \u2028 "x"';
-    const page = opened(writePackage({ ...released, frozen: { ...frozen, view: { ...frozen.view, title } } }, 'html', player))['index.html'];
+    const page = opened(
+      writePackage({ ...released, frozen: { ...frozen, view: { ...frozen.view, title } } }, 'html', player),
+    )['index.html'];
     expect(page.match(/<\/script>/g)).toHaveLength(2);
     const data = /id="uplift-data">(.*)<\/script>/.exec(page)![1];
     expect((JSON.parse(data) as { course: { title: string } }).course.title).toBe(title);
-    const manifest = opened(writePackage({ ...released, frozen: { ...frozen, view: { ...frozen.view, title: `${title}\u0000\u0007` } } }, 'scorm12', player))['imsmanifest.xml'];
-    expect(manifest).toContain('<title>&lt;/script&gt;&lt;script&gt;alert(1)&lt;/script&gt; &amp; \u2028 &quot;x&quot;</title>');
+    const manifest = opened(
+      writePackage(
+        { ...released, frozen: { ...frozen, view: { ...frozen.view, title: `${title}\u0000\u0007` } } },
+        'scorm12',
+        player,
+      ),
+    )['imsmanifest.xml'];
+    expect(manifest).toContain(
+      '<title>&lt;/script&gt;&lt;script&gt;alert(1)&lt;/script&gt; &amp; \u2028 &quot;x&quot;</title>',
+    );
   });
 
   it('is named after its course', () => {
@@ -50,12 +71,17 @@ describe('a package', () => {
 
   it('of 100 lessons is made in one go', () => {
     const long = { ...released, frozen: aLearnersCourse(100, 3) };
-    expect(Object.keys(opened(writePackage(long, 'scorm2004', playerFiles())))).toContain('fonts/literata-latin-wght-normal.woff2');
+    expect(Object.keys(opened(writePackage(long, 'scorm2004', playerFiles())))).toContain(
+      'fonts/literata-latin-wght-normal.woff2',
+    );
   });
 });
 
 describe('XML', () => {
-  it('is written with text escaped and lone parts closed', () => expect(writeXml(element('a', { b: '"<&' }, [element('c'), element('d', {}, ['x < y'])]))).toBe('<?xml version="1.0" encoding="UTF-8"?>\n<a b="&quot;&lt;&amp;">\n  <c/>\n  <d>x &lt; y</d>\n</a>\n'));
+  it('is written with text escaped and lone parts closed', () =>
+    expect(writeXml(element('a', { b: '"<&' }, [element('c'), element('d', {}, ['x < y'])]))).toBe(
+      '<?xml version="1.0" encoding="UTF-8"?>\n<a b="&quot;&lt;&amp;">\n  <c/>\n  <d>x &lt; y</d>\n</a>\n',
+    ));
 });
 
 describe('the built player', () => {
@@ -74,23 +100,75 @@ describe('uplift packages', () => {
   const out = join(folder, 'out');
   const demo = 'demo/course/lending-tools-safely.uplift.zip';
   const said: string[] = [];
-  const uplift = (...args: string[]) => run(['packages', ...args], { print: (text) => void said.push(text), tell: (line) => void said.push(line) }, new AbortController().signal);
+  const uplift = (...args: string[]) =>
+    run(
+      ['packages', ...args],
+      { print: (text) => void said.push(text), tell: (line) => void said.push(line) },
+      new AbortController().signal,
+    );
   beforeAll(() => void (said.length = 0));
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
   it('makes all formats asked for, the same each time', async () => {
-    expect(await uplift(demo, '--out', out, '--formats', 'archive,html,scorm12,scorm2004', '--order', 'forced', '--pass', '70', '--tries', '0', '--done', 'passed')).toBe(0);
+    expect(
+      await uplift(
+        demo,
+        '--out',
+        out,
+        '--formats',
+        'archive,html,scorm12,scorm2004',
+        '--order',
+        'forced',
+        '--pass',
+        '70',
+        '--tries',
+        '0',
+        '--done',
+        'passed',
+      ),
+    ).toBe(0);
     expect(said.join('\n')).toContain('carry the right answers');
     const first = readFileSync(join(out, 'lending-tools-safely.scorm2004.zip'));
     expect(readFileSync(join(out, 'lending-tools-safely.uplift.zip'))).toEqual(readFileSync(demo));
-    const data = JSON.parse(/id="uplift-data">(.*)<\/script>/.exec(opened(new Uint8Array(readFileSync(join(out, 'lending-tools-safely.html.zip'))))['index.html'])![1]) as { rules: object };
-    expect(data.rules).toEqual({ lesson: { kind: 'passed', share: 0.7 }, course: { kind: 'passed', share: 0.7 }, order: 'forced', tries: null });
-    expect(await uplift(demo, '--out', out, '--formats', 'scorm2004', '--order', 'forced', '--pass', '70', '--tries', '0', '--done', 'passed')).toBe(0);
+    const data = JSON.parse(
+      /id="uplift-data">(.*)<\/script>/.exec(
+        opened(new Uint8Array(readFileSync(join(out, 'lending-tools-safely.html.zip'))))['index.html'],
+      )![1],
+    ) as { rules: object };
+    expect(data.rules).toEqual({
+      lesson: { kind: 'passed', share: 0.7 },
+      course: { kind: 'passed', share: 0.7 },
+      order: 'forced',
+      tries: null,
+    });
+    expect(
+      await uplift(
+        demo,
+        '--out',
+        out,
+        '--formats',
+        'scorm2004',
+        '--order',
+        'forced',
+        '--pass',
+        '70',
+        '--tries',
+        '0',
+        '--done',
+        'passed',
+      ),
+    ).toBe(0);
     expect(readFileSync(join(out, 'lending-tools-safely.scorm2004.zip'))).toEqual(first);
   });
   it.each<[string[], number, string]>([
-    [[], 2, 'No archive'], [[demo], 2, '--out DIR'], [[demo, demo, '--out', out], 2, 'one archive'], [[demo, '--out', out, '--formats', 'pdf'], 2, 'scorm12 and scorm2004'], [[demo, '--out', out, '--order', 'any'], 2, 'free, forced'],
-    [[demo, '--out', out, '--tries', '7'], 2, 'up to 3'], [['nothing.zip', '--out', join(folder, 'none')], 3, 'no such file'], [['package.json', '--out', join(folder, 'none')], 3, 'package'],
+    [[], 2, 'No archive'],
+    [[demo], 2, '--out DIR'],
+    [[demo, demo, '--out', out], 2, 'one archive'],
+    [[demo, '--out', out, '--formats', 'pdf'], 2, 'scorm12 and scorm2004'],
+    [[demo, '--out', out, '--order', 'any'], 2, 'free, forced'],
+    [[demo, '--out', out, '--tries', '7'], 2, 'up to 3'],
+    [['nothing.zip', '--out', join(folder, 'none')], 3, 'no such file'],
+    [['package.json', '--out', join(folder, 'none')], 3, 'package'],
   ])('%j ends with %i', async (args, code, words) => {
     said.length = 0;
     expect(await uplift(...args)).toBe(code);

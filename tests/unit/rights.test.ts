@@ -23,7 +23,9 @@ function routes(folder: string, root = folder): string[] {
 
 describe('rights', () => {
   it('are settled for every route, and for no other', () => {
-    expect(routes('server/api').sort((a, b) => (a < b ? -1 : 1))).toEqual(RIGHTS.map(([method, pattern]) => `${method} ${pattern}`).sort((a, b) => (a < b ? -1 : 1)));
+    expect(routes('server/api').sort((a, b) => (a < b ? -1 : 1))).toEqual(
+      RIGHTS.map(([method, pattern]) => `${method} ${pattern}`).sort((a, b) => (a < b ? -1 : 1)),
+    );
   });
 
   it('refuse what is not in the table, and what only looks like it', () => {
@@ -31,18 +33,33 @@ describe('rights', () => {
     expect(rightFor('DELETE', '/api/courses')).toBeUndefined();
     expect(rightFor('GET', '/api/courses/..%2f..')).toBeUndefined();
     expect(rightFor('GET', '/api/courses/uabcdefghij2/archive/more')).toBeUndefined();
-    expect(rightFor('GET', '/api/courses/uabcdefghij2')).toEqual({ right: 'reader', course: 'uabcdefghij2', body: 'form' });
+    expect(rightFor('GET', '/api/courses/uabcdefghij2')).toEqual({
+      right: 'reader',
+      course: 'uabcdefghij2',
+      body: 'form',
+    });
   });
 
   const owner = { role: 'owner' as const };
   const member = { role: 'member' as const };
   it.each<[Right, boolean, boolean, boolean, boolean, boolean]>([
     // nobody, member, owner, author, reviewer
-    ['anyone', true, true, true, true, true], ['signed-in', false, true, true, true, true], ['owner', false, false, true, false, false], ['author', false, false, false, true, false], ['reader', false, false, false, true, true],
+    ['anyone', true, true, true, true, true],
+    ['signed-in', false, true, true, true, true],
+    ['owner', false, false, true, false, false],
+    ['author', false, false, false, true, false],
+    ['reader', false, false, false, true, true],
   ])('%s', (right, nobody, someone, first, author, reviewer) => {
-    expect([mayCall(right, undefined, undefined), mayCall(right, member, undefined), mayCall(right, owner, undefined), mayCall(right, member, 'author'), mayCall(right, member, 'reviewer')]).toEqual([nobody, someone, first, author, reviewer]);
+    expect([
+      mayCall(right, undefined, undefined),
+      mayCall(right, member, undefined),
+      mayCall(right, owner, undefined),
+      mayCall(right, member, 'author'),
+      mayCall(right, member, 'reviewer'),
+    ]).toEqual([nobody, someone, first, author, reviewer]);
   });
-  it('give a learner no way to the course\'s text', () => expect([mayCall('reader', member, 'learner'), mayCall('author', member, 'learner')]).toEqual([false, false]));
+  it("give a learner no way to the course's text", () =>
+    expect([mayCall('reader', member, 'learner'), mayCall('author', member, 'learner')]).toEqual([false, false]));
 });
 
 describe('passwords', () => {
@@ -54,8 +71,14 @@ describe('passwords', () => {
     expect(await checkPassword('another', undefined)).toBe(false);
   });
   it('of few signs, or little more than the name, are refused', () => {
-    expect(['aaaaaaaaaaaa', 'ababababab', 'noornoornoor1', '          '].map((each) => isWeakPassword(each, 'noor'))).toEqual([true, true, true, true]);
-    expect(['ten letters or more', 'fernhollow-desk', 'パスワードは長い方がよい'].map((each) => isWeakPassword(each, 'ines'))).toEqual([false, false, false]);
+    expect(
+      ['aaaaaaaaaaaa', 'ababababab', 'noornoornoor1', '          '].map((each) => isWeakPassword(each, 'noor')),
+    ).toEqual([true, true, true, true]);
+    expect(
+      ['ten letters or more', 'fernhollow-desk', 'パスワードは長い方がよい'].map((each) =>
+        isWeakPassword(each, 'ines'),
+      ),
+    ).toEqual([false, false, false]);
   });
   it('give way to tokens of which only the hash is kept', () => {
     const token = freshToken();
@@ -68,7 +91,19 @@ describe('addresses', () => {
   it('are read in one way, or not at all', () => {
     expect(pathOf('/api/courses?x=1')).toBe('/api/courses');
     expect(pathOf('/course/uabcdefghij2/outline')).toBe('/course/uabcdefghij2/outline');
-    for (const strange of ['/\\api/courses', '\\api\\courses', '//api/courses', '/api//courses', '/api/../api/courses', '/api/./courses', '/api/courses%2f', '/api/%63ourses', '/a\u0000', '/api/courses/..', 'http://x/api/courses']) {
+    for (const strange of [
+      '/\\api/courses',
+      '\\api\\courses',
+      '//api/courses',
+      '/api//courses',
+      '/api/../api/courses',
+      '/api/./courses',
+      '/api/courses%2f',
+      '/api/%63ourses',
+      '/a\u0000',
+      '/api/courses/..',
+      'http://x/api/courses',
+    ]) {
       expect(pathOf(strange), strange).toBeUndefined();
     }
   });
@@ -79,29 +114,62 @@ describe('bodies', () => {
   it('are measured before anything is built of them', () => {
     expect(withinLimit('{"a":[1,2,{"b":"x,y:[{"}]}', limit)).toBe(true);
     expect(withinLimit('[[[[1]]]]', limit)).toBe(false);
-    expect(withinLimit(JSON.stringify(Object.fromEntries(Array.from({ length: 11 }, (_, at) => [`k${at}`, at]))), limit)).toBe(false);
+    expect(
+      withinLimit(JSON.stringify(Object.fromEntries(Array.from({ length: 11 }, (_, at) => [`k${at}`, at]))), limit),
+    ).toBe(false);
     expect(withinLimit(JSON.stringify({ text: '\\"[[[[[[[{{{{{,,,,,,,,,,,,,,,,,,' }), limit)).toBe(true);
-    expect(withinLimit(JSON.stringify({ login: 'x', ...Object.fromEntries(Array.from({ length: 160_000 }, (_, at) => [`k${at}`, 0])) }), BODY_LIMITS.form)).toBe(false);
+    expect(
+      withinLimit(
+        JSON.stringify({
+          login: 'x',
+          ...Object.fromEntries(Array.from({ length: 160_000 }, (_, at) => [`k${at}`, 0])),
+        }),
+        BODY_LIMITS.form,
+      ),
+    ).toBe(false);
   });
 });
 
 describe('sign-in names', () => {
   it('that could be taken for each other look alike', () => {
-    for (const [one, other] of [['ines', 'INES'], ['ines', 'ιnes'], ['ines', 'іnеѕ'], ['paul', 'pau1'], ['modern', 'modem'], ['tom', 'tо\u0301m'], ['tom.ashby', 'tom_ashby']]) expect(lookOf(one), `${one} ${other}`).toBe(lookOf(other));
-    for (const [one, other] of [['ines', 'inez'], ['tom', 'tim2'], ['anna', 'hanna']]) expect(lookOf(one)).not.toBe(lookOf(other));
+    for (const [one, other] of [
+      ['ines', 'INES'],
+      ['ines', 'ιnes'],
+      ['ines', 'іnеѕ'],
+      ['paul', 'pau1'],
+      ['modern', 'modem'],
+      ['tom', 'tо\u0301m'],
+      ['tom.ashby', 'tom_ashby'],
+    ])
+      expect(lookOf(one), `${one} ${other}`).toBe(lookOf(other));
+    for (const [one, other] of [
+      ['ines', 'inez'],
+      ['tom', 'tim2'],
+      ['anna', 'hanna'],
+    ])
+      expect(lookOf(one)).not.toBe(lookOf(other));
   });
-  it('of two writings are told from those of one', () => expect(['inеs', 'ines', 'инес', 'ines42', '田中'].map(mixesScripts)).toEqual([true, false, false, false, false]));
+  it('of two writings are told from those of one', () =>
+    expect(['inеs', 'ines', 'инес', 'ines42', '田中'].map(mixesScripts)).toEqual([true, false, false, false, false]));
 });
 
 describe('tries to sign in', () => {
   const waited: number[] = [];
-  const tries = (now: () => number) => signInTries(openDatabase(aFolder()), now, (time) => Promise.resolve(void waited.push(time)));
-  const codeOf = (promise: Promise<unknown>) => promise.then((made) => (made === undefined ? 'wrong' : 'in'), (error: { problem?: { code: string; parameters?: { seconds: number } } }) => `${error.problem?.code} ${error.problem?.parameters?.seconds}`);
+  const tries = (now: () => number) =>
+    signInTries(openDatabase(aFolder()), now, (time) => Promise.resolve(void waited.push(time)));
+  const codeOf = (promise: Promise<unknown>) =>
+    promise.then(
+      (made) => (made === undefined ? 'wrong' : 'in'),
+      (error: { problem?: { code: string; parameters?: { seconds: number } } }) =>
+        `${error.problem?.code} ${error.problem?.parameters?.seconds}`,
+    );
 
   it('count before they are checked: sixty at once are ten', async () => {
     let checked = 0;
     const trying = tries(() => 1000);
-    const all = await Promise.all(Array.from({ length: 60 }, () => codeOf(trying('ines', '10.0.0.1', () => Promise.resolve(void checked++)))));
+    const all = await Promise.all(
+      Array.from({ length: 60 }, () => codeOf(trying('ines', '10.0.0.1', () => Promise.resolve(void checked++)))),
+    );
     expect(checked).toBe(10);
     expect(all.filter((each) => each === 'wrong')).toHaveLength(10);
     expect(all.at(-1)).toMatch(/^too-many-tries \d+$/);
@@ -128,7 +196,8 @@ describe('tries to sign in', () => {
     await trying('ines', '10.0.0.1', () => Promise.resolve('ines'));
     expect(await codeOf(trying('ines', '10.0.0.1', () => Promise.resolve(undefined)))).toBe('wrong');
     const all = [];
-    for (let time = 0; time < 110; time++) all.push(await codeOf(trying(`name${time}`, '10.0.0.9', () => Promise.resolve(undefined))));
+    for (let time = 0; time < 110; time++)
+      all.push(await codeOf(trying(`name${time}`, '10.0.0.9', () => Promise.resolve(undefined))));
     expect(all.filter((each) => each === 'wrong')).toHaveLength(100);
   });
 
@@ -136,7 +205,9 @@ describe('tries to sign in', () => {
     const folder = aFolder();
     const first = signInTries(openDatabase(folder), () => 1000);
     for (let time = 0; time < 10; time++) await first('ines', '10.0.0.1', () => Promise.resolve(undefined));
-    expect(await codeOf(signInTries(openDatabase(folder), () => 2000)('ines', '10.0.0.1', () => Promise.resolve('ines')))).toMatch(/^too-many-tries/);
+    expect(
+      await codeOf(signInTries(openDatabase(folder), () => 2000)('ines', '10.0.0.1', () => Promise.resolve('ines'))),
+    ).toMatch(/^too-many-tries/);
   });
 });
 
@@ -153,11 +224,22 @@ describe('rates and turns', () => {
     const turn = fairTurns(2);
     const order: string[] = [];
     const ends: Record<string, () => void> = {};
-    const work = (who: string, name: string) => turn(who, () => new Promise<void>((end) => {
-      order.push(name);
-      ends[name] = end;
-    }));
-    const all = [work('ada', 'slow 1'), work('ada', 'slow 2'), work('ada', 'slow 3'), work('bo', 'quick 1'), work('bo', 'quick 2')];
+    const work = (who: string, name: string) =>
+      turn(
+        who,
+        () =>
+          new Promise<void>((end) => {
+            order.push(name);
+            ends[name] = end;
+          }),
+      );
+    const all = [
+      work('ada', 'slow 1'),
+      work('ada', 'slow 2'),
+      work('ada', 'slow 3'),
+      work('bo', 'quick 1'),
+      work('bo', 'quick 2'),
+    ];
     await new Promise((go) => setTimeout(go));
     expect(order).toEqual(['slow 1', 'quick 1']);
     ends['quick 1']();

@@ -16,7 +16,9 @@ describe('what is looked for', () => {
     ['café', 'The cafe and the Café.', ['cafe', 'Café'], 'en'],
     ['préstamo', 'Los prestamos y el préstamo.', ['prestamos', 'préstamo'], 'es'],
     ['インストール', 'パッケージをインストールする', ['インストール'], 'ja'],
-  ])('%s is found in other forms', (typed, text, hits, language) => expect(marked(text, typed, language)).toEqual(hits));
+  ])('%s is found in other forms', (typed, text, hits, language) =>
+    expect(marked(text, typed, language)).toEqual(hits),
+  );
 
   it('is nothing where nothing can be looked for', () => {
     expect(searchQuery('  ', [packFor('en')])).toBeUndefined();
@@ -31,13 +33,20 @@ describe('what is looked for', () => {
   it('never reaches the query unquoted', () => {
     for (const typed of ['" OR words:*', 'a AND b) NEAR(', "x'; drop table passage; --", 'words : secret^2']) {
       const query = searchQuery(typed, [packFor('en')]);
-      const outside = query ? matchExpression(query, 'all').replace(/"[\p{L}\p{N}]*"/gu, '').replace(/\{stems headings\}:|words:|AND|OR|\*|[() ]/g, '') : '';
+      const outside = query
+        ? matchExpression(query, 'all')
+            .replace(/"[\p{L}\p{N}]*"/gu, '')
+            .replace(/\{stems headings\}:|words:|AND|OR|\*|[() ]/g, '')
+        : '';
       expect(outside).toBe('');
     }
   });
 
   it('stands in the index in both forms', () => {
-    expect(searchText("The member's tools were returned.", packFor('en'))).toEqual({ words: 'members tools returned', stems: 'member tool return' });
+    expect(searchText("The member's tools were returned.", packFor('en'))).toEqual({
+      words: 'members tools returned',
+      stems: 'member tool return',
+    });
   });
 });
 
@@ -52,5 +61,6 @@ describe('an excerpt', () => {
     expect(text).toContain(shown.text);
     expect(shown.text).toMatch(/^\S.*\S$/);
   });
-  it('of a short text is all of it', () => expect(excerpt('Short.', [], 120)).toEqual({ text: 'Short.', hits: [], cut: { before: false, after: false } }));
+  it('of a short text is all of it', () =>
+    expect(excerpt('Short.', [], 120)).toEqual({ text: 'Short.', hits: [], cut: { before: false, after: false } }));
 });

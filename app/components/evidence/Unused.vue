@@ -21,13 +21,24 @@ async function load() {
   failed.value = answer === undefined;
   found.value = answer ?? null;
 }
-watch(() => props.lesson.id, () => {
-  found.value = null;
-  void load();
-}, { immediate: true });
+watch(
+  () => props.lesson.id,
+  () => {
+    found.value = null;
+    void load();
+  },
+  { immediate: true },
+);
 const planned = computed(() => new Set([...props.lesson.plannedPassages, ...(props.lesson.given ?? [])]));
 /** Why a passage is not in the course, where drafting left it out. */
-const reasons = computed(() => new Map((desk.course!.leftOut ?? []).flatMap(({ passages, reason }) => passages.map((range) => [range.id, reason] as const))));
+const reasons = computed(
+  () =>
+    new Map(
+      (desk.course!.leftOut ?? []).flatMap(({ passages, reason }) =>
+        passages.map((range) => [range.id, reason] as const),
+      ),
+    ),
+);
 const rest = computed(() => (found.value ?? []).filter((each) => !planned.value.has(each.passage.id)));
 const own = computed(() => (found.value ?? []).filter((each) => planned.value.has(each.passage.id)));
 
@@ -40,23 +51,56 @@ function give(view: PassageView) {
   <aside class="unused" aria-label="Not used yet">
     <h2>On this topic, not used yet</h2>
     <p class="small quiet">For “{{ lesson.title }}”. What you give it is drafted with it.</p>
-    <p v-if="failed" class="small decide">It could not be looked for. <button type="button" class="link" @click="load">Look again</button></p>
+    <p v-if="failed" class="small decide">
+      It could not be looked for. <button type="button" class="link" @click="load">Look again</button>
+    </p>
     <p v-else-if="found === null" class="small quiet">Looking</p>
-    <p v-else-if="rest.length === 0" class="small quiet">Whatever fits it is in the course already. <NuxtLink class="link" :to="`/course/${desk.course!.id}/holds`">All that is left out</NuxtLink></p>
+    <p v-else-if="rest.length === 0" class="small quiet">
+      Whatever fits it is in the course already.
+      <NuxtLink class="link" :to="`/course/${desk.course!.id}/holds`">All that is left out</NuxtLink>
+    </p>
     <article v-for="view in rest" :key="view.passage.id">
-      <p><strong>{{ view.source.title }}</strong></p>
+      <p>
+        <strong>{{ view.source.title }}</strong>
+      </p>
       <p class="mono">{{ placeWords(view.passage) }}</p>
-      <SourceCells v-if="view.passage.table" :passage="view.passage" heads /><p v-else>{{ view.passage.text }}</p>
-      <p class="small quiet">{{ view.claims.map(claimWords).filter((words, index, all) => all.indexOf(words) === index).join(', ') }}<template v-if="reasons.has(view.passage.id)"> left out: {{ reasonWords(reasons.get(view.passage.id)!) }}.</template> <button type="button" class="link" @click="give(view)">give to this lesson</button></p>
+      <SourceCells v-if="view.passage.table" :passage="view.passage" heads />
+      <p v-else>{{ view.passage.text }}</p>
+      <p class="small quiet">
+        {{
+          view.claims
+            .map(claimWords)
+            .filter((words, index, all) => all.indexOf(words) === index)
+            .join(', ')
+        }}<template v-if="reasons.has(view.passage.id)">
+          left out: {{ reasonWords(reasons.get(view.passage.id)!) }}.</template
+        >
+        <button type="button" class="link" @click="give(view)">give to this lesson</button>
+      </p>
     </article>
     <p v-if="own.length" class="small quiet mt">{{ own.length }} given or planned already, not in the text yet.</p>
   </aside>
 </template>
 
 <style scoped>
-.unused { overflow-y: auto; padding: 12px 16px; background: var(--paper); border-left: 1px solid var(--hair); font-size: 14px; }
-h2 { font-size: 15px; }
-article { padding: 10px 0; border-bottom: 1px solid var(--hair); }
-article p { margin-bottom: 3px; }
-.mt { margin-top: 10px; }
+.unused {
+  overflow-y: auto;
+  padding: 12px 16px;
+  background: var(--paper);
+  border-left: 1px solid var(--hair);
+  font-size: 14px;
+}
+h2 {
+  font-size: 15px;
+}
+article {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hair);
+}
+article p {
+  margin-bottom: 3px;
+}
+.mt {
+  margin-top: 10px;
+}
 </style>

@@ -4,10 +4,15 @@ import type { Passage } from '~~/core/source/source';
 export function placeWords({ locator }: Pick<Passage, 'locator'>): string {
   const { clause, page, slide, seconds, path } = locator;
   const parts = [
-    clause ?? '', page !== undefined ? `p. ${page}` : '', slide !== undefined ? `slide ${slide}` : '',
+    clause ?? '',
+    page !== undefined ? `p. ${page}` : '',
+    slide !== undefined ? `slide ${slide}` : '',
     seconds !== undefined ? `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}` : '',
   ].filter(Boolean);
-  return [...parts, ...(locator.question && path.length < 2 ? [...path, `answer to “${locator.question}”`] : path.slice(-2))].join(' / ');
+  return [
+    ...parts,
+    ...(locator.question && path.length < 2 ? [...path, `answer to “${locator.question}”`] : path.slice(-2)),
+  ].join(' / ');
 }
 
 /** A passage with what stands around it, as the server gives it. */
@@ -22,7 +27,18 @@ export interface PassageView {
 
 /** What a claim is, in words: "Rule, must not". */
 export function claimWords(claim: PassageView['claims'][number]): string {
-  const kinds: Record<string, string> = { rule: 'Rule', definition: 'Term', step: 'Step', figure: 'Figure', warning: 'Warning', reason: 'Reason', example: 'Example', tip: 'Tip', comparison: 'Comparison', role: 'Role' };
+  const kinds: Record<string, string> = {
+    rule: 'Rule',
+    definition: 'Term',
+    step: 'Step',
+    figure: 'Figure',
+    warning: 'Warning',
+    reason: 'Reason',
+    example: 'Example',
+    tip: 'Tip',
+    comparison: 'Comparison',
+    role: 'Role',
+  };
   if (claim.rule && claim.kind === 'rule') return `Rule, ${claim.rule.strength}${claim.rule.negative ? ' not' : ''}`;
-  return claim.term && claim.kind === 'definition' ? `Term: ${claim.term}` : kinds[claim.kind] ?? claim.kind;
+  return claim.term && claim.kind === 'definition' ? `Term: ${claim.term}` : (kinds[claim.kind] ?? claim.kind);
 }

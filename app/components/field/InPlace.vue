@@ -4,15 +4,18 @@ import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 
 /**
- * A text of the course, edited where it stands: the one way to do so, in every room. It keeps its own words from the first
- * key until they are given away (`save`), whatever happens to focus, selection, the rows around it, or news from outside;
- * they are given after a short rest, on leaving, on Enter (one line), and when the desk asks for them. Escape goes back to
- * how it was found.
+ * A text of the course, edited where it stands: the one way to do so, in every room. It keeps its own words from the
+ * first key until they are given away (`save`), whatever happens to focus, selection, the rows around it, or news from
+ * outside; they are given after a short rest, on leaving, on Enter (one line), and when the desk asks for them. Escape
+ * goes back to how it was found.
  */
 defineOptions({ inheritAttrs: false });
 const props = defineProps<{
   value: string;
-  /** Gives what is typed to the course: the words, what they were when typing began, and the gesture they belong to. False: they met another's change. */
+  /**
+   * Gives what is typed to the course: the words, what they were when typing began, and the gesture they belong to.
+   * False: they met another's change.
+   */
   save: (words: string, was: string, group: string) => boolean | void;
   readonly?: boolean;
   /** Several lines; it grows with its words. */
@@ -78,11 +81,14 @@ function follow() {
   given = props.value;
   base = props.value;
 }
-watch(() => props.value, () => {
-  // What comes back of words just given is written into nobody's typing.
-  if (giving && here) base = props.value;
-  else follow();
-});
+watch(
+  () => props.value,
+  () => {
+    // What comes back of words just given is written into nobody's typing.
+    if (giving && here) base = props.value;
+    else follow();
+  },
+);
 function left() {
   here = false;
   give();
@@ -102,7 +108,8 @@ function come() {
   found = props.value;
   // Come to by key, the words are not marked as a whole: the next key goes on with them instead of wiping them out.
   const end = box.value?.value.length ?? 0;
-  if (box.value && box.value.selectionStart === 0 && box.value.selectionEnd === end && end > 0) box.value.setSelectionRange(end, end);
+  if (box.value && box.value.selectionStart === 0 && box.value.selectionEnd === end && end > 0)
+    box.value.setSelectionRange(end, end);
 }
 const off = desk.onFlush(give);
 onBeforeUnmount(() => {
@@ -119,15 +126,69 @@ defineExpose({
 </script>
 
 <template>
-  <textarea v-if="lines" ref="box" v-bind="$attrs" class="in-place" :class="{ boxed }" rows="1" :value="text" :readonly="readonly" :maxlength="maxlength" @input="typed" @blur="left" @focus="come" @keydown="keys" />
-  <input v-else ref="box" v-bind="$attrs" class="in-place" :class="{ boxed }" :value="text" :readonly="readonly" :maxlength="maxlength" @input="typed" @blur="left" @focus="come" @keydown="keys">
+  <textarea
+    v-if="lines"
+    ref="box"
+    v-bind="$attrs"
+    class="in-place"
+    :class="{ boxed }"
+    rows="1"
+    :value="text"
+    :readonly="readonly"
+    :maxlength="maxlength"
+    @input="typed"
+    @blur="left"
+    @focus="come"
+    @keydown="keys"
+  />
+  <input
+    v-else
+    ref="box"
+    v-bind="$attrs"
+    class="in-place"
+    :class="{ boxed }"
+    :value="text"
+    :readonly="readonly"
+    :maxlength="maxlength"
+    @input="typed"
+    @blur="left"
+    @focus="come"
+    @keydown="keys"
+  />
 </template>
 
 <style scoped>
-.in-place { display: block; width: 100%; min-width: 0; background: none; border: 0; padding: 3px 4px; border-radius: 2px; text-overflow: ellipsis; resize: none; overflow: hidden; }
-.in-place:focus { background: var(--sheet); outline: 1.5px solid var(--sky); text-overflow: clip; }
-.in-place[readonly]:focus { outline-color: var(--hair); }
-.in-place::placeholder { color: var(--ink-3); font-style: italic; }
-.boxed { background: var(--sheet); border: 1px solid var(--hair); border-radius: 3px; padding: 6px 10px; }
-.boxed::placeholder { font-style: normal; }
+.in-place {
+  display: block;
+  width: 100%;
+  min-width: 0;
+  background: none;
+  border: 0;
+  padding: 3px 4px;
+  border-radius: 2px;
+  text-overflow: ellipsis;
+  resize: none;
+  overflow: hidden;
+}
+.in-place:focus {
+  background: var(--sheet);
+  outline: 1.5px solid var(--sky);
+  text-overflow: clip;
+}
+.in-place[readonly]:focus {
+  outline-color: var(--hair);
+}
+.in-place::placeholder {
+  color: var(--ink-3);
+  font-style: italic;
+}
+.boxed {
+  background: var(--sheet);
+  border: 1px solid var(--hair);
+  border-radius: 3px;
+  padding: 6px 10px;
+}
+.boxed::placeholder {
+  font-style: normal;
+}
 </style>

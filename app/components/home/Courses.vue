@@ -35,9 +35,13 @@ const work = (row: Row) => {
   const furthest = STATES.toReversed().find(({ state }) => row.states[state])!;
   return `${row.states[furthest.state]} of ${lessons} ${furthest.label.toLowerCase()}`;
 };
-const states = (row: Row) => new Map(row.path.flatMap((module) => module.lessons.map((lesson) => [lesson.id, lesson.state] as const)));
+const states = (row: Row) =>
+  new Map(row.path.flatMap((module) => module.lessons.map((lesson) => [lesson.id, lesson.state] as const)));
 
-/** What was chosen from a menu and opens a dialog: once the menu has given the focus back, or it would take it from the dialog in the middle of a word. */
+/**
+ * What was chosen from a menu and opens a dialog: once the menu has given the focus back, or it would take it from the
+ * dialog in the middle of a word.
+ */
 let chosen: (() => void) | undefined;
 const menu = {
   align: 'end' as const,
@@ -54,8 +58,17 @@ function actions(row: Row): DropdownMenuItem[][] {
   return [
     [
       { label: 'Open', onSelect: () => void navigateTo(`/course/${row.id}/outline`), disabled: !can },
-      ...(own ? [{ label: 'Rename', onSelect: () => void (chosen = () => emit('rename', row)), disabled: !can }, { label: 'Duplicate', onSelect: () => emit('duplicate', row), disabled: !can }] : []),
-      { label: 'Save as an archive', onSelect: () => void window.location.assign(`/api/courses/${row.id}/archive`), disabled: !can },
+      ...(own
+        ? [
+            { label: 'Rename', onSelect: () => void (chosen = () => emit('rename', row)), disabled: !can },
+            { label: 'Duplicate', onSelect: () => emit('duplicate', row), disabled: !can },
+          ]
+        : []),
+      {
+        label: 'Save as an archive',
+        onSelect: () => void window.location.assign(`/api/courses/${row.id}/archive`),
+        disabled: !can,
+      },
     ],
     ...(own ? [[{ label: 'Delete', onSelect: () => void (chosen = () => emit('remove', row)) }]] : []),
   ];
@@ -66,8 +79,18 @@ function actions(row: Row): DropdownMenuItem[][] {
   <table class="lines">
     <thead>
       <tr>
-        <th v-for="column in COLUMNS" :key="column.key" :class="[column.key, { number: 'number' in column }]" :aria-sort="'of' in column && order.key === column.key ? (order.down ? 'descending' : 'ascending') : undefined">
-          <button v-if="'of' in column" type="button" class="sort" @click="sort(column)">{{ column.label }}<span v-if="order.key === column.key" aria-hidden="true">{{ order.down ? ' ↓' : ' ↑' }}</span></button>
+        <th
+          v-for="column in COLUMNS"
+          :key="column.key"
+          :class="[column.key, { number: 'number' in column }]"
+          :aria-sort="
+            'of' in column && order.key === column.key ? (order.down ? 'descending' : 'ascending') : undefined
+          "
+        >
+          <button v-if="'of' in column" type="button" class="sort" @click="sort(column)">
+            {{ column.label
+            }}<span v-if="order.key === column.key" aria-hidden="true">{{ order.down ? ' ↓' : ' ↑' }}</span>
+          </button>
           <template v-else>{{ column.label }}</template>
         </th>
         <th><span class="sr-only">Actions</span></th>
@@ -75,29 +98,78 @@ function actions(row: Row): DropdownMenuItem[][] {
     </thead>
     <tbody>
       <tr v-for="row in sorted" :key="row.id">
-        <td v-if="row.broken" colspan="6"><strong>{{ row.title }}</strong><span class="small decide block">{{ row.broken }}</span></td>
+        <td v-if="row.broken" colspan="6">
+          <strong>{{ row.title }}</strong><span class="small decide block">{{ row.broken }}</span>
+        </td>
         <template v-else>
-          <td class="name"><NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink><span class="small quiet">{{ row.audience || 'For whom is not said yet' }}</span></td>
+          <td class="name">
+            <NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink><span class="small quiet">{{
+              row.audience || 'For whom is not said yet'
+            }}</span>
+          </td>
           <td class="path"><PathDrawing :modules="row.path" :states="states(row)" :width="220" :height="34" /></td>
           <td class="number minutes">{{ row.minutes || '' }}</td>
-          <td>{{ work(row) }}<span v-if="row.toChoose" class="small decide block">{{ row.toChoose === 1 ? 'one text to choose' : `${row.toChoose} texts to choose` }}</span><span v-if="row.role !== 'author'" class="small quiet block">you review</span></td>
-          <td><template v-if="row.release">Release {{ row.release.number }}<span class="small quiet block">{{ row.release.withdrawn ? 'withdrawn' : row.release.changed ? `${dayOf(row.release.at)}, changed since` : dayOf(row.release.at) }}</span></template><span v-else class="quiet">not yet</span></td>
+          <td>
+            {{ work(row)
+            }}<span v-if="row.toChoose" class="small decide block">{{
+              row.toChoose === 1 ? 'one text to choose' : `${row.toChoose} texts to choose`
+            }}</span
+            ><span v-if="row.role !== 'author'" class="small quiet block">you review</span>
+          </td>
+          <td>
+            <template v-if="row.release"
+              >Release {{ row.release.number
+              }}<span class="small quiet block">{{
+                row.release.withdrawn
+                  ? 'withdrawn'
+                  : row.release.changed
+                    ? `${dayOf(row.release.at)}, changed since`
+                    : dayOf(row.release.at)
+              }}</span></template
+            ><span v-else class="quiet">not yet</span>
+          </td>
           <td class="number learners">{{ row.learners || '' }}</td>
         </template>
         <td class="small quiet changed">{{ dayOf(row.changedAt) }}</td>
-        <td class="number"><UDropdownMenu :items="actions(row)" :content="menu"><button type="button" class="link small" :aria-label="`More for ${row.title}`">more</button></UDropdownMenu></td>
+        <td class="number">
+          <UDropdownMenu :items="actions(row)" :content="menu"
+            ><button type="button" class="link small" :aria-label="`More for ${row.title}`">more</button></UDropdownMenu
+          >
+        </td>
       </tr>
     </tbody>
   </table>
 </template>
 
 <style scoped>
-.lines td { padding: 12px 8px; }
-.name a { display: block; font-weight: 700; }
-.name a:hover { text-decoration: underline; }
-.path { width: 236px; }
-.sort { font: inherit; color: inherit; white-space: nowrap; }
-.sort:hover { text-decoration: underline; }
+.lines td {
+  padding: 12px 8px;
+}
+.name a {
+  display: block;
+  font-weight: 700;
+}
+.name a:hover {
+  text-decoration: underline;
+}
+.path {
+  width: 236px;
+}
+.sort {
+  font: inherit;
+  color: inherit;
+  white-space: nowrap;
+}
+.sort:hover {
+  text-decoration: underline;
+}
 /* On a phone: what course it is, how far, released or not. */
-@media (max-width: 760px) { .path, .minutes, .learners, .changed { display: none; } }
+@media (max-width: 760px) {
+  .path,
+  .minutes,
+  .learners,
+  .changed {
+    display: none;
+  }
+}
 </style>

@@ -7,7 +7,8 @@ defineProps<{ lines: readonly Lately[] }>();
 /** So many people are named; the others are counted. */
 const NAMED = 3;
 function together(names: readonly string[]): string {
-  const shown = names.length <= NAMED ? [...names] : [...names.slice(0, NAMED - 1), `${names.length - NAMED + 1} others`];
+  const shown =
+    names.length <= NAMED ? [...names] : [...names.slice(0, NAMED - 1), `${names.length - NAMED + 1} others`];
   return shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
 }
 const said = (line: Lately) => {
@@ -22,15 +23,39 @@ const PLACES = { change: 'outline', release: 'release', learner: 'results' } as 
   <section class="lately" aria-labelledby="lately">
     <h2 id="lately">Lately</h2>
     <ul>
-      <li v-for="(line, at) in lines" :key="at"><span class="small quiet time">{{ dayOf(line.at) }}</span><span>{{ said(line) }}</span><NuxtLink class="link small" :to="`/course/${line.course.id}/${PLACES[line.kind]}`">{{ line.course.title }}</NuxtLink></li>
+      <li v-for="(line, at) in lines" :key="at">
+        <span class="small quiet time">{{ dayOf(line.at) }}</span><span>{{ said(line) }}</span
+        ><NuxtLink class="link small" :to="`/course/${line.course.id}/${PLACES[line.kind]}`">{{
+          line.course.title
+        }}</NuxtLink>
+      </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-.lately { margin-top: 36px; }
-h2 { font-size: 18px; margin-bottom: 8px; }
-li { display: grid; grid-template-columns: 130px 1fr minmax(120px, 300px); gap: 12px; align-items: baseline; padding: 5px 8px; border-top: 1px solid var(--hair); }
-.time { white-space: nowrap; }
-@media (max-width: 760px) { li { grid-template-columns: 1fr; gap: 0; } }
+.lately {
+  margin-top: 36px;
+}
+h2 {
+  font-size: 18px;
+  margin-bottom: 8px;
+}
+li {
+  display: grid;
+  grid-template-columns: 130px 1fr minmax(120px, 300px);
+  gap: 12px;
+  align-items: baseline;
+  padding: 5px 8px;
+  border-top: 1px solid var(--hair);
+}
+.time {
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  li {
+    grid-template-columns: 1fr;
+    gap: 0;
+  }
+}
 </style>

@@ -17,7 +17,33 @@ const check = computed(() => desk.course?.checks.find((each) => each.id === prop
 </template>
 
 <style scoped>
-.place { display: grid; grid-template-columns: 16px 1fr; gap: 8px; padding: 10px 12px; margin: 12px 0; border: 1px solid var(--hair); border-radius: 3px; background: var(--paper); font-family: var(--font-sans); font-size: 14.5px; }
-.post { width: 9px; height: 22px; margin-top: 4px; background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 13px no-repeat; position: relative; }
-.post::before { content: ''; position: absolute; top: 0; left: 0; width: 9px; height: 9px; border: 1px solid var(--ink); background: var(--sheet); }
+.place {
+  display: grid;
+  grid-template-columns: 16px 1fr;
+  gap: 8px;
+  padding: 10px 12px;
+  margin: 12px 0;
+  border: 1px solid var(--hair);
+  border-radius: 3px;
+  background: var(--paper);
+  font-family: var(--font-sans);
+  font-size: 14.5px;
+}
+.post {
+  width: 9px;
+  height: 22px;
+  margin-top: 4px;
+  background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 13px no-repeat;
+  position: relative;
+}
+.post::before {
+  content: '';
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 9px;
+  height: 9px;
+  border: 1px solid var(--ink);
+  background: var(--sheet);
+}
 </style>

@@ -2,20 +2,25 @@
 import { mergeAttributes, Node, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { EditorContent, useEditor, VueNodeViewRenderer } from '@tiptap/vue-3';
-import type { Block } from '~~/core/course/blocks';
-import { turnBlock, type TurnableKind } from '~~/core/course/blocks/turn';
-import { sameData } from '~~/core/course/canonical';
+import type { Block, BlockKind } from '~~/core/blocks/forms';
+import { turnBlock } from '~~/core/blocks/turn';
+import { sameData } from '~~/core/document/canonical';
 import type { Lesson } from '~~/core/course/course';
 import { pageOperations } from '~~/core/course/lesson-changes';
-import type { EvidenceMark } from '~~/core/course/rich-text';
-import { fromNode, toNode } from '~/editor/convert';
+import type { EvidenceMark } from '~~/core/document/rich-text';
+import { wordsFor } from '~~/core/words';
+import { fromNode, ofPicture, toNode } from '~/blocks';
 import { lessonExtensions } from '~/editor/schema';
-import { freshId } from '~/composables/useApi';
+import { freshId, troubleOf } from '~/composables/useApi';
+import { giveMedia } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 import { useStale } from '~/stores/stale';
 import CheckPlace from './CheckPlace.vue';
 
-/** One editor for a lesson's whole page. Its top nodes are the blocks; what changed is given to the course as operations. */
+/**
+ * One editor for a lesson's whole page. Its top nodes are the blocks; what changed is given to the course as
+ * operations.
+ */
 const props = defineProps<{ lesson: Lesson }>();
 const emit = defineEmits<{ at: [EvidenceMark['attrs'] | null, string | null] }>();
 const desk = useCourse();
@@ -24,20 +29,55 @@ const REST = 600;
 const BURST = 3000;
 
 const checkPlace = Node.create({
-  name: 'checkPlace', group: 'block', atom: true, draggable: true,
+  name: 'checkPlace',
+  group: 'block',
+  atom: true,
+  draggable: true,
   addAttributes: () => ({ checkId: { default: null } }),
   parseHTML: () => [],
   renderHTML: ({ HTMLAttributes }) => ['div', mergeAttributes(HTMLAttributes, { 'data-check-place': '' })],
   addNodeView: () => VueNodeViewRenderer(CheckPlace),
 });
 
-/** A picture given to the page is refused with a word, until pages can hold pictures; text beside it is taken. */
-function refusePictures(data: DataTransfer | null): boolean {
-  const pictures = [...(data?.files ?? [])].filter((file) => file.type.startsWith('image/'));
-  const inText = /<img\b/i.test(data?.getData('text/html') ?? '');
-  if (pictures.length === 0 && !inText) return false;
-  desk.trouble = { code: 'no-pictures', message: 'Pages cannot hold pictures yet, so the picture was left out. Nothing else was changed.' };
-  return pictures.length > 0 && (data?.getData('text/plain') ?? '') === '';
+const ONLY_PICTURES = 'A page takes pictures. Documents are given to the course under Sources.';
+
+/** How many pictures are on their way to the course. */
+const coming = ref(0);
+/**
+ * Takes pictures in, one after another, each behind the one before: at a place of the page, or behind the cursor. What
+ * cannot be taken is said, and nothing else is touched.
+ */
+async function takePictures(files: readonly File[], at?: number) {
+  if (at !== undefined) editor.value?.commands.setTextSelection(at);
+  coming.value += files.length;
+  for (const file of files) {
+    try {
+      const added = await giveMedia(desk.course!.id, file);
+      insert([ofPicture(freshId('b'), added)]);
+    } catch (error) {
+      desk.trouble = troubleOf(error);
+    }
+    coming.value--;
+  }
+}
+/** Pictures in what is pasted or dropped are taken in; where only a page's address of one came along, that is said. */
+function picturesIn(data: DataTransfer | null, at?: number): boolean {
+  const files = [...(data?.files ?? [])];
+  const pictures = files.filter((file) => file.type.startsWith('image/'));
+  const html = data?.getData('text/html') ?? '';
+  // What was copied from a page of ours brings its pictures along by themselves.
+  if (pictures.length === 0 && /<img\b/i.test(html) && !html.includes('data-picture'))
+    desk.trouble = {
+      code: 'no-pictures',
+      message:
+        'The pictures of what you pasted stayed where they are. Copy or save them one by one, and add them here.',
+    };
+  if (files.length > pictures.length) desk.trouble = { code: 'no-documents', message: ONLY_PICTURES };
+  // A file that is not taken must not be opened by the browser in place of the page.
+  if (pictures.length === 0) return files.length > 0;
+  void takePictures(pictures, at);
+  // Words that came with a picture are taken, too.
+  return (data?.getData('text/plain') ?? '') === '';
 }
 
 /** Blocks as the course holds them, in order; and the node that shows each. */
@@ -47,13 +87,26 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 const holds = useTyping();
 let burst = { group: '', at: 0 };
 
-const page = (blocks: readonly Block[]): JSONContent => ({ type: 'doc', content: blocks.length > 0 ? blocks.map(toNode) : [{ type: 'paragraph', attrs: { id: freshId('b') } }] });
+const page = (blocks: readonly Block[]): JSONContent => ({
+  type: 'doc',
+  content: blocks.length > 0 ? blocks.map(toNode) : [{ type: 'paragraph', attrs: { id: freshId('b') } }],
+});
 
 const editor = useEditor({
-  extensions: lessonExtensions(checkPlace, () => stale.ids),
+  extensions: lessonExtensions(checkPlace, wordsFor(desk.course!.language).words, () => stale.ids),
   content: page(known),
   editable: desk.mayEdit,
-  editorProps: { handlePaste: (_, event) => refusePictures(event.clipboardData), handleDrop: (_, event) => refusePictures(event.dataTransfer), attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Page of the lesson', class: 'page' } },
+  editorProps: {
+    handlePaste: (_, event) => picturesIn(event.clipboardData),
+    handleDrop: (view, event, _, moved) =>
+      !moved && picturesIn(event.dataTransfer, view.posAtCoords({ left: event.clientX, top: event.clientY })?.pos),
+    attributes: {
+      role: 'textbox',
+      'aria-multiline': 'true',
+      'aria-label': 'Page of the lesson',
+      class: 'page up-page',
+    },
+  },
   onCreate: ({ editor: made }) => remember(made.state.doc),
   onUpdate: ({ transaction }) => {
     if (transaction.getMeta('shown')) return;
@@ -85,7 +138,9 @@ function blocksNow(): Block[] {
   });
   // The empty line at the end is there to write on, and no part of the page until something stands on it.
   const last = blocks.at(-1);
-  return last?.kind === 'text' && last.body.text.length === 0 && !known.some((block) => block.id === last.id) ? blocks.slice(0, -1) : blocks;
+  return last?.kind === 'text' && last.body.text.length === 0 && !known.some((block) => block.id === last.id)
+    ? blocks.slice(0, -1)
+    : blocks;
 }
 
 /**
@@ -107,7 +162,13 @@ function flush() {
   const title = lesson?.title ?? props.lesson.title;
   // Known before it is given: showing what came of it looks at that.
   known = next;
-  desk.type(typing ? `words in “${title}”` : `page of “${title}”`, working ? [...operations, { type: 'set', id: props.lesson.id, field: 'state', value: 'in-work', was: lesson.state }] : operations, group);
+  desk.type(
+    typing ? `words in “${title}”` : `page of “${title}”`,
+    working
+      ? [...operations, { type: 'set', id: props.lesson.id, field: 'state', value: 'in-work', was: lesson.state }]
+      : operations,
+    group,
+  );
   holds(false);
   const stands = desk.lessons.find((each) => each.id === props.lesson.id)?.blocks;
   if (!stands) return;
@@ -116,8 +177,9 @@ function flush() {
 }
 
 /**
- * Shows the course's page when it was changed by other hands: undo, a draft, another window. Blocks that are the same keep their
- * nodes. Words typed since are given to the course first, so that they are in it, or beside it, before anything takes their place.
+ * Shows the course's page when it was changed by other hands: undo, a draft, another window. Blocks that are the same
+ * keep their nodes. Words typed since are given to the course first, so that they are in it, or beside it, before
+ * anything takes their place.
  */
 function show(given = false) {
   if (!given) flush();
@@ -136,32 +198,54 @@ function show(given = false) {
   // An empty line that somebody has just made to write on is no part of the course yet.
   const here = new Set(known.map((block) => block.id));
   doc.forEach((node, _, index) => {
-    if (here.has(node.attrs.id as string) || !isBlankLine(node) || (index < doc.childCount - 1 && wanted.length > 0)) return;
+    if (here.has(node.attrs.id as string) || !isBlankLine(node) || (index < doc.childCount - 1 && wanted.length > 0))
+      return;
     wanted.push(node);
   });
-  const content = wanted.length > 0 ? wanted : [state.schema.nodeFromJSON({ type: 'paragraph', attrs: { id: freshId('b') } })];
+  const content =
+    wanted.length > 0 ? wanted : [state.schema.nodeFromJSON({ type: 'paragraph', attrs: { id: freshId('b') } })];
   if (content.length !== doc.childCount || content.some((node, index) => node !== doc.child(index))) {
     const at = state.selection.from;
-    view.dispatch(state.tr.replaceWith(0, doc.content.size, content).setMeta('addToHistory', false).setMeta('shown', true));
+    view.dispatch(
+      state.tr.replaceWith(0, doc.content.size, content).setMeta('addToHistory', false).setMeta('shown', true),
+    );
     editor.value.commands.setTextSelection(Math.min(at, editor.value.state.doc.content.size));
   }
   remember(editor.value.state.doc);
 }
 const isBlankLine = (node: PmNode) => node.type.name === 'paragraph' && node.content.size === 0;
-watch(() => desk.outside, () => show());
-watch(() => props.lesson.blocks, (blocks) => {
-  // Changes of ours come back as the same list.
-  if (blocks !== known) show();
-});
+watch(
+  () => desk.outside,
+  () => show(),
+);
+watch(
+  () => props.lesson.blocks,
+  (blocks) => {
+    // Changes of ours come back as the same list.
+    if (blocks !== known) show();
+  },
+);
 
 /** Tells what the sentence at the cursor stands on, and the block it is in. */
-function tellPlace($from: { parent: PmNode; parentOffset: number; marks: () => readonly { type: { name: string }; attrs: Record<string, unknown> }[]; node: (depth: number) => PmNode; depth: number }) {
+function tellPlace($from: {
+  parent: PmNode;
+  parentOffset: number;
+  marks: () => readonly { type: { name: string }; attrs: Record<string, unknown> }[];
+  node: (depth: number) => PmNode;
+  depth: number;
+}) {
   const { nodeAfter, nodeBefore } = $from as unknown as { nodeAfter: PmNode | null; nodeBefore: PmNode | null };
   const marks = [...(nodeBefore?.marks ?? []), ...(nodeAfter?.marks ?? [])];
-  const mark = (nodeAfter?.marks ?? []).find((each) => each.type.name === 'evidence') ?? marks.find((each) => each.type.name === 'evidence');
+  const mark =
+    (nodeAfter?.marks ?? []).find((each) => each.type.name === 'evidence') ??
+    marks.find((each) => each.type.name === 'evidence');
   const top = $from.depth > 0 ? $from.node(1) : null;
   const own = top?.attrs.evidence as EvidenceMark['attrs']['passages'] | null | undefined;
-  emit('at', mark ? (mark.attrs as EvidenceMark['attrs']) : own?.length ? { id: 'block', passages: own, was: '' } : null, (top?.attrs.id as string | undefined) ?? null);
+  emit(
+    'at',
+    mark ? (mark.attrs as EvidenceMark['attrs']) : own?.length ? { id: 'block', passages: own, was: '' } : null,
+    (top?.attrs.id as string | undefined) ?? null,
+  );
 }
 
 function currentTop(): { node: PmNode; at: number; index: number } | null {
@@ -177,23 +261,44 @@ function replaceTop(blocks: readonly Block[]) {
   const top = currentTop();
   if (!top) return;
   const { state, view } = editor.value!;
-  view.dispatch(state.tr.replaceWith(top.at, top.at + top.node.nodeSize, blocks.map((block) => state.schema.nodeFromJSON(toNode(block)))));
+  view.dispatch(
+    state.tr.replaceWith(
+      top.at,
+      top.at + top.node.nodeSize,
+      blocks.map((block) => state.schema.nodeFromJSON(toNode(block))),
+    ),
+  );
   editor.value!.commands.focus();
   flush();
 }
-/** Puts blocks behind the one at the cursor. */
-function insert(blocks: readonly Block[]) {
+/** Puts blocks behind the one at the cursor; `fresh` ones have their first words marked, to be typed over. */
+function insert(blocks: readonly Block[], fresh = false) {
   const { state, view } = editor.value!;
   const top = currentTop();
   const at = top ? top.at + top.node.nodeSize : state.doc.content.size;
   const empty = top && top.node.type.name === 'paragraph' && top.node.content.size === 0;
-  const transaction = state.tr.replaceWith(empty ? top.at : at, at, blocks.map((block) => state.schema.nodeFromJSON(toNode(block))));
+  const transaction = state.tr.replaceWith(
+    empty ? top.at : at,
+    at,
+    blocks.map((block) => state.schema.nodeFromJSON(toNode(block))),
+  );
   view.dispatch(transaction);
-  editor.value!.commands.setTextSelection((empty ? top.at : at) + 1);
+  const from = empty ? top.at : at;
+  editor.value!.commands.setTextSelection(fresh ? firstWords(from) : from + 1);
   editor.value!.commands.focus();
   flush();
 }
-function turn(kind: TurnableKind) {
+/** Where the first words of the top node at a place stand. */
+function firstWords(at: number): { from: number; to: number } {
+  const { doc } = editor.value!.state;
+  let found = { from: at + 1, to: at + 1 };
+  doc.nodeAt(at)?.descendants((node, inside) => {
+    if (node.isText) found = { from: at + 1 + inside, to: at + 1 + inside + node.nodeSize };
+    return found.from === found.to;
+  });
+  return found;
+}
+function turn(kind: BlockKind) {
   const top = currentTop();
   const block = top && fromNode(top.node.toJSON() as JSONContent);
   if (block) replaceTop(turnBlock(block, kind, () => freshId('b')));
@@ -219,16 +324,29 @@ function move(by: -1 | 1) {
   flush();
 }
 // Nothing of the page changed, but what is marked in it.
-watch(() => stale.ids, () => editor.value?.view.dispatch(editor.value.state.tr.setMeta('addToHistory', false)));
+watch(
+  () => stale.ids,
+  () => editor.value?.view.dispatch(editor.value.state.tr.setMeta('addToHistory', false)),
+);
 /** Puts other words of a source in place of a sentence. */
 function replaceSentence(id: string, text: string, attrs: EvidenceMark['attrs']) {
   const { state, view } = editor.value!;
   const places: [number, number][] = [];
   state.doc.descendants((node, at) => {
-    if (node.isText && node.marks.some((mark) => mark.type.name === 'evidence' && (mark.attrs as EvidenceMark['attrs']).id === id)) places.push([at, at + node.nodeSize]);
+    if (
+      node.isText &&
+      node.marks.some((mark) => mark.type.name === 'evidence' && (mark.attrs as EvidenceMark['attrs']).id === id)
+    )
+      places.push([at, at + node.nodeSize]);
   });
   if (places.length === 0) return;
-  view.dispatch(state.tr.replaceWith(places[0]![0], places.at(-1)![1], state.schema.text(text, [state.schema.mark('evidence', attrs)])));
+  view.dispatch(
+    state.tr.replaceWith(
+      places[0]![0],
+      places.at(-1)![1],
+      state.schema.text(text, [state.schema.mark('evidence', attrs)]),
+    ),
+  );
   editor.value!.commands.focus();
   flush();
 }
@@ -237,9 +355,20 @@ onBeforeUnmount(() => {
   flush();
   off();
 });
-defineExpose({ insert, replaceSentence, turn, remove, move, focus: () => editor.value?.commands.focus() });
+defineExpose({
+  insert,
+  takePictures,
+  replaceSentence,
+  turn,
+  remove,
+  move,
+  focus: () => editor.value?.commands.focus(),
+});
 </script>
 
 <template>
   <EditorContent :editor="editor" class="lesson-page" data-keys="page" />
+  <p v-if="coming" class="small quiet" role="status">
+    {{ coming === 1 ? 'A picture is being taken in.' : `${coming} pictures are being taken in.` }}
+  </p>
 </template>

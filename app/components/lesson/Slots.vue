@@ -13,7 +13,10 @@ const filling = ref(false);
 async function fill() {
   filling.value = true;
   await desk.settleAll();
-  trouble.value = await $fetch(`/api/courses/${desk.course!.id}/answers`, { method: 'POST' }).then(() => '', () => 'The answers could not be put in. They are saved; try again.');
+  trouble.value = await $fetch(`/api/courses/${desk.course!.id}/answers`, { method: 'POST' }).then(
+    () => '',
+    () => 'The answers could not be put in. They are saved; try again.',
+  );
   await desk.refresh();
   filling.value = false;
 }
@@ -21,13 +24,30 @@ async function fill() {
 
 <template>
   <section v-if="slots.length" class="slots" aria-label="Questions of this lesson">
-    <p class="small"><strong class="decide">{{ open ? `${counted(open, ['place is', 'places are'])} open here` : 'All questions are answered' }}</strong>. What you answer is the lesson's source; then draft it.</p>
+    <p class="small">
+      <strong class="decide">{{
+        open ? `${counted(open, ['place is', 'places are'])} open here` : 'All questions are answered'
+      }}</strong>. What you answer is the lesson's source; then draft it.
+    </p>
     <SourceAnswerBox v-for="slot in slots" :key="slot.id" :answer="slot" />
-    <UButton v-if="desk.mayEdit" size="sm" color="neutral" variant="outline" :disabled="filling || open === slots.length" @click="fill">{{ filling ? 'Being read' : 'Fill the lesson with the answers' }}</UButton>
+    <UButton
+      v-if="desk.mayEdit"
+      size="sm"
+      color="neutral"
+      variant="outline"
+      :disabled="filling || open === slots.length"
+      @click="fill"
+      >{{ filling ? 'Being read' : 'Fill the lesson with the answers' }}</UButton
+    >
     <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
   </section>
 </template>
 
 <style scoped>
-.slots { padding: 10px 14px 14px; margin: 0 0 16px; border-left: 3px solid var(--rust); background: var(--paper); }
+.slots {
+  padding: 10px 14px 14px;
+  margin: 0 0 16px;
+  border-left: 3px solid var(--rust);
+  background: var(--paper);
+}
 </style>

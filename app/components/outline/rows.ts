@@ -1,3 +1,4 @@
+import { checkIn } from '~~/core/blocks/forms';
 import type { Course, Lesson, Module } from '~~/core/course/course';
 
 /** A row of the outline: a module, a lesson, or a check where it stands. */
@@ -10,12 +11,19 @@ export type Row =
 export function rowsOf(course: Course, folded: ReadonlySet<string>, checks: boolean): Row[] {
   return course.modules.flatMap((module, at): Row[] => [
     { kind: 'module', id: module.id, module, number: at + 1 },
-    ...(folded.has(module.id) ? [] : module.lessons.flatMap((lesson): Row[] => [
-      { kind: 'lesson', id: lesson.id, lesson, module: module.id },
-      ...(checks ? lesson.blocks.flatMap((block): Row[] => {
-        const check = block.kind === 'check' ? course.checks.find((each) => each.id === block.body.checkId) : undefined;
-        return check ? [{ kind: 'check', id: `${block.id}`, checkId: check.id, stem: check.stem, lesson: lesson.id }] : [];
-      }) : []),
-    ])),
+    ...(folded.has(module.id)
+      ? []
+      : module.lessons.flatMap((lesson): Row[] => [
+          { kind: 'lesson', id: lesson.id, lesson, module: module.id },
+          ...(checks
+            ? lesson.blocks.flatMap((block): Row[] => {
+                const place = checkIn(block);
+                const check = place ? course.checks.find((each) => each.id === place) : undefined;
+                return check
+                  ? [{ kind: 'check', id: `${block.id}`, checkId: check.id, stem: check.stem, lesson: lesson.id }]
+                  : [];
+              })
+            : []),
+        ])),
   ]);
 }

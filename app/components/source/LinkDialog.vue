@@ -16,7 +16,8 @@ const site = ref<string>();
 const at = computed(() => `/api/courses/${desk.course!.id}/links`);
 watch(open, async (shown) => {
   trouble.value = '';
-  if (shown) site.value ??= (await $fetch<{ address?: string }>(at.value).catch(() => ({ address: undefined }))).address;
+  if (shown)
+    site.value ??= (await $fetch<{ address?: string }>(at.value).catch(() => ({ address: undefined }))).address;
 });
 function example(path: string, below: boolean) {
   form.address = `${site.value}${path}`;
@@ -31,12 +32,17 @@ async function send() {
   trouble.value = '';
   const address = form.address.trim();
   try {
-    const added = await $fetch<{ same?: string; left?: number }>(at.value, { method: 'POST', body: { address, below: form.below } });
+    const added = await $fetch<{ same?: string; left?: number }>(at.value, {
+      method: 'POST',
+      body: { address, below: form.below },
+    });
     open.value = false;
     form.address = '';
     emit('added', [
       ...(added.same ? [`${address} holds the same as “${added.same}”; it is used once.`] : []),
-      ...(added.left ? [`${address}: ${counted(added.left, ['page', 'pages'])} below it could not be had or were too many.`] : []),
+      ...(added.left
+        ? [`${address}: ${counted(added.left, ['page', 'pages'])} below it could not be had or were too many.`]
+        : []),
     ]);
   } catch (error) {
     trouble.value = troubleOf(error).message;
@@ -46,24 +52,77 @@ async function send() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Add a link" :description="kind === 'page' ? 'The page is fetched once, by this server, and kept; what stands around its matter is left out.' : 'What is said in it becomes the source; its link goes along into the lessons.'" :ui="{ content: 'max-w-xl' }">
+  <UModal
+    v-model:open="open"
+    title="Add a link"
+    :description="
+      kind === 'page'
+        ? 'The page is fetched once, by this server, and kept; what stands around its matter is left out.'
+        : 'What is said in it becomes the source; its link goes along into the lessons.'
+    "
+    :ui="{ content: 'max-w-xl' }"
+  >
     <template #body>
-      <div class="kinds" role="tablist"><button type="button" role="tab" :aria-selected="kind === 'page'" @click="kind = 'page'">A page</button><button type="button" role="tab" :aria-selected="kind === 'video'" @click="kind = 'video'">A video with its transcript</button></div>
+      <div class="kinds" role="tablist">
+        <button type="button" role="tab" :aria-selected="kind === 'page'" @click="kind = 'page'">A page</button
+        ><button type="button" role="tab" :aria-selected="kind === 'video'" @click="kind = 'video'">
+          A video with its transcript
+        </button>
+      </div>
       <SourceVideoForm v-if="kind === 'video'" @added="said" />
       <form v-else class="fields" @submit.prevent="send">
-        <label>Address<UInput v-model="form.address" type="url" required maxlength="2000" placeholder="https://" class="w-full" /></label>
-        <label class="choice"><input v-model="form.below" type="checkbox"> with the pages below it that it links to, up to 40, as one source</label>
-        <p v-if="site" class="small quiet">In this demo, <button type="button" class="link" @click="example('/opening-hours', false)">{{ site }}/opening-hours</button> can be tried; <button type="button" class="link" @click="example('/', true)">{{ site }}/</button> is its contents page.</p>
+        <label
+          >Address<UInput
+            v-model="form.address"
+            type="url"
+            required
+            maxlength="2000"
+            placeholder="https://"
+            class="w-full"
+        /></label>
+        <label class="choice"
+          ><input v-model="form.below" type="checkbox" /> with the pages below it that it links to, up to 40, as one
+          source</label
+        >
+        <p v-if="site" class="small quiet">
+          In this demo,
+          <button type="button" class="link" @click="example('/opening-hours', false)">{{ site }}/opening-hours</button>
+          can be tried; <button type="button" class="link" @click="example('/', true)">{{ site }}/</button> is its
+          contents page.
+        </p>
         <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
-        <div><UButton type="submit" :disabled="!form.address.trim() || busy">{{ busy ? 'Fetching and reading' : 'Fetch it' }}</UButton></div>
+        <div>
+          <UButton type="submit" :disabled="!form.address.trim() || busy">{{
+            busy ? 'Fetching and reading' : 'Fetch it'
+          }}</UButton>
+        </div>
       </form>
     </template>
   </UModal>
 </template>
 
 <style scoped>
-.kinds { display: flex; gap: 18px; margin-bottom: 14px; border-bottom: 1px solid var(--hair); }
-.kinds button { padding-bottom: 6px; color: var(--ink-2); border-bottom: 2px solid transparent; cursor: pointer; }
-.kinds button[aria-selected="true"] { color: var(--ink); font-weight: 700; border-bottom-color: var(--moss); }
-.fields label.choice { display: flex; gap: 8px; font-weight: 400; align-items: baseline; }
+.kinds {
+  display: flex;
+  gap: 18px;
+  margin-bottom: 14px;
+  border-bottom: 1px solid var(--hair);
+}
+.kinds button {
+  padding-bottom: 6px;
+  color: var(--ink-2);
+  border-bottom: 2px solid transparent;
+  cursor: pointer;
+}
+.kinds button[aria-selected='true'] {
+  color: var(--ink);
+  font-weight: 700;
+  border-bottom-color: var(--moss);
+}
+.fields label.choice {
+  display: flex;
+  gap: 8px;
+  font-weight: 400;
+  align-items: baseline;
+}
 </style>

@@ -25,7 +25,10 @@ async function paste(event: ClipboardEvent) {
 async function send() {
   trouble.value = '';
   try {
-    await $fetch(`/api/courses/${desk.course!.id}/sources`, { method: 'POST', body: { title: form.value.title.trim(), text: form.value.text } });
+    await $fetch(`/api/courses/${desk.course!.id}/sources`, {
+      method: 'POST',
+      body: { title: form.value.title.trim(), text: form.value.text },
+    });
     open.value = false;
     clear();
     emit('added');
@@ -36,7 +39,12 @@ async function send() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Paste or type text" description="It becomes a source like a file. What you paste from a page or document keeps its headings, lists and tables: # is a heading, - an item." :ui="{ content: 'max-w-2xl' }">
+  <UModal
+    v-model:open="open"
+    title="Paste or type text"
+    description="It becomes a source like a file. What you paste from a page or document keeps its headings, lists and tables: # is a heading, - an item."
+    :ui="{ content: 'max-w-2xl' }"
+  >
     <template #body>
       <form class="fields" @submit.prevent="send">
         <label>Title<UInput v-model="form.title" required maxlength="200" class="w-full" /></label>

@@ -16,12 +16,26 @@ const trouble = ref('');
 watch(open, async (now) => {
   if (!now) return;
   chosen.value = [];
-  rows.value = await $fetch<ShelfSource[]>('/api/shelf').catch((error: unknown) => void (trouble.value = troubleOf(error).message)) ?? null;
+  rows.value =
+    (await $fetch<ShelfSource[]>('/api/shelf').catch(
+      (error: unknown) => void (trouble.value = troubleOf(error).message),
+    )) ?? null;
 });
-const shown = computed(() => (rows.value ?? []).filter((row) => row.may !== 'read' && !row.put_away_at && !props.here.includes(row.id) && row.title.toLowerCase().includes(typed.value.trim().toLowerCase())));
+const shown = computed(() =>
+  (rows.value ?? []).filter(
+    (row) =>
+      row.may !== 'read' &&
+      !row.put_away_at &&
+      !props.here.includes(row.id) &&
+      row.title.toLowerCase().includes(typed.value.trim().toLowerCase()),
+  ),
+);
 async function send() {
   try {
-    const { added } = await $fetch<{ added: number }>(`/api/courses/${desk.course!.id}/shelf`, { method: 'POST', body: { sources: chosen.value } });
+    const { added } = await $fetch<{ added: number }>(`/api/courses/${desk.course!.id}/shelf`, {
+      method: 'POST',
+      body: { sources: chosen.value },
+    });
     open.value = false;
     emit('added', [`${counted(added, ['source', 'sources'])} from the shelf.`]);
   } catch (error) {
@@ -31,14 +45,43 @@ async function send() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="From the shelf" description="Sources of yours, and those shared with you. They are read and understood already." :ui="{ content: 'max-w-2xl' }">
+  <UModal
+    v-model:open="open"
+    title="From the shelf"
+    description="Sources of yours, and those shared with you. They are read and understood already."
+    :ui="{ content: 'max-w-2xl' }"
+  >
     <template #body>
       <form class="fields" @submit.prevent="send">
-        <UInput v-if="(rows?.length ?? 0) > 8" v-model="typed" size="sm" placeholder="Find a source by title" aria-label="Find a source by title" />
+        <UInput
+          v-if="(rows?.length ?? 0) > 8"
+          v-model="typed"
+          size="sm"
+          placeholder="Find a source by title"
+          aria-label="Find a source by title"
+        />
         <ul v-if="shown.length" class="choices">
-          <li v-for="row in shown" :key="row.id"><label><input v-model="chosen" type="checkbox" :value="row.id"><span><strong>{{ row.title }}</strong> <span class="small quiet">{{ sourceKind(row.kind) }}, {{ row.words.toLocaleString('en') }} words; {{ holdsWords(row.holds, 3) }}</span><span v-if="row.courses.length" class="small quiet block">in {{ row.courses.map((course) => course.title).join(', ') }}</span></span></label></li>
+          <li v-for="row in shown" :key="row.id">
+            <label
+              ><input v-model="chosen" type="checkbox" :value="row.id" /><span
+                ><strong>{{ row.title }}</strong>
+                <span class="small quiet"
+                  >{{ sourceKind(row.kind) }}, {{ row.words.toLocaleString('en') }} words;
+                  {{ holdsWords(row.holds, 3) }}</span
+                ><span v-if="row.courses.length" class="small quiet block"
+                  >in {{ row.courses.map((course) => course.title).join(', ') }}</span
+                ></span
+              ></label
+            >
+          </li>
         </ul>
-        <p v-else-if="rows" class="small quiet">{{ rows.length > here.length ? 'No source fits.' : 'Nothing lies on the shelf that this course does not use already.' }}</p>
+        <p v-else-if="rows" class="small quiet">
+          {{
+            rows.length > here.length
+              ? 'No source fits.'
+              : 'Nothing lies on the shelf that this course does not use already.'
+          }}
+        </p>
         <p v-if="trouble" class="decide small" role="alert">{{ trouble }}</p>
         <div><UButton type="submit" :disabled="chosen.length === 0">Use in this course</UButton></div>
       </form>
@@ -47,6 +90,17 @@ async function send() {
 </template>
 
 <style scoped>
-.choices { max-height: 340px; overflow-y: auto; }
-.choices label { display: flex; gap: 10px; align-items: baseline; font-weight: 400; font-size: 14.5px; padding: 5px 0; border-bottom: 1px solid var(--hair); }
+.choices {
+  max-height: 340px;
+  overflow-y: auto;
+}
+.choices label {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  font-weight: 400;
+  font-size: 14.5px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hair);
+}
 </style>

@@ -19,33 +19,53 @@ const missing = ref<Trouble | null>(null);
 const id = computed(() => String(route.params.course));
 const selected = computed(() => (route.params.lesson ? String(route.params.lesson) : undefined));
 
-watch(id, async (course) => {
-  missing.value = null;
-  try {
-    await desk.open(course);
-    void figures.load();
-    void countSources();
-    // The editor is heavy and wanted sooner or later: it comes while nothing else is done, so that the first lesson opens as fast as the next.
-    requestIdleCallback(() => void Promise.allSettled([preloadRouteComponents(`/course/${course}/lessons/any`), import('~/components/lesson/Editor.vue')]));
-  } catch (error) {
-    missing.value = troubleOf(error);
-  }
-}, { immediate: true });
+watch(
+  id,
+  async (course) => {
+    missing.value = null;
+    try {
+      await desk.open(course);
+      void figures.load();
+      void countSources();
+      // The editor is heavy and wanted sooner or later: it comes while nothing else is done, so that the first lesson
+      // opens as fast as the next.
+      requestIdleCallback(
+        () =>
+          void Promise.allSettled([
+            preloadRouteComponents(`/course/${course}/lessons/any`),
+            import('~/components/lesson/Editor.vue'),
+          ]),
+      );
+    } catch (error) {
+      missing.value = troubleOf(error);
+    }
+  },
+  { immediate: true },
+);
 /** One's own part in the course is given up; its last author stays one, which the server says. */
 const mayLeave = ref(true);
 async function leaveCourse() {
   await desk.settleAll();
-  if (await desk.asking(async () => void (await $fetch(`/api/courses/${id.value}/membership`, { method: 'DELETE' })))) await navigateTo('/');
+  if (await desk.asking(async () => void (await $fetch(`/api/courses/${id.value}/membership`, { method: 'DELETE' }))))
+    await navigateTo('/');
 }
-/** Hears that sources came, went or changed: their number, and what of the course stands on words that are not there any more. */
+/**
+ * Hears that sources came, went or changed: their number, and what of the course stands on words that are not there any
+ * more.
+ */
 async function countSources() {
   void stale.load();
   // What could not be counted stays as it was known.
-  sources.value = (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => undefined))?.length ?? sources.value;
+  sources.value =
+    (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => undefined))?.length ?? sources.value;
 }
 provide('sources-changed', countSources);
 
-useNews(() => (desk.course?.id === id.value ? id.value : undefined), { course: (revision) => void desk.hear(revision), job: () => void drafting.load(), learners: () => void (releases.learners && releases.loadLearners()) });
+useNews(() => (desk.course?.id === id.value ? id.value : undefined), {
+  course: (revision) => void desk.hear(revision),
+  job: () => void drafting.load(),
+  learners: () => void (releases.learners && releases.loadLearners()),
+});
 useEventListener(document, 'visibilitychange', () => void desk.settleAll());
 // What this browser cannot keep is not left without a question.
 useEventListener(window, 'beforeunload', (event) => {
@@ -56,10 +76,35 @@ useEventListener(window, 'beforeunload', (event) => {
 onBeforeRouteLeave(() => void desk.leave());
 useShown();
 useActions([
-  { id: 'course-leave', label: 'Leave this course', area: 'Course', when: () => !desk.mayEdit || mayLeave.value, run: () => void leaveCourse() },
-  { id: 'undo', label: 'Undo', key: 'Ctrl+Z', area: 'Course', when: () => desk.undoWhat !== undefined, run: () => void desk.undo() },
-  { id: 'redo', label: 'Do again', key: 'Ctrl+Shift+Z', area: 'Course', when: () => desk.redoWhat !== undefined, run: () => void desk.redo() },
-  { id: 'export', label: 'Save as an archive', area: 'Course', run: () => void (window.location.href = `/api/courses/${id.value}/archive`) },
+  {
+    id: 'course-leave',
+    label: 'Leave this course',
+    area: 'Course',
+    when: () => !desk.mayEdit || mayLeave.value,
+    run: () => void leaveCourse(),
+  },
+  {
+    id: 'undo',
+    label: 'Undo',
+    key: 'Ctrl+Z',
+    area: 'Course',
+    when: () => desk.undoWhat !== undefined,
+    run: () => void desk.undo(),
+  },
+  {
+    id: 'redo',
+    label: 'Do again',
+    key: 'Ctrl+Shift+Z',
+    area: 'Course',
+    when: () => desk.redoWhat !== undefined,
+    run: () => void desk.redo(),
+  },
+  {
+    id: 'export',
+    label: 'Save as an archive',
+    area: 'Course',
+    run: () => void (window.location.href = `/api/courses/${id.value}/archive`),
+  },
 ]);
 useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
 </script>
@@ -84,8 +129,29 @@ useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
 </template>
 
 <style scoped>
-.course { display: flex; flex-direction: column; height: 100vh; }
-.columns { flex: 1; display: flex; min-height: 0; }
-.work { flex: 1; min-width: 0; display: flex; background: var(--sheet); }
-@media (max-width: 820px) { .course { height: auto; min-height: 100vh; } .columns { flex-direction: column; } }
+.course {
+  display: flex;
+  flex-direction: column;
+  height: 100vh;
+}
+.columns {
+  flex: 1;
+  display: flex;
+  min-height: 0;
+}
+.work {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  background: var(--sheet);
+}
+@media (max-width: 820px) {
+  .course {
+    height: auto;
+    min-height: 100vh;
+  }
+  .columns {
+    flex-direction: column;
+  }
+}
 </style>

@@ -1,8 +1,9 @@
 import { strToU8 } from 'fflate';
-import { canonicalJson } from '../../course/canonical';
-import { contentHash } from '../../course/id';
+import { canonicalJson } from '../../document/canonical';
+import { contentHash } from '../../document/id';
+import { mediaName, mediaRefs } from '../../document/media';
 import type { Course } from '../../course/course';
-import { fail, ProblemError } from '../../course/problem';
+import { fail, ProblemError } from '../../document/problem';
 import { mended, upgradeCourse } from '../../course/upgrade';
 import { validateCourse } from '../../course/validate';
 import { textOf, unpack, type Entries } from '../../reading/zip';
@@ -10,8 +11,6 @@ import type { Source } from '../../source/source';
 import { validateSource } from '../../source/validate';
 import { writeZip } from '../zip';
 import { FORMAT, FORMAT_VERSION, type CourseDocument } from '../document';
-
-const TYPES: Record<string, string> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/gif': 'gif', 'image/webp': 'webp' };
 
 /**
  * Writes a course archive (docs/archive.md): a zip of JSON files and pictures, entries sorted, times fixed, so that
@@ -21,16 +20,24 @@ export function writeArchive(document: CourseDocument, media: ReadonlyMap<string
   const { course, sources, claims, computed } = document;
   const files = new Map<string, Uint8Array>();
   const json = (name: string, value: unknown) => files.set(name, strToU8(`${canonicalJson(value, 1)}\n`));
-  json('manifest.json', { format: FORMAT, version: FORMAT_VERSION, course: course.id, sources: sources.map((source) => source.id) });
+  json('manifest.json', {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    course: course.id,
+    sources: sources.map((source) => source.id),
+  });
   json('course.json', course);
   json('computed.json', computed);
   for (const source of sources) {
     json(`sources/${source.id}.json`, source);
-    json(`claims/${source.id}.json`, claims.filter((claim) => claim.sourceId === source.id));
-    for (const picture of source.pictures) {
-      const bytes = media.get(picture.hash);
-      if (bytes) files.set(`media/${picture.hash}.${TYPES[picture.type] ?? 'bin'}`, bytes);
-    }
+    json(
+      `claims/${source.id}.json`,
+      claims.filter((claim) => claim.sourceId === source.id),
+    );
+  }
+  for (const ref of mediaRefs([course, sources.map((source) => source.pictures)])) {
+    const bytes = media.get(ref.hash);
+    if (bytes) files.set(`media/${mediaName(ref)}`, bytes);
   }
   return writeZip(files);
 }
@@ -42,14 +49,19 @@ export function writeArchive(document: CourseDocument, media: ReadonlyMap<string
  */
 export function readArchive(bytes: Uint8Array): { document: CourseDocument; media: Map<string, Uint8Array> } {
   const entries = unpack(bytes);
-  const manifest = parsed(entries, 'manifest.json') as { format?: unknown; version?: unknown; sources?: unknown } | undefined;
-  if (manifest?.format !== FORMAT || typeof manifest.version !== 'number' || !Array.isArray(manifest.sources)) fail('not-an-archive');
+  const manifest = parsed(entries, 'manifest.json') as
+    { format?: unknown; version?: unknown; sources?: unknown } | undefined;
+  if (manifest?.format !== FORMAT || typeof manifest.version !== 'number' || !Array.isArray(manifest.sources))
+    fail('not-an-archive');
   if (manifest.version > FORMAT_VERSION) fail('newer-archive', { version: manifest.version, known: FORMAT_VERSION });
   const course = courseIn(entries, manifest.version);
   const ids = manifest.sources as unknown[];
   if (new Set(ids).size < ids.length) fail('bad-document', { reason: 'id-twice' }, 'manifest.json');
   const document = {
-    format: FORMAT, version: FORMAT_VERSION, course, sources: ids.map((id) => sourceIn(entries, String(id))),
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    course,
+    sources: ids.map((id) => sourceIn(entries, String(id))),
     claims: ids.flatMap((id) => (parsed(entries, `claims/${String(id)}.json`) as unknown[] | undefined) ?? []),
     computed: parsed(entries, 'computed.json') ?? { minutes: 0, lessons: {} },
   } as CourseDocument;
@@ -74,7 +86,8 @@ function courseIn(entries: Entries, version: number): Course {
 }
 
 function sourceIn(entries: Entries, id: string): Source {
-  const source = parsed(entries, `sources/${id}.json`) ?? fail('bad-document', { reason: 'missing' }, `sources/${id}.json`);
+  const source =
+    parsed(entries, `sources/${id}.json`) ?? fail('bad-document', { reason: 'missing' }, `sources/${id}.json`);
   const [problem] = validateSource(source);
   if (problem) fail('bad-document', { reason: problem.code }, `sources/${id}.json ${problem.place ?? ''}`);
   if ((source as Source).id !== id) fail('bad-document', { reason: 'id-differs' }, `sources/${id}.json`);

@@ -1,7 +1,7 @@
 import { courseMinutes, lessonDemand, lessonMinutes } from '../../brief/sizing';
-import { blockTexts } from '../../course/blocks';
+import { blockTexts, formOf } from '../../blocks/forms';
 import { allLessons, type Course, type Lesson } from '../../course/course';
-import { textOf } from '../../course/rich-text';
+import { textOf } from '../../document/rich-text';
 import { DOCUMENT_VERSION } from '../../course/upgrade';
 import type { Claim } from '../../knowledge';
 import type { LanguagePack } from '../../language/pack';
@@ -27,20 +27,42 @@ export interface Computed {
 }
 
 /** The document of a course, its computed figures with it. */
-export function courseDocument(course: Course, sources: readonly Source[], claims: readonly Claim[], pack: Pick<LanguagePack, 'grade'>): CourseDocument {
-  return { format: FORMAT, version: FORMAT_VERSION, course, sources: [...sources], claims: [...claims], computed: compute(course, pack) };
+export function courseDocument(
+  course: Course,
+  sources: readonly Source[],
+  claims: readonly Claim[],
+  pack: Pick<LanguagePack, 'grade'>,
+): CourseDocument {
+  return {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    course,
+    sources: [...sources],
+    claims: [...claims],
+    computed: compute(course, pack),
+  };
 }
 
 /** Minutes, demand and reading grade of every lesson. */
 export function compute(course: Course, pack: Pick<LanguagePack, 'grade'>): Computed {
   const lessons = allLessons(course).map((lesson) => {
     const grade = pack.grade ? Math.round(pack.grade(lessonProse(lesson)) * 10) / 10 : undefined;
-    return [lesson.id, { minutes: lessonMinutes(lesson), demand: lessonDemand(lesson, course, grade), ...(grade !== undefined && { grade }) }] as const;
+    return [
+      lesson.id,
+      {
+        minutes: lessonMinutes(lesson),
+        demand: lessonDemand(lesson, course, grade),
+        ...(grade !== undefined && { grade }),
+      },
+    ] as const;
   });
   return { minutes: courseMinutes(course), lessons: Object.fromEntries(lessons) };
 }
 
-/** What of a lesson counts for its reading grade: running text, not headings, tables or code. */
+/** What of a lesson counts for its reading grade. */
 export function lessonProse(lesson: Lesson): string {
-  return lesson.blocks.filter((block) => block.kind === 'text' || block.kind === 'list' || block.kind === 'steps' || block.kind === 'callout').flatMap((block) => blockTexts(block).map(textOf)).join('\n');
+  return lesson.blocks
+    .filter((block) => formOf(block).prose)
+    .flatMap((block) => blockTexts(block).map(textOf))
+    .join('\n');
 }

@@ -1,5 +1,5 @@
-import type { RichText, TextMark } from '../../course/rich-text';
-import { escape } from './escape';
+import type { RichText, TextMark } from '../../document/rich-text';
+import { escape } from '../../document/html';
 
 /** What the page does with a sentence that has a source, given its words as HTML. */
 export type Cite = (html: string, mark: Extract<TextMark, { type: 'evidence' }>) => string;
@@ -11,7 +11,8 @@ export function richHtml(rich: RichText, cite: Cite): string {
     const evidence = evidenceOf(rich[at].marks);
     let inner = '';
     let end = at;
-    while (end < rich.length && evidenceOf(rich[end].marks)?.attrs.id === evidence?.attrs.id) inner += runHtml(rich[end].text, rich[end++].marks ?? []);
+    while (end < rich.length && evidenceOf(rich[end].marks)?.attrs.id === evidence?.attrs.id)
+      inner += runHtml(rich[end].text, rich[end++].marks ?? []);
     html += evidence ? cite(inner, evidence) : inner;
     at = end;
   }

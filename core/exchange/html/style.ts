@@ -1,7 +1,7 @@
 /** The page's stylesheet: the app's own tokens, a sheet of text with the evidence beside it. */
 export const STYLE = `
-:root{--paper:#f6f4ec;--sheet:#fdfcf8;--shade:#ece8dc;--hair:#d8d2c2;--ink:#1d2927;--ink-2:#4e5a56;--moss:#1f6149;--moss-faint:#e8efe2;--rust:#a8431a;--sky:#2a5d84;--sky-soft:#dbe7ee}
-@media (prefers-color-scheme:dark){:root{--paper:#141a19;--sheet:#1a2220;--shade:#232c29;--hair:#35403c;--ink:#eceae0;--ink-2:#b9c0b8;--moss:#7cc3a0;--moss-faint:#1d322b;--rust:#ec9a6c;--sky:#8dbfe3;--sky-soft:#1f3a4d}}
+:root{--paper:#f6f4ec;--sheet:#fdfcf8;--shade:#ece8dc;--hair:#d8d2c2;--ink:#1d2927;--ink-2:#4e5a56;--ink-3:#5b645e;--moss:#1f6149;--moss-faint:#e8efe2;--rust:#a8431a;--sky:#2a5d84;--sky-soft:#dbe7ee}
+@media (prefers-color-scheme:dark){:root{--paper:#141a19;--sheet:#1a2220;--shade:#232c29;--hair:#35403c;--ink:#eceae0;--ink-2:#b9c0b8;--ink-3:#a3ada6;--moss:#7cc3a0;--moss-faint:#1d322b;--rust:#ec9a6c;--sky:#8dbfe3;--sky-soft:#1f3a4d}}
 *{box-sizing:border-box}
 body{margin:0;background:var(--paper);color:var(--ink);font:15px/1.55 ui-sans-serif,system-ui,sans-serif}
 header,nav,main,footer{max-width:47rem;margin-inline-start:max(1.25rem,calc((100vw - 76rem)/2));margin-inline-end:1.25rem}
@@ -18,19 +18,13 @@ a:focus-visible,[tabindex]:focus-visible{outline:2px solid var(--sky);outline-of
 .outline .number{text-align:end;font-variant-numeric:tabular-nums;white-space:nowrap}
 .outline .module th,.outline .module td{background:var(--shade)}
 article{background:var(--sheet);border:1px solid var(--hair);border-radius:3px;padding:.4rem 1.6rem 1.2rem;margin:1rem 0}
-article p,article li,article dd{font:1.02rem/1.6 Georgia,'Times New Roman',serif;max-width:40rem}
-.label,.aims{color:var(--ink-2);font:600 .85rem/1.4 ui-sans-serif,system-ui,sans-serif;margin:.8rem 0 .2rem}
-.from{padding-block:.25em;color:inherit;text-decoration:underline;text-decoration-color:color-mix(in srgb,var(--sky) 38%,transparent);text-decoration-thickness:1px;text-underline-offset:.22em}
-.from:hover,.from:focus-visible{background-color:var(--sky-soft)}
-.from.changed{text-decoration-style:dotted;text-decoration-color:var(--sky)}
+article p,article li,article dd{max-width:40rem}article .facts,.check summary{font-family:ui-sans-serif,system-ui,sans-serif;font-size:.92rem}
+article.up-page>*{margin-block-start:0}article.up-page>h4,article.up-page>h5{margin:1.2em 0 .4em}
+.aims{color:var(--ink-2);font:600 .85rem/1.4 ui-sans-serif,system-ui,sans-serif;margin:.8rem 0 .2rem}
+article a.from{padding-block:.25em;color:inherit;text-decoration:underline;text-decoration-color:color-mix(in srgb,var(--sky) 38%,transparent);text-decoration-thickness:1px;text-underline-offset:.22em}
+article a.from:hover,article a.from:focus-visible{background-color:var(--sky-soft)}
+article a.from.changed{text-decoration-style:dotted;text-decoration-color:var(--sky)}
 .connecting{color:var(--ink-2);font-style:italic}
-.callout{border-inline-start:3px solid var(--moss);padding:.1rem 1rem;margin:.8rem 0;background:var(--moss-faint)}
-.callout.warning{border-color:var(--rust)}.callout.example{border-color:var(--sky);background:none}.callout.experience{border-color:var(--ink-2);background:none}
-.summary{border-top:1px solid var(--hair);margin-top:1.2rem}
-.steps{counter-reset:step;list-style:none;padding:0}.steps>li{counter-increment:step;padding-inline-start:2.2rem;position:relative;margin:.35rem 0}.steps>li::before{content:counter(step);position:absolute;inset-inline-start:0;font:600 .9rem/1.7 ui-sans-serif,system-ui,sans-serif;color:var(--moss)}
-.wide{overflow-x:auto}table{border-collapse:collapse}article td,article th{border:1px solid var(--hair);padding:.3rem .6rem;text-align:start;vertical-align:top;font-size:.92rem}
-pre{overflow-x:auto;background:var(--shade);padding:.7rem .9rem;font:.85rem/1.45 ui-monospace,monospace}code{font:.9em ui-monospace,monospace}
-dt{font-weight:600;margin-top:.5rem}dd{margin:0}
 .check{border:1px solid var(--ink);border-radius:3px;padding:.5rem 1rem .7rem;margin:1rem 0}
 .check p,.check li{font:1rem/1.5 ui-sans-serif,system-ui,sans-serif}.check .stem{font-weight:600}.check summary{cursor:pointer;color:var(--sky)}.right{color:var(--moss);font-weight:600}
 .passage{display:none}

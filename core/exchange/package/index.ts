@@ -1,4 +1,6 @@
 import { strToU8 } from 'fflate';
+import { mediaName, mediaRefs } from '../../document/media';
+import { packageKind, type PackageFormat } from '../../learning/packages';
 import { writeManifest } from '../scorm/manifest';
 import { writeZip } from '../zip';
 import { packagePage, type Released } from './page';
@@ -6,10 +8,6 @@ import type { PlayerFiles } from './player';
 
 export type { Released } from './page';
 export type { PlayerFiles } from './player';
-
-/** Packages that run by themselves; the archive is written by `writeArchive`. */
-export type PackageFormat = 'html' | 'scorm12' | 'scorm2004';
-export const PACKAGE_FORMATS: readonly PackageFormat[] = ['html', 'scorm12', 'scorm2004'];
 
 const ABOUT = (title: string, number: number) => `${title}, release ${number}
 
@@ -22,25 +20,52 @@ Licences: NOTICES.txt
 `;
 
 /**
- * Makes a package of a release: a site of one page that works from a file, or the same with a manifest for a learning platform.
- * The same release and player give the same bytes.
+ * Makes a package of a release: a site of one page that works from a file, or the same with a manifest for a learning
+ * platform. `media` are the bytes of what its pages show, by hash. The same release and player give the same bytes.
  */
-export function writePackage(released: Released, format: PackageFormat, player: PlayerFiles): Uint8Array {
+export function writePackage(
+  released: Released,
+  format: PackageFormat,
+  player: PlayerFiles,
+  media: ReadonlyMap<string, Uint8Array> = new Map(),
+): Uint8Array {
   const { view } = released.frozen;
+  const { scorm } = packageKind(format);
   const files = new Map<string, Uint8Array>([
-    ['index.html', strToU8(packagePage(released, format === 'html' ? 'browser' : format))],
+    ['index.html', strToU8(packagePage(released, scorm))],
     ['player.js', player.script],
     ['player.css', player.style],
     ['ABOUT.txt', strToU8(ABOUT(view.title, released.number))],
     ['NOTICES.txt', strToU8(player.notices)],
     ...[...player.faces].map(([name, bytes]): [string, Uint8Array] => [`fonts/${name}`, bytes]),
+    ...mediaRefs(view).flatMap((ref): [string, Uint8Array][] => {
+      const bytes = media.get(ref.hash);
+      return bytes ? [[`media/${mediaName(ref)}`, bytes]] : [];
+    }),
   ]);
-  if (format !== 'html') files.set('imsmanifest.xml', strToU8(writeManifest(format === 'scorm12' ? '1.2' : '2004', { id: view.id, title: view.title, rules: released.rules, files: [...files.keys()] })));
+  if (scorm)
+    files.set(
+      'imsmanifest.xml',
+      strToU8(
+        writeManifest(scorm, {
+          id: view.id,
+          title: view.title,
+          rules: released.rules,
+          files: [...files.keys()],
+        }),
+      ),
+    );
   return writeZip(files);
 }
 
 /** The file name of a package. */
 export function packageName(title: string, format: PackageFormat | 'archive'): string {
-  const name = title.normalize('NFKD').replace(/[^\w -]+/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'course';
+  const name =
+    title
+      .normalize('NFKD')
+      .replace(/[^\w -]+/g, '')
+      .trim()
+      .replace(/\s+/g, '-')
+      .toLowerCase() || 'course';
   return format === 'archive' ? `${name}.uplift.zip` : `${name}.${format}.zip`;
 }

@@ -1,6 +1,7 @@
+import type { PackageKind } from '../../learning/packages';
 import type { Rules } from '../../learning/rules';
 import type { FrozenCourse } from '../../learning/view';
-import { escape } from '../html/escape';
+import { escape } from '../../document/html';
 
 /** A released course, as packages are made of it. */
 export interface Released {
@@ -11,12 +12,16 @@ export interface Released {
   frozen: FrozenCourse;
 }
 
-export type CarrierName = 'browser' | 'scorm12' | 'scorm2004';
-
-/** The one page of a package: the course as data in it, so that it works from a file. Nothing in the data can end the script it stands in. */
-export function packagePage({ id, rules, frozen }: Released, carrier: CarrierName): string {
+/**
+ * The one page of a package: the course as data in it, so that it works from a file. Nothing in the data can end the
+ * script it stands in.
+ */
+export function packagePage({ id, rules, frozen }: Released, scorm: PackageKind['scorm']): string {
   const { view, keys } = frozen;
-  const data = JSON.stringify({ course: view, rules, keys, release: id, carrier }).replaceAll('<', '\\u003c').replaceAll('\u2028', '\\u2028').replaceAll('\u2029', '\\u2029');
+  const data = JSON.stringify({ course: view, rules, keys, release: id, ...(scorm && { scorm }) })
+    .replaceAll('<', '\\u003c')
+    .replaceAll('\u2028', '\\u2028')
+    .replaceAll('\u2029', '\\u2029');
   return `<!doctype html>
 <html lang="${escape(view.language === 'und' ? 'en' : view.language)}" dir="${view.direction}">
 <head>

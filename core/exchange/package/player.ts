@@ -1,4 +1,7 @@
-/** The built player, handed in from outside: its script, stylesheet, faces by file name, and the licences of all of them. */
+/**
+ * The built player, handed in from outside: its script, stylesheet, faces by file name, and the licences of all of
+ * them.
+ */
 export interface PlayerFiles {
   script: Uint8Array;
   style: Uint8Array;

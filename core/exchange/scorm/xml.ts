@@ -7,10 +7,17 @@ export interface Element {
 
 const SIGNS: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 /** What XML 1.0 cannot hold is left out. */
-const clean = (text: string) => text.replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '').replace(/[&<>"]/g, (sign) => SIGNS[sign]);
+const clean = (text: string) =>
+  text
+    .replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '')
+    .replace(/[&<>"]/g, (sign) => SIGNS[sign]);
 
 /** An element in short. */
-export const element = (name: string, attributes: Readonly<Record<string, string>> = {}, children: Element['children'] = []): Element => ({ name, attributes, children });
+export const element = (
+  name: string,
+  attributes: Readonly<Record<string, string>> = {},
+  children: Element['children'] = [],
+): Element => ({ name, attributes, children });
 
 /** A whole XML document. */
 export function writeXml(root: Element): string {
@@ -18,8 +25,11 @@ export function writeXml(root: Element): string {
 }
 
 function written({ name, attributes = {}, children = [] }: Element, indent: string): string {
-  const head = `${indent}<${name}${Object.entries(attributes).map(([key, value]) => ` ${key}="${clean(value)}"`).join('')}`;
+  const head = `${indent}<${name}${Object.entries(attributes)
+    .map(([key, value]) => ` ${key}="${clean(value)}"`)
+    .join('')}`;
   if (children.length === 0) return `${head}/>\n`;
-  if (children.every((child) => typeof child === 'string')) return `${head}>${children.map((child) => clean(child as string)).join('')}</${name}>\n`;
+  if (children.every((child) => typeof child === 'string'))
+    return `${head}>${children.map((child) => clean(child as string)).join('')}</${name}>\n`;
   return `${head}>\n${children.map((child) => (typeof child === 'string' ? clean(child) : written(child, `${indent}  `))).join('')}${indent}</${name}>\n`;
 }

@@ -5,79 +5,179 @@ import type { NoiseDetector } from '../noise';
 const PLACES = String.raw`(?:sections?|chapters?|parts? \d+|appendix|appendices|annex(?:es)?|paragraphs?|pages?|slides?|figures?|tables?|footnotes?|clauses?|manuals?|handbooks?|guides?|polic(?:y|ies)|documents?|leaflets?|brochures?|web ?sites?|web pages?|intranet|wiki|faqs?|contents|glossary|index)`;
 const WHERE = String.raw`(?:${PLACES}\b|\b(?:above|below)\b(?!\s+(?:the|an?|it|this|that|these|those|your|our|his|her|their|\d))|\boverleaf\b|https?://|\bwww\.|["“‘'])`;
 /** A condition makes a pointer an instruction: "If the lamp stays red, see section 4." */
-const CONDITION = /\b(?:if|when|whenever|unless|once|after|before|until|must|should|never|only|at least|at most|within)\b/i;
+const CONDITION =
+  /\b(?:if|when|whenever|unless|once|after|before|until|must|should|never|only|at least|at most|within)\b/i;
 const wordsIn = (text: string): number => text.split(/\s+/).length;
 
-const SENDS = new RegExp(String.raw`^(?:(?:please|also|and|but|note:?)\s+)*(?:for [^.;:]{2,80}?,?\s+)?(?:please\s+)?(?:(?:you (?:can|may|will) )?(?:also )?(?:see|refer to|consult|read|look (?:at|in|up)|turn to|go to))\b[^.;]*?${WHERE}[^.;]*[.!]?$`, 'i');
-const STANDS_IN = new RegExp(String.raw`^(?:[^.;:]{2,90}?)\s(?:is|are|was|were|can be|will be|has been|have been)\s+(?:also\s+|further\s+|briefly\s+|fully\s+)?(?:described|explained|listed|found|given|set out|covered|discussed|defined|documented|detailed|shown|laid down|dealt with|printed|available|published)\s+(?:(?:in|on|at|under|by|as)\s+)?(?:(?:the|our|a|its)\s+)?(?:[\w-]+\s+){0,2}?${WHERE}[^.;]*[.]?$`, 'i');
-const MORE_ON = new RegExp(String.raw`^(?:more|further|details|information|an example|examples)\b[^.;]{0,80}?\b(?:in|on|at|under|from)\s+(?:the\s+|our\s+)?(?:[\w-]+\s+){0,2}?${WHERE}[^.;]*[.]?$`, 'i');
-const SEEN = /^(?:so |and )?(?:you|we)(?:['’]ve| have)? (?:saw|seen|read|met|heard|got|had)\b[^.]{0,50}\b(?:example|story|picture|slide|table|figure|rule)?[^.]{0,20}\bin (?:the|our|your) (?:policy|manual|handbook|handout|slides?|document|guide|course|film|video)\b/i;
-const DEFERS = /^(?:this|that|it|these|both|more on (?:this|that))\b[^.;]{0,60}\b(?:is|are|comes?|follows?)\b[^.;]{0,30}\b(?:later|elsewhere|in (?:a|the) (?:later|next|following) (?:section|chapter|part))\b[^.;]{0,20}[.]?$/i;
+const SENDS = new RegExp(
+  String.raw`^(?:(?:please|also|and|but|note:?)\s+)*(?:for [^.;:]{2,80}?,?\s+)?(?:please\s+)?(?:(?:you (?:can|may|will) )?(?:also )?(?:see|refer to|consult|read|look (?:at|in|up)|turn to|go to))\b[^.;]*?${WHERE}[^.;]*[.!]?$`,
+  'i',
+);
+const STANDS_IN = new RegExp(
+  String.raw`^(?:[^.;:]{2,90}?)\s(?:is|are|was|were|can be|will be|has been|have been)\s+(?:also\s+|further\s+|briefly\s+|fully\s+)?(?:described|explained|listed|found|given|set out|covered|discussed|defined|documented|detailed|shown|laid down|dealt with|printed|available|published)\s+(?:(?:in|on|at|under|by|as)\s+)?(?:(?:the|our|a|its)\s+)?(?:[\w-]+\s+){0,2}?${WHERE}[^.;]*[.]?$`,
+  'i',
+);
+const MORE_ON = new RegExp(
+  String.raw`^(?:more|further|details|information|an example|examples)\b[^.;]{0,80}?\b(?:in|on|at|under|from)\s+(?:the\s+|our\s+)?(?:[\w-]+\s+){0,2}?${WHERE}[^.;]*[.]?$`,
+  'i',
+);
+const SEEN =
+  /^(?:so |and )?(?:you|we)(?:['’]ve| have)? (?:saw|seen|read|met|heard|got|had)\b[^.]{0,50}\b(?:example|story|picture|slide|table|figure|rule)?[^.]{0,20}\bin (?:the|our|your) (?:policy|manual|handbook|handout|slides?|document|guide|course|film|video)\b/i;
+const DEFERS =
+  /^(?:this|that|it|these|both|more on (?:this|that))\b[^.;]{0,60}\b(?:is|are|comes?|follows?)\b[^.;]{0,30}\b(?:later|elsewhere|in (?:a|the) (?:later|next|following) (?:section|chapter|part))\b[^.;]{0,20}[.]?$/i;
 
-const CREDIT = /^(?:collected|compiled|written|edited|prepared|put together|translated|illustrated|recorded|transcribed|drawn up|photos?|pictures?|illustrations?|text|words)\s+(?:and \w+ )?(?:of [\w\s]{2,30})?:?\s*(?:drawn |taken |made )?(?:by|:)\s/i;
-const THANKS = /^(?:(?:many|our|special|with|warm)\s+)*(?:thanks|thank you)\b|^(?:we|i)\b[^.]{0,30}\b(?:thank|are grateful to|am grateful to)\b/i;
+const CREDIT =
+  /^(?:collected|compiled|written|edited|prepared|put together|translated|illustrated|recorded|transcribed|drawn up|photos?|pictures?|illustrations?|text|words)\s+(?:and \w+ )?(?:of [\w\s]{2,30})?:?\s*(?:drawn |taken |made )?(?:by|:)\s/i;
+const THANKS =
+  /^(?:(?:many|our|special|with|warm)\s+)*(?:thanks|thank you)\b|^(?:we|i)\b[^.]{0,30}\b(?:thank|are grateful to|am grateful to)\b/i;
 /** A document, named by itself. */
 const ITSELF = String.raw`(?:this|the present|our|the)\s+(?:\w+\s+)?(?:document|handbook|manual|guide|policy|version|edition|handout|leaflet|booklet|page|post|article|text|faq|list|deck|presentation|course|interview|transcript)`;
-const OF_ITSELF = new RegExp(String.raw`^(?:${ITSELF}|it)\s+(?:(?:is|was|has been|should be|can be|may be|will be)\s+(?:also\s+|meant to be\s+|best\s+|regularly\s+)?(?:read|written|reviewed|updated|revised|printed|kept|maintained|intended|based|structured|divided|organi[sz]ed|replaced|approved|meant|recorded|drawn)|has grown|replaces|supersedes|grew|consists of|comes in|contains \w+ (?:parts|chapters|sections)|explains how to (?:read|use) (?:it|this)|describes what is in)\b`, 'i');
-const KEEPS_IT = /^(?:the|our|its)\s[^.]{2,60}\s(?:reviews?|updates?|revises?|maintains?|keeps?|checks?)\s(?:this) (?:document|handbook|manual|guide|policy)\b/i;
-const MISTAKES = /^(?:if|where|should) you (?:find|see|spot|notice) (?:a|any) (?:mistake|error|typo|gap|broken link)s?\b/i;
-const ORIGIN = /^(?:answers|notes|questions|words|these|this|recorded|written|printed|taken)\b[^.]{0,40}\b(?:written down|taken down|noted down|recorded|printed|transcribed|put down)\b|^(?:the )?\w+ edition\b|\b(?:has|have) read (?:it|them|this)\b/i;
-const FEEDBACK = /\b(?:comments?|corrections?|suggestions?|feedback|mistakes in (?:this|the) (?:text|document)|missing|questions about this|ideas for|feedback form)\b/i;
-const TO_US = /\b(?:write|mail|e-?mail|send|contact|tell|let|ask)\b[^.]{0,40}\b(?:us|me|the (?:author|editor|authors|editors))\b|\bwelcome\b|\S+@\S+/i;
+const OF_ITSELF = new RegExp(
+  String.raw`^(?:${ITSELF}|it)\s+(?:(?:is|was|has been|should be|can be|may be|will be)\s+(?:also\s+|meant to be\s+|best\s+|regularly\s+)?(?:read|written|reviewed|updated|revised|printed|kept|maintained|intended|based|structured|divided|organi[sz]ed|replaced|approved|meant|recorded|drawn)|has grown|replaces|supersedes|grew|consists of|comes in|contains \w+ (?:parts|chapters|sections)|explains how to (?:read|use) (?:it|this)|describes what is in)\b`,
+  'i',
+);
+const KEEPS_IT =
+  /^(?:the|our|its)\s[^.]{2,60}\s(?:reviews?|updates?|revises?|maintains?|keeps?|checks?)\s(?:this) (?:document|handbook|manual|guide|policy)\b/i;
+const MISTAKES =
+  /^(?:if|where|should) you (?:find|see|spot|notice) (?:a|any) (?:mistake|error|typo|gap|broken link)s?\b/i;
+const ORIGIN =
+  /^(?:answers|notes|questions|words|these|this|recorded|written|printed|taken)\b[^.]{0,40}\b(?:written down|taken down|noted down|recorded|printed|transcribed|put down)\b|^(?:the )?\w+ edition\b|\b(?:has|have) read (?:it|them|this)\b/i;
+const FEEDBACK =
+  /\b(?:comments?|corrections?|suggestions?|feedback|mistakes in (?:this|the) (?:text|document)|missing|questions about this|ideas for|feedback form)\b/i;
+const TO_US =
+  /\b(?:write|mail|e-?mail|send|contact|tell|let|ask)\b[^.]{0,40}\b(?:us|me|the (?:author|editor|authors|editors))\b|\bwelcome\b|\S+@\S+/i;
 
-/** Lines of a document's own data: a label with a colon, a number or a name behind it, not a sentence that begins with such a word ("Approved suppliers …"). */
-const DOCUMENT_DATA = /^(?:(?:this |the )?(?:document|doc\.?|slides?|pages?|handout|policy)\b:?\s+(?:\S+,\s+)?(?:version|last|no\.?|number|id\b)|document \S*\d|(?:version|revision|edition|issue)\s+v?\d[\w.]*\s*(?:[,.;(]|$)|(?:owner|author|status|version|reference|ref|date|valid|effective date|date of issue)\s*:|(?:approved|reviewed|published|printed|kept|maintained|owned|issued|adopted|prepared) (?:by|on|in)\b|(?:last|next) (?:updated|changed|reviewed|revised|edited|review)\b|review date\b|first published\b)/i;
-const REPLACES = /^(?:this (?:version|edition|document) )?(?:replaces|supersedes) (?:the )?(?:version|edition|previous|earlier|\d)/i;
+/**
+ * Lines of a document's own data: a label with a colon, a number or a name behind it, not a sentence that begins with
+ * such a word ("Approved suppliers …").
+ */
+const DOCUMENT_DATA =
+  /^(?:(?:this |the )?(?:document|doc\.?|slides?|pages?|handout|policy)\b:?\s+(?:\S+,\s+)?(?:version|last|no\.?|number|id\b)|document \S*\d|(?:version|revision|edition|issue)\s+v?\d[\w.]*\s*(?:[,.;(]|$)|(?:owner|author|status|version|reference|ref|date|valid|effective date|date of issue)\s*:|(?:approved|reviewed|published|printed|kept|maintained|owned|issued|adopted|prepared) (?:by|on|in)\b|(?:last|next) (?:updated|changed|reviewed|revised|edited|review)\b|review date\b|first published\b)/i;
+const REPLACES =
+  /^(?:this (?:version|edition|document) )?(?:replaces|supersedes) (?:the )?(?:version|edition|previous|earlier|\d)/i;
 const ADOPTED = /,\s(?:adopted|approved|issued|published|agreed) (?:by|on|in|at)\b/i;
-const CHANGED = /^(?:(?:new|changed|added|removed|corrected)\s+(?:in|since)\s+(?:this |the )?(?:version|edition|issue|revision)\b|changes (?:since|in|from|to)\b|in (?:this|the last|version) (?:edition|version|[\d.]+)\b[^.]{0,60}\b(?:added|changed|removed|corrected|renumbered)\b)/i;
+const CHANGED =
+  /^(?:(?:new|changed|added|removed|corrected)\s+(?:in|since)\s+(?:this |the )?(?:version|edition|issue|revision)\b|changes (?:since|in|from|to)\b|in (?:this|the last|version) (?:edition|version|[\d.]+)\b[^.]{0,60}\b(?:added|changed|removed|corrected|renumbered)\b)/i;
 /** Whose it is, in a line. */
 const OWNED = /^(?:copyright\s*)?(?:©\s*(?:\d{4}|\p{L})|\(c\)\s*\d{4})[^.]{0,90}\.?$|^copyright\s+\d{4}\b.{0,90}$/iu;
-const LEGAL = /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|\bISBN\b/i;
+const LEGAL =
+  /^copyright\b|©|\ball rights reserved\b|\bpermission is (?:hereby )?granted\b|\blicensed? under the\b|\bGNU (?:General Public|Free Documentation) License\b|\bwithout (?:any )?warranty\b|\btrademarks? (?:of|and|are)\b|\bISBN\b/i;
 
-const PRAISE = /\b(?:award[- ]winning|world[- ]class|market[- ]leading|industry[- ]leading|cutting[- ]edge|state[- ]of[- ]the[- ]art|best[- ]in[- ]class|second to none|unparalleled|unrivalled|revolutionary|trusted by|loved by|(?:has|have) delighted|delights?|proud to|of choice for|(?:most|best|fastest|smartest) [\w-]+ (?:\w+ )?(?:in (?:its|their|the) (?:class|field|market|world|industry)|on the market|in the world)|like never before|next level|game[- ]chang\w+)\b/i;
+const PRAISE =
+  /\b(?:award[- ]winning|world[- ]class|market[- ]leading|industry[- ]leading|cutting[- ]edge|state[- ]of[- ]the[- ]art|best[- ]in[- ]class|second to none|unparalleled|unrivalled|revolutionary|trusted by|loved by|(?:has|have) delighted|delights?|proud to|of choice for|(?:most|best|fastest|smartest) [\w-]+ (?:\w+ )?(?:in (?:its|their|the) (?:class|field|market|world|industry)|on the market|in the world)|like never before|next level|game[- ]chang\w+)\b/i;
 
-const HELLO = /^(?:(?:so|okay|ok|right|well|um|uh|and)[,.]?\s+)*(?:hello|hi|hey|good (?:morning|afternoon|evening|day)|welcome(?: back| to| everybody| everyone| all)?(?=[,.!]| to )|greetings)\b/i;
-const NAMES_SELF = /\b(?:my name is|(?:I['’]m|I am) (?:your|the host|going to be your)|this is \p{Lu}\p{Ll}+ speaking)\b|^(?:(?:so|okay|and|um|uh|well)[,.]?\s+)*(?:I['’]m|I am) \p{Lu}\p{Ll}+\b/iu;
+const HELLO =
+  /^(?:(?:so|okay|ok|right|well|um|uh|and)[,.]?\s+)*(?:hello|hi|hey|good (?:morning|afternoon|evening|day)|welcome(?: back| to| everybody| everyone| all)?(?=[,.!]| to )|greetings)\b/i;
+const NAMES_SELF =
+  /\b(?:my name is|(?:I['’]m|I am) (?:your|the host|going to be your)|this is \p{Lu}\p{Ll}+ speaking)\b|^(?:(?:so|okay|and|um|uh|well)[,.]?\s+)*(?:I['’]m|I am) \p{Lu}\p{Ll}+\b/iu;
 /** Things of a hall or a recording: a sentence that only deals with them is said to those present. */
-const HALL = /\b(?:hear me|see me|microphone|mic|next slide|(?:this|that|last|previous|first|other) slides?|slides (?:put|are)|the slides?|recording|camera|(?:my|the) screen|screen share|at the back|back row|is this on|red light|watching this|my talk|the clock says|out of time|time is up|minutes left|coffee (?:break|is)|cake|lunch (?:break|is)|any (?:other )?questions|that a question|applause|for coming|see you (?:next|all|soon|there)|without slides|quarter of an hour|bear with me|where was I|where were we|what was I|excuse me|as I said|like I said|as I was saying|I lost my)\b|^(?:questions|right|okay|ok|good|so|well|anyway|great|now|uh|um)[?.,!]*$/i;
+const HALL =
+  /\b(?:hear me|see me|microphone|mic|next slide|(?:this|that|last|previous|first|other) slides?|slides (?:put|are)|the slides?|recording|camera|(?:my|the) screen|screen share|at the back|back row|is this on|red light|watching this|my talk|the clock says|out of time|time is up|minutes left|coffee (?:break|is)|cake|lunch (?:break|is)|any (?:other )?questions|that a question|applause|for coming|see you (?:next|all|soon|there)|without slides|quarter of an hour|bear with me|where was I|where were we|what was I|excuse me|as I said|like I said|as I was saying|I lost my)\b|^(?:questions|right|okay|ok|good|so|well|anyway|great|now|uh|um)[?.,!]*$/i;
 /** What concerns those who sit together for a day: food, phones, forms. */
-const HOUSEKEEPING = /\b(?:coffee|tea and|sandwiches|biscuits|lunch|cake|(?:phones?|mobiles?) (?:on|off|to|in)|on silent|silly questions|help yourself|toilets are|feedback form|sign the list|name badges?|we(?:['’]ll| will) show you|wi-?fi)\b/i;
+const HOUSEKEEPING =
+  /\b(?:coffee|tea and|sandwiches|biscuits|lunch|cake|(?:phones?|mobiles?) (?:on|off|to|in)|on silent|silly questions|help yourself|toilets are|feedback form|sign the list|name badges?|we(?:['’]ll| will) show you|wi-?fi)\b/i;
 /** Says that something will be said, rather than saying it. */
-const OF_THE_TALK = /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b|\bhow long (?:was|is) (?:that|this)\b/i;
-const CLOSES = /^(?:(?:so|and|okay|well|right),? )*(?:that['’]?s (?:it|all)(?: from me| for (?:today|now|this))?(?:,? (?:I think|really|then|everybody|everyone))?[.!]?$|that['’]s it\b|i['’]?ll stop there\b|i['’]m (?:nearly )?done\b)|\bthat['’]s (?:it|all) (?:from me|for (?:today|now|this))[.!]?$/i;
+const OF_THE_TALK =
+  /\b(?:I(?:['’]m| am) (?:not )?(?:going to|here to|gonna) (?:talk|say|tell|show|start|begin|speak|explain)|I (?:want(?:ed)?|would like|['’]d like) to (?:talk|tell|show|start|begin|say|thank|share|mention|finish|close)|I(?:['’]ll| will) (?:talk|tell you (?:one|a|some|about)|show you|start|begin|come (?:back|to)|explain|get to|go on|say|finish)|let me (?:talk|tell|show|start|explain|say|see|begin)|(?:they|you|people)(?:['’]ve| have)? asked me to (?:talk|speak|say)|I(?:['’]ve| have) (?:got )?(?:some|a few) questions|I(?:['’]ve| have)? no idea what|so you get a post|I(?:['’]ll| will) (?:ring|see|call|meet|write to) you (?:in|on|at|next|all)|do I press)\b|\bhow long (?:was|is) (?:that|this)\b/i;
+const CLOSES =
+  /^(?:(?:so|and|okay|well|right),? )*(?:that['’]?s (?:it|all)(?: from me| for (?:today|now|this))?(?:,? (?:I think|really|then|everybody|everyone))?[.!]?$|that['’]s it\b|i['’]?ll stop there\b|i['’]m (?:nearly )?done\b)|\bthat['’]s (?:it|all) (?:from me|for (?:today|now|this))[.!]?$/i;
 /** Takes leave of those present. */
-const LEAVES = /^(?:(?:so|and|well|okay),? )*(?:see you(?: (?:all|both|everybody))?(?: (?:soon|later|then|there|again|around|next|tomorrow|on|at|in)\b[^.]{0,40})?|(?:good)?bye\b[^.]{0,20}|take care(?:,? (?:all|everybody|everyone))?)[.!]$/i;
+const LEAVES =
+  /^(?:(?:so|and|well|okay),? )*(?:see you(?: (?:all|both|everybody))?(?: (?:soon|later|then|there|again|around|next|tomorrow|on|at|in)\b[^.]{0,40})?|(?:good)?bye\b[^.]{0,20}|take care(?:,? (?:all|everybody|everyone))?)[.!]$/i;
 /** Only says that another matter comes. */
-const ANOTHER = /^(?:(?:and|so|okay|right|now|well|then|um|uh)[,.]? )*(?:what else|(?:the )?(?:first|next|last) one|one more(?: thing)?|next|moving on)[.?!:]$/i;
+const ANOTHER =
+  /^(?:(?:and|so|okay|right|now|well|then|um|uh)[,.]? )*(?:what else|(?:the )?(?:first|next|last) one|one more(?: thing)?|next|moving on)[.?!:]$/i;
 /** Says that something will be shown to those present. */
 const SHOWS = /^we(?:['’]ll| will) show you\b/i;
 /** What those present cannot see of the speaker; of a camera that is watched the same words tell a guard something. */
-const UNSEEN = /\byou (?:can['’]t|cannot|won['’]t|will not) see (?:it|that|this|me|them)\b[^.]{0,20}\b(?:camera|screen|video|recording|picture)\b/i;
-const OF_THE_COURSE = /^(?:the|this|our) (?:course|training|workshop|lessons?) (?:(?:would|will|should) be|is(?: meant to be)?) (?:for|about)\b/i;
+const UNSEEN =
+  /\byou (?:can['’]t|cannot|won['’]t|will not) see (?:it|that|this|me|them)\b[^.]{0,20}\b(?:camera|screen|video|recording|picture)\b/i;
+const OF_THE_COURSE =
+  /^(?:the|this|our) (?:course|training|workshop|lessons?) (?:(?:would|will|should) be|is(?: meant to be)?) (?:for|about)\b/i;
 const AGREES = /^I (?:do |quite |really |can )?(?:understand|know|agree|see)(?: (?:it|that|you|this))?[.!]$/i;
 /** Takes back that what was told matters. */
-const DISMISSES = /^(?:(?:but|well|anyway|oh),? )?(?:it (?:doesn['’]t|does not) matter|never mind|forget (?:that|it|I said that)|that['’]s another (?:story|matter)|not (?:so )?important)[.!]$/i;
+const DISMISSES =
+  /^(?:(?:but|well|anyway|oh),? )?(?:it (?:doesn['’]t|does not) matter|never mind|forget (?:that|it|I said that)|that['’]s another (?:story|matter)|not (?:so )?important)[.!]$/i;
 
 /** Whether a sentence says that what was told before it does not matter. */
 export const dismisses = (sentence: string): boolean => DISMISSES.test(sentence);
-const POLITE = /^(?:sorry|pardon|excuse me|please|never mind|you['’]re welcome|no problem|of course|sure)[.,!?]*$|^(?:so\s+)?thank(?:s| you)(?: (?:so|very) much)?,?(?: (?:all|everybody|everyone|both))?(?: (?:for|to) [^.]{0,60})?[.!]?$/i;
+const POLITE =
+  /^(?:sorry|pardon|excuse me|please|never mind|you['’]re welcome|no problem|of course|sure)[.,!?]*$|^(?:so\s+)?thank(?:s| you)(?: (?:so|very) much)?,?(?: (?:all|everybody|everyone|both))?(?: (?:for|to) [^.]{0,60})?[.!]?$/i;
 
 /** The kinds of noise an English sentence can be, the surest first. */
 export const ENGLISH_NOISE: readonly NoiseDetector[] = [
-  { noise: 'pointer', always: true, is: (text) => wordsIn(text) <= 32 && !CONDITION.test(text) && ([SENDS, STANDS_IN, MORE_ON, DEFERS].some((pattern) => pattern.test(text)) || (wordsIn(text) <= 20 && SEEN.test(text))) },
-  { noise: 'contact', always: true, is: (text) => wordsIn(text) <= 40 && ((FEEDBACK.test(text) && TO_US.test(text)) || MISTAKES.test(text) || /\b(?:fill in|hand in|complete|return) (?:the|this|our|your) (?:feedback|evaluation) (?:form|sheet)\b/i.test(text)) },
-  { noise: 'thanks', always: false, is: (text, { spoken }) => (!spoken && THANKS.test(text)) || (CREDIT.test(text) && wordsIn(text) <= 12) },
-  { noise: 'history', always: true, is: (text, { edge, opening }) => wordsIn(text) <= 24 && edge && (REPLACES.test(text) || (!saysDuty(text) && (DOCUMENT_DATA.test(text) || (opening && ADOPTED.test(text))))) },
+  {
+    noise: 'pointer',
+    always: true,
+    is: (text) =>
+      wordsIn(text) <= 32 &&
+      !CONDITION.test(text) &&
+      ([SENDS, STANDS_IN, MORE_ON, DEFERS].some((pattern) => pattern.test(text)) ||
+        (wordsIn(text) <= 20 && SEEN.test(text))),
+  },
+  {
+    noise: 'contact',
+    always: true,
+    is: (text) =>
+      wordsIn(text) <= 40 &&
+      ((FEEDBACK.test(text) && TO_US.test(text)) ||
+        MISTAKES.test(text) ||
+        /\b(?:fill in|hand in|complete|return) (?:the|this|our|your) (?:feedback|evaluation) (?:form|sheet)\b/i.test(
+          text,
+        )),
+  },
+  {
+    noise: 'thanks',
+    always: false,
+    is: (text, { spoken }) => (!spoken && THANKS.test(text)) || (CREDIT.test(text) && wordsIn(text) <= 12),
+  },
+  {
+    noise: 'history',
+    always: true,
+    is: (text, { edge, opening }) =>
+      wordsIn(text) <= 24 &&
+      edge &&
+      (REPLACES.test(text) || (!saysDuty(text) && (DOCUMENT_DATA.test(text) || (opening && ADOPTED.test(text))))),
+  },
   { noise: 'history', always: false, is: (text) => CHANGED.test(text) },
-  { noise: 'about', always: true, is: (text, { edge, opening }) => KEEPS_IT.test(text) || ((edge || opening || !/^it\b/i.test(text)) && OF_ITSELF.test(text)) || ((edge || opening) && ORIGIN.test(text)) },
+  {
+    noise: 'about',
+    always: true,
+    is: (text, { edge, opening }) =>
+      KEEPS_IT.test(text) ||
+      ((edge || opening || !/^it\b/i.test(text)) && OF_ITSELF.test(text)) ||
+      ((edge || opening) && ORIGIN.test(text)),
+  },
   { noise: 'about', always: false, is: (text, { opening, bare }) => opening && bare && wordsIn(text) <= 20 },
   { noise: 'legal', always: true, is: (text) => OWNED.test(text) && !saysDuty(text) },
   { noise: 'legal', always: false, is: (text) => LEGAL.test(text) },
   { noise: 'marketing', always: false, is: (text) => PRAISE.test(text) },
-  { noise: 'greeting', always: true, is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)) },
-  { noise: 'stage', always: false, is: (text, { spoken, voice, edge }) => wordsIn(text) <= 28 && ((spoken && HALL.test(text)) || (voice && OF_THE_TALK.test(text)) || (spoken && wordsIn(text) <= 8 && (CLOSES.test(text) || ANOTHER.test(text))) || (spoken && edge && LEAVES.test(text)) || (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))) },
+  {
+    noise: 'greeting',
+    always: true,
+    is: (text, { spoken, edge }) => spoken && edge && (HELLO.test(text) || NAMES_SELF.test(text)),
+  },
+  {
+    noise: 'stage',
+    always: false,
+    is: (text, { spoken, voice, edge }) =>
+      wordsIn(text) <= 28 &&
+      ((spoken && HALL.test(text)) ||
+        (voice && OF_THE_TALK.test(text)) ||
+        (spoken && wordsIn(text) <= 8 && (CLOSES.test(text) || ANOTHER.test(text))) ||
+        (spoken && edge && LEAVES.test(text)) ||
+        (edge && (HOUSEKEEPING.test(text) || (spoken && CLOSES.test(text))))),
+  },
   { noise: 'stage', always: false, is: (text, { voice }) => voice && wordsIn(text) <= 45 && OF_THE_COURSE.test(text) },
   { noise: 'stage', always: false, is: (text) => wordsIn(text) <= 10 && SHOWS.test(text) },
-  { noise: 'stage', always: true, is: (text, { spoken }) => spoken && wordsIn(text) <= 14 && UNSEEN.test(text) && /\b(?:I|my|me)\b/.test(text) },
-  { noise: 'politeness', always: false, is: (text, { voice }) => voice && (POLITE.test(text) || AGREES.test(text) || DISMISSES.test(text)) },
+  {
+    noise: 'stage',
+    always: true,
+    is: (text, { spoken }) => spoken && wordsIn(text) <= 14 && UNSEEN.test(text) && /\b(?:I|my|me)\b/.test(text),
+  },
+  {
+    noise: 'politeness',
+    always: false,
+    is: (text, { voice }) => voice && (POLITE.test(text) || AGREES.test(text) || DISMISSES.test(text)),
+  },
 ];

@@ -1,25 +1,35 @@
 import type { QuestionWording, Strength } from '../pack';
 import type { WordList } from './lexicon';
 
-const READER: Record<Strength, string> = { must: 'what must you do', should: 'what should you do', may: 'what may you do' };
-const FORBIDDEN: Record<Strength, string> = { must: 'what must you not do', should: 'what should you not do', may: 'what need you not do' };
+const READER: Record<Strength, string> = {
+  must: 'what must you do',
+  should: 'what should you do',
+  may: 'what may you do',
+};
+const FORBIDDEN: Record<Strength, string> = {
+  must: 'what must you not do',
+  should: 'what should you not do',
+  may: 'what need you not do',
+};
 
 /** Questions in English; `words` tells a name's capital from a sentence's. */
 export function englishQuestions(words: WordList): QuestionWording {
   return {
-  afterCondition(condition, subject, strength, negative, order) {
-    const bare = condition.replace(/[,\s]+$/, '');
-    const reader = subject === undefined || /^you$/i.test(subject);
-    // An order without a word of obligation is asked for without one.
-    const asked = order
-      ? negative ? FORBIDDEN.must : 'what do you do'
-      : reader
-      ? (negative ? FORBIDDEN : READER)[strength]
-      : `what ${strength} ${inSentence(subject, words)} ${negative ? 'not ' : ''}do`;
-    return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}, ${asked}?`;
-  },
-  whichTerm: (meaning, plural) => `Which ${plural ? 'words stand' : 'term stands'} for this: “${meaning}”?`,
-  whichFigure: (sentence) => `Which figure belongs in the gap? “${sentence}”`,
+    afterCondition(condition, subject, strength, negative, order) {
+      const bare = condition.replace(/[,\s]+$/, '');
+      const reader = subject === undefined || /^you$/i.test(subject);
+      // An order without a word of obligation is asked for without one.
+      const asked = order
+        ? negative
+          ? FORBIDDEN.must
+          : 'what do you do'
+        : reader
+          ? (negative ? FORBIDDEN : READER)[strength]
+          : `what ${strength} ${inSentence(subject, words)} ${negative ? 'not ' : ''}do`;
+      return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}, ${asked}?`;
+    },
+    whichTerm: (meaning, plural) => `Which ${plural ? 'words stand' : 'term stands'} for this: “${meaning}”?`,
+    whichFigure: (sentence) => `Which figure belongs in the gap? “${sentence}”`,
   };
 }
 
@@ -27,18 +37,30 @@ export function englishQuestions(words: WordList): QuestionWording {
 function inSentence(subject: string, words: WordList): string {
   const [first, next = ''] = subject.split(' ');
   const name = /^\p{Lu}/u.test(next) || words.commonness(first.toLowerCase()) === undefined;
-  return /^\p{Lu}\p{Ll}*$/u.test(first) && (!name || /^(?:An?|The|Any|All|Each|Every|No)$/.test(first)) ? subject.charAt(0).toLowerCase() + subject.slice(1) : subject;
+  return /^\p{Lu}\p{Ll}*$/u.test(first) && (!name || /^(?:An?|The|Any|All|Each|Every|No)$/.test(first))
+    ? subject.charAt(0).toLowerCase() + subject.slice(1)
+    : subject;
 }
 
 const DO_YOU = /\b(when|how|where|what|whom|why) do you (?=\p{Ll}{2,})/giu;
 
-/** "When do you plant, and when do you refuse?" -> "When to plant, and when to refuse"; undefined for a question that asks nothing to do. */
+/**
+ * "When do you plant, and when do you refuse?" -> "When to plant, and when to refuse"; undefined for a question that
+ * asks nothing to do.
+ */
 export function askedOfLearner(heading: string): string | undefined {
   const asked = heading.trim();
   // "Which story do you tell every new person?"
-  const thing = /^(?:which|what) (\p{Ll}+(?: \p{Ll}+)?) do you ((?:tell|use|take|bring|show|check|give|keep|carry|wear)\b.*)\?$/iu.exec(asked);
+  const thing =
+    /^(?:which|what) (\p{Ll}+(?: \p{Ll}+)?) do you ((?:tell|use|take|bring|show|check|give|keep|carry|wear)\b.*)\?$/iu.exec(
+      asked,
+    );
   if (!thing && !/^(?:when|how|where|what|whom) do you\b.*\?$/i.test(asked)) return undefined;
   const turned = thing ? `The ${thing[1]} to ${thing[2]}` : asked.replace(DO_YOU, '$1 to ').replace(/\?$/, '');
   // What somebody thinks, likes or remembers is theirs.
-  return /\b(?:you|your|yours|me|my)\b|^\w+ to (?:think|like|feel|remember|know|mean|want|wish|expect|believe|regret|love|hate|call it)\b/i.test(turned) ? undefined : turned;
+  return /\b(?:you|your|yours|me|my)\b|^\w+ to (?:think|like|feel|remember|know|mean|want|wish|expect|believe|regret|love|hate|call it)\b/i.test(
+    turned,
+  )
+    ? undefined
+    : turned;
 }

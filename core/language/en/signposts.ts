@@ -6,23 +6,36 @@ const SIGNPOSTS = [
 ];
 
 /** "Now, knives." "So. Food." "Okay. Hands.": a thing and nothing else, as a heading is spoken. */
-const SPOKEN_HEADING = /^(?:(?:so|now|okay|ok|right|and|then|next|well)[,.]?\s+)*(?<topic>(?:the\s+)?[\p{L}-]+(?:\s[\p{L}-]+)?)[.:]$/iu;
+const SPOKEN_HEADING =
+  /^(?:(?:so|now|okay|ok|right|and|then|next|well)[,.]?\s+)*(?<topic>(?:the\s+)?[\p{L}-]+(?:\s[\p{L}-]+)?)[.:]$/iu;
 /** "The next one is sharps.", "the first one. The steriliser." */
-const NEXT_ONE = /^(?:(?:so|now|okay|right|and)[,.]?\s+)*(?:the )?(?:first|second|third|fourth|fifth|next|last|other|final) (?:one|thing|point)(?: is|[:,])\s+(?:the\s+|about\s+)?(?<topic>[^,;:.]{3,40})[.]$/i;
-const NO_TOPIC = /^(?:u+h+m*|u+m+|e+r+m*|a+h+m*|hm+|so|now|okay|ok|right|yes|no|good|well|anyway|great|fine|please|thanks|sorry|questions?|hello|never|always|again|twice|once|really|exactly|true|wrong|enough|everything|nothing|something|everybody|nobody|(?:the )?(?:first|second|third|next|last) (?:one|thing)|thank you|out loud|one word|last one|any name)$/i;
+const NEXT_ONE =
+  /^(?:(?:so|now|okay|right|and)[,.]?\s+)*(?:the )?(?:first|second|third|fourth|fifth|next|last|other|final) (?:one|thing|point)(?: is|[:,])\s+(?:the\s+|about\s+)?(?<topic>[^,;:.]{3,40})[.]$/i;
+const NO_TOPIC =
+  /^(?:u+h+m*|u+m+|e+r+m*|a+h+m*|hm+|so|now|okay|ok|right|yes|no|good|well|anyway|great|fine|please|thanks|sorry|questions?|hello|never|always|again|twice|once|really|exactly|true|wrong|enough|everything|nothing|something|everybody|nobody|(?:the )?(?:first|second|third|next|last) (?:one|thing)|thank you|out loud|one word|last one|any name)$/i;
 
-const SAID_TO_DO = /^(?:(?:and|so|then|but|because|or|also|if [^,]{3,60},|when [^,]{3,60},)\s+)*(?:you|we)\s+(?!know\b|see\b|saw\b|think\b|had\b|were\b|was\b|did\b|could\b|would\b|might\b|remember\b|all\b|want\b|like\b|can['’]t\b)\p{Ll}+|\b(?:never|always|don['’]t|nobody|not even|at once|instead)\b|^(?:put|take|wash|call|ring|stop|keep|leave|tell|look|write|use|wait|go|get|give|say|ask|check)\b/iu;
+const SAID_TO_DO =
+  /^(?:(?:and|so|then|but|because|or|also|if [^,]{3,60},|when [^,]{3,60},)\s+)*(?:you|we)\s+(?!know\b|see\b|saw\b|think\b|had\b|were\b|was\b|did\b|could\b|would\b|might\b|remember\b|all\b|want\b|like\b|can['’]t\b)\p{Ll}+|\b(?:never|always|don['’]t|nobody|not even|at once|instead)\b|^(?:put|take|wash|call|ring|stop|keep|leave|tell|look|write|use|wait|go|get|give|say|ask|check)\b/iu;
 
-/** Whether somebody who speaks says what is to be done ("You let it bleed, you don't squeeze."), though no rule is worded as one. */
+/**
+ * Whether somebody who speaks says what is to be done ("You let it bleed, you don't squeeze."), though no rule is
+ * worded as one.
+ */
 export const saysWhatToDo = (sentence: string): boolean => SAID_TO_DO.test(sentence);
 
 /** Whether a spoken sentence turns to something else, rather than going on ("Then …"). */
-export const turns = (sentence: string): boolean => /^(?:okay|ok|right|now|so|well|anyway|next|um|uh)\b/i.test(sentence);
+export const turns = (sentence: string): boolean =>
+  /^(?:okay|ok|right|now|so|well|anyway|next|um|uh)\b/i.test(sentence);
 
 /** The topic that a speaker names like a heading ("Now, knives."); `isThing` tells whether words name a thing. */
 export function spokenHeading(sentence: string, isThing: (words: string) => boolean): string | undefined {
   const topic = (NEXT_ONE.exec(sentence) ?? SPOKEN_HEADING.exec(sentence))?.groups?.topic.trim();
-  return topic && !NO_TOPIC.test(topic) && !/\b(?:I|you|we|he|she|it|they|this|that|one)\b/i.test(topic) && isThing(topic) ? topic : undefined;
+  return topic &&
+    !NO_TOPIC.test(topic) &&
+    !/\b(?:I|you|we|he|she|it|they|this|that|one)\b/i.test(topic) &&
+    isThing(topic)
+    ? topic
+    : undefined;
 }
 
 /** The topic that a speaker announces ("The third thing is returns."); undefined when a sentence announces none. */

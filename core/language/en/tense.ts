@@ -9,9 +9,9 @@ const OPENS_CLAUSE = /^(?:if|when|whenever|once|after|before|until|unless|while|
 const RELATIVE = /^(?:who|which|that|whom|whose)$/i;
 
 /**
- * Whether a sentence only says what happened: its main clause is in the simple past, and nothing in it is said of now. A
- * present tense, a modal or a command anywhere means it may be a rule in other words ("Nobody walks across the line"), and so
- * does any doubt.
+ * Whether a sentence only says what happened: its main clause is in the simple past, and nothing in it is said of now.
+ * A present tense, a modal or a command anywhere means it may be a rule in other words ("Nobody walks across the
+ * line"), and so does any doubt.
  */
 export function tellsPast(sentence: string, tagged: readonly TaggedWord[], words: WordList): boolean {
   const end = REASONED.exec(sentence)?.index ?? sentence.length;
@@ -28,7 +28,12 @@ export function tellsPast(sentence: string, tagged: readonly TaggedWord[], words
       if (/ing$/i.test(text) || /^to$/i.test(before?.text ?? '')) continue;
       if (/ed$/i.test(text) || isIrregularPast(text)) past ||= own;
       else if (!tagged.slice(0, at).some((word) => /^did/i.test(word.text))) return false;
-    } else if (/[^s]s$/.test(text) && words.isVerb(text.slice(0, -1)) && /^(?:NOUN|PROPN|PRON)$/.test(before?.tag ?? '')) return false;
+    } else if (
+      /[^s]s$/.test(text) &&
+      words.isVerb(text.slice(0, -1)) &&
+      /^(?:NOUN|PROPN|PRON)$/.test(before?.tag ?? '')
+    )
+      return false;
   }
   return past;
 }

@@ -1,10 +1,66 @@
 import type { Labels } from '../pack';
 
 const LABELS: Record<string, Labels> = {
-  en: { language: 'en', summary: 'In short', known: 'You know already:', and: 'and', told: 'From experience', moments: { before: 'Before you begin', doing: 'Doing the work', trouble: 'When something goes wrong', after: 'Questions and records', more: 'More of the work' }, stepByStep: 'Step by step', opening: 'What it is about', asked: 'Questions people ask' },
-  de: { language: 'de', summary: 'Kurz gefasst', known: 'Schon bekannt:', and: 'und', told: 'Aus Erfahrung', moments: { before: 'Bevor es losgeht', doing: 'Die Arbeit selbst', trouble: 'Wenn etwas schiefgeht', after: 'Fragen und Nachweise', more: 'Mehr zur Arbeit' }, stepByStep: 'Schritt für Schritt', opening: 'Worum es geht', asked: 'Was gefragt wird' },
-  fr: { language: 'fr', summary: 'En bref', known: 'Vous connaissez déjà :', and: 'et', told: 'D’expérience', moments: { before: 'Avant de commencer', doing: 'Le travail', trouble: 'Quand quelque chose va mal', after: 'Questions et suivi', more: 'Le travail, suite' }, stepByStep: 'Étape par étape', opening: 'De quoi il s’agit', asked: 'Questions posées' },
-  es: { language: 'es', summary: 'En resumen', known: 'Ya conoce:', and: 'y', told: 'De la experiencia', moments: { before: 'Antes de empezar', doing: 'El trabajo', trouble: 'Cuando algo sale mal', after: 'Preguntas y registros', more: 'Más sobre el trabajo' }, stepByStep: 'Paso a paso', opening: 'De qué se trata', asked: 'Lo que se pregunta' },
+  en: {
+    language: 'en',
+    known: 'You know already:',
+    and: 'and',
+    moments: {
+      before: 'Before you begin',
+      doing: 'Doing the work',
+      trouble: 'When something goes wrong',
+      after: 'Questions and records',
+      more: 'More of the work',
+    },
+    stepByStep: 'Step by step',
+    opening: 'What it is about',
+    asked: 'Questions people ask',
+  },
+  de: {
+    language: 'de',
+    known: 'Schon bekannt:',
+    and: 'und',
+    moments: {
+      before: 'Bevor es losgeht',
+      doing: 'Die Arbeit selbst',
+      trouble: 'Wenn etwas schiefgeht',
+      after: 'Fragen und Nachweise',
+      more: 'Mehr zur Arbeit',
+    },
+    stepByStep: 'Schritt für Schritt',
+    opening: 'Worum es geht',
+    asked: 'Was gefragt wird',
+  },
+  fr: {
+    language: 'fr',
+    known: 'Vous connaissez déjà :',
+    and: 'et',
+    moments: {
+      before: 'Avant de commencer',
+      doing: 'Le travail',
+      trouble: 'Quand quelque chose va mal',
+      after: 'Questions et suivi',
+      more: 'Le travail, suite',
+    },
+    stepByStep: 'Étape par étape',
+    opening: 'De quoi il s’agit',
+    asked: 'Questions posées',
+  },
+  es: {
+    language: 'es',
+    known: 'Ya conoce:',
+    and: 'y',
+    moments: {
+      before: 'Antes de empezar',
+      doing: 'El trabajo',
+      trouble: 'Cuando algo sale mal',
+      after: 'Preguntas y registros',
+      more: 'Más sobre el trabajo',
+    },
+    stepByStep: 'Paso a paso',
+    opening: 'De qué se trata',
+    asked: 'Lo que se pregunta',
+  },
 };
 
 /** The engine's own words in a language; English where it has none (`language` tells), with a stroke for "and". */

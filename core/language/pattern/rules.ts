@@ -1,8 +1,14 @@
 import type { Stance, Strength } from '../pack';
 
-/** What a language says by its words alone, where no parts of speech are at hand: enough for rules, terms, steps, figures and the like. */
+/**
+ * What a language says by its words alone, where no parts of speech are at hand: enough for rules, terms, steps,
+ * figures and the like.
+ */
 export interface PatternRules {
-  /** Words of obligation, the surest first; matched anywhere in the main clause. What follows the match is the action, what stands before it the subject. */
+  /**
+   * Words of obligation, the surest first; matched anywhere in the main clause. What follows the match is the action,
+   * what stands before it the subject.
+   */
   modals: readonly { pattern: RegExp; strength: Strength; negative?: boolean; impersonal?: boolean }[];
   /** Right behind a modal, what turns it round, and into what; `undefined` strength: no rule at all ("muss nicht"). */
   negated: { pattern: RegExp; for: Partial<Record<Strength, Strength>> };
@@ -12,7 +18,10 @@ export interface PatternRules {
   only?: RegExp;
   /** Subordinators that begin a condition, at the beginning of a sentence and behind a comma. */
   conditions: RegExp;
-  /** What else says when a rule holds, in front of it and up to a comma ("Après deux absences, …", "Wird er gestohlen, …"). */
+  /**
+   * What else says when a rule holds, in front of it and up to a comma ("Après deux absences, …", "Wird er gestohlen,
+   * …").
+   */
   circumstance: RegExp;
   /** A clause in the place of the subject ("Wer zuletzt geht, muss …"). */
   whoever?: RegExp;

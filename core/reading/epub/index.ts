@@ -1,4 +1,4 @@
-import { fail } from '../../course/problem';
+import { fail } from '../../document/problem';
 import type { ReadBlock, ReadDocument } from '../../source/blocks';
 import { pageBody, parsePage } from '../html/parse';
 import { walkHtml } from '../html/walk';
@@ -9,7 +9,11 @@ import { relativeTo, textOf, unpack } from '../zip';
 /** Reads an EPUB in the order of its spine; contents pages and indexes are left out. */
 export function readEpub(bytes: Uint8Array): ReadDocument {
   const entries = unpack(bytes, (name) => !/\.(ttf|otf|woff2?|mp3|mp4|m4a|css|js)$/i.test(name));
-  if (entries.has('META-INF/encryption.xml') && /EncryptedData[\s\S]*\.x?html/i.test(textOf(entries, 'META-INF/encryption.xml') ?? '')) fail('password');
+  if (
+    entries.has('META-INF/encryption.xml') &&
+    /EncryptedData[\s\S]*\.x?html/i.test(textOf(entries, 'META-INF/encryption.xml') ?? '')
+  )
+    fail('password');
   const container = xmlOf(entries, 'META-INF/container.xml');
   const packagePart = first(container, 'rootfile')?.getAttribute('full-path');
   const book = packagePart ? xmlOf(entries, packagePart) : undefined;
@@ -26,11 +30,18 @@ export function readEpub(bytes: Uint8Array): ReadDocument {
     const page = parsePage(text);
     const body = pageBody(page);
     if (isListOfLinks(body)) continue;
-    blocks.push(...walkHtml(body, {
-      place: { file: part },
-      keys: `${part}#`,
-      picture: (image) => takePicture(media, entries.get(relativeTo(part, image.getAttribute('src') ?? '')), image.getAttribute('alt') ?? ''),
-    }));
+    blocks.push(
+      ...walkHtml(body, {
+        place: { file: part },
+        keys: `${part}#`,
+        picture: (image) =>
+          takePicture(
+            media,
+            entries.get(relativeTo(part, image.getAttribute('src') ?? '')),
+            image.getAttribute('alt') ?? '',
+          ),
+      }),
+    );
   }
   const title = first(book, 'dc:title')?.textContent?.trim();
   const language = first(book, 'dc:language')?.textContent?.trim();

@@ -25,13 +25,19 @@ export interface PageFile {
 }
 
 /**
- * Reads a folder of pages as one source: in the order, and at the depth, in which its contents page (index.html,
- * or the page that links to most others) links to them. Pages it does not link to follow by name; pictures among the files
+ * Reads a folder of pages as one source: in the order, and at the depth, in which its contents page (index.html, or the
+ * page that links to most others) links to them. Pages it does not link to follow by name; pictures among the files
  * stand where pages show them.
  */
-export function readHtmlFolder(files: readonly PageFile[], bodyOf: (page: Document) => Element = pageBody): ReadDocument {
+export function readHtmlFolder(
+  files: readonly PageFile[],
+  bodyOf: (page: Document) => Element = pageBody,
+): ReadDocument {
   const pages = new Map(
-    files.filter((file) => /\.x?html?$/i.test(file.name)).sort((a, b) => (a.name < b.name ? -1 : 1)).map((file) => [file.name, parsePage(decodeText(file.bytes).text)] as const),
+    files
+      .filter((file) => /\.x?html?$/i.test(file.name))
+      .sort((a, b) => (a.name < b.name ? -1 : 1))
+      .map((file) => [file.name, parsePage(decodeText(file.bytes).text)] as const),
   );
   const contents = contentsPage(pages);
   const depths = linkedPages(contents, pages);
@@ -41,7 +47,11 @@ export function readHtmlFolder(files: readonly PageFile[], bodyOf: (page: Docume
   const media = new Map<string, Uint8Array>();
   const bytesOf = new Map(files.map((file) => [file.name, file.bytes]));
   for (const [name, depth] of depths) {
-    const walked = walkHtml(bodyOf(pages.get(name)!), { place: { file: name }, keys: `${name}#`, picture: pictureFrom(media, (address) => bytesOf.get(relativeTo(name, decoded(address)))) });
+    const walked = walkHtml(bodyOf(pages.get(name)!), {
+      place: { file: name },
+      keys: `${name}#`,
+      picture: pictureFrom(media, (address) => bytesOf.get(relativeTo(name, decoded(address)))),
+    });
     const first = walked.find((block) => block.kind === 'heading');
     // A page's first heading lies as deep as the contents page says; its others keep their distance to it.
     const shift = first?.kind === 'heading' && name !== contents ? depth - first.level : 0;
@@ -71,7 +81,11 @@ function linkedPages(contents: string, pages: ReadonlyMap<string, Document>): Ma
   return depths;
 }
 
-function localLinks(from: string, page: Document, pages: ReadonlyMap<string, Document>): { name: string; depth: number }[] {
+function localLinks(
+  from: string,
+  page: Document,
+  pages: ReadonlyMap<string, Document>,
+): { name: string; depth: number }[] {
   return [...page.querySelectorAll('a[href]')].flatMap((link) => {
     const href = link.getAttribute('href') ?? '';
     if (/^[a-z][a-z0-9+.-]*:/i.test(href)) return [];

@@ -15,7 +15,10 @@ export function readTable(table: Element, textOf: (cell: Element) => string): Re
   if (width < 2 || grid.length < 2) return undefined;
   const marked = rows.find((row) => row.closest('thead') && inside(row)) !== undefined;
   const first = grid[0];
-  const heads = marked || (first.every((cell) => cell.head || !cell.text) && !(grid.length > 1 && grid[1].every((cell) => cell.head))) || looksLikeHeader(grid.map((cells) => cells.map((cell) => cell.text)));
+  const heads =
+    marked ||
+    (first.every((cell) => cell.head || !cell.text) && !(grid.length > 1 && grid[1].every((cell) => cell.head))) ||
+    looksLikeHeader(grid.map((cells) => cells.map((cell) => cell.text)));
   const padded = (cells: { text: string }[]) => Array.from({ length: width }, (_, at) => cells[at]?.text ?? '');
   const caption = [...table.children].find((child) => child.localName === 'caption');
   return {
@@ -37,7 +40,10 @@ export function looksLikeHeader(grid: readonly string[][]): boolean {
 /** A word processor's style for heads of tables, or nothing in the cell that is not bold. */
 function isHeadByLooks(cell: Element): boolean {
   const text = (element: Element) => (element.textContent ?? '').replace(/\s+/g, '');
-  const bold = [...cell.querySelectorAll('strong, b, p.th')].filter((element) => !element.parentElement?.closest('strong, b, p.th')).map(text).join('');
+  const bold = [...cell.querySelectorAll('strong, b, p.th')]
+    .filter((element) => !element.parentElement?.closest('strong, b, p.th'))
+    .map(text)
+    .join('');
   return bold !== '' && bold === text(cell);
 }
 

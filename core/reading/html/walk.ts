@@ -41,7 +41,15 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
     runs = [];
     if (!/[\p{L}\p{N}]/u.test(text)) return;
     const { kind, list, term, anchor, callout } = context;
-    put({ kind, text, ...(marks.length > 0 && { marks }), ...(list && { list: { ...list } }), ...(term && { term }), ...(anchor && { anchor }), ...(callout && { callout }) });
+    put({
+      kind,
+      text,
+      ...(marks.length > 0 && { marks }),
+      ...(list && { list: { ...list } }),
+      ...(term && { term }),
+      ...(anchor && { anchor }),
+      ...(callout && { callout }),
+    });
     if (list) list.continued = true;
     delete context.anchor;
   }
@@ -99,16 +107,20 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
     const anchor = element.getAttribute('id') ?? undefined;
     if (/^h[1-6]$/.test(name)) {
       const text = folded(textWithin(element));
-      if (text) put({ kind: 'heading', level: Number(name[1]) + (options.deeper ?? 0), text, ...(anchor && { anchor }) });
+      if (text)
+        put({ kind: 'heading', level: Number(name[1]) + (options.deeper ?? 0), text, ...(anchor && { anchor }) });
     } else if (name === 'pre') {
-      const text = visible(element.textContent ?? '').replace(/\t/g, '    ').replace(/^\s*\n|\s+$/g, '');
+      const text = visible(element.textContent ?? '')
+        .replace(/\t/g, '    ')
+        .replace(/^\s*\n|\s+$/g, '');
       const prose = element.querySelector('code, span') ? undefined : proseIn(text);
       if (prose) {
         for (const paragraph of prose) {
           runs.push({ text: paragraph });
           flush(context);
         }
-      } else if (text.trim()) put({ kind: 'code', text, ...(context.list && { list: { ...context.list, continued: true } }) });
+      } else if (text.trim())
+        put({ kind: 'code', text, ...(context.list && { list: { ...context.list, continued: true } }) });
     } else if (name === 'ul' || name === 'ol' || name === 'menu' || name === 'dir') {
       list(element, context);
     } else if (name === 'dl') {
@@ -146,7 +158,8 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
       if (isSkipped(child)) continue;
       if (child.localName !== 'li') {
         // A list straight inside a list, as word processors write deeper items.
-        if (child.localName === 'ul' || child.localName === 'ol') list(child, { ...context, list: { key: listKey, ordered, depth } });
+        if (child.localName === 'ul' || child.localName === 'ol')
+          list(child, { ...context, list: { key: listKey, ordered, depth } });
         else block(child, context);
         continue;
       }
@@ -173,18 +186,26 @@ export function walkHtml(root: Element, options: WalkOptions = {}): ReadBlock[] 
 }
 
 const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
-/** What may be raised to a power: a single sign, a metre, any short unit behind a figure ("50 ft"), a number of a digit or two, what stands in brackets. */
+/**
+ * What may be raised to a power: a single sign, a metre, any short unit behind a figure ("50 ft"), a number of a digit
+ * or two, what stands in brackets.
+ */
 const BASE = /(?:^|[\s\d(/·])(?:[kcmdµ]?m|\p{L})$|\d\s?\p{L}{1,3}$|(?:^|[^\d.,])\d{1,2}$|\)$/u;
 
 /**
- * What a raised number or sign says: a power keeps its height ("m²"), the mark of a note is left out ("changed¹", "work*"). Undefined
- * for anything else ("1st").
+ * What a raised number or sign says: a power keeps its height ("m²"), the mark of a note is left out ("changed¹",
+ * "work*"). Undefined for anything else ("1st").
  */
 function raisedText(element: Element, before: string): string | undefined {
   const text = (element.textContent ?? '').trim();
   const number = /^[-−]?\d{1,3}$/.test(text);
-  if (number && BASE.test(before) && !element.querySelector('a')) return text.replace(/\d/g, (digit) => RAISED[Number(digit)]).replace(/[-−]/, '⁻');
-  return number || /^(?:[*†‡§¶]{1,3}|\[\w{1,3}\]|\d{1,3}(?:\s*,\s*\d{1,3})+)$/.test(text) || (element.querySelector('a') && /^\(?[\da-z]{1,3}\)?$/i.test(text)) ? '' : undefined;
+  if (number && BASE.test(before) && !element.querySelector('a'))
+    return text.replace(/\d/g, (digit) => RAISED[Number(digit)]).replace(/[-−]/, '⁻');
+  return number ||
+    /^(?:[*†‡§¶]{1,3}|\[\w{1,3}\]|\d{1,3}(?:\s*,\s*\d{1,3})+)$/.test(text) ||
+    (element.querySelector('a') && /^\(?[\da-z]{1,3}\)?$/i.test(text))
+    ? ''
+    : undefined;
 }
 
 /** The text of an element without what is skipped. */
@@ -195,19 +216,30 @@ function textWithin(node: Node): string {
   if (isSkipped(element)) return '';
   if (element.localName === 'br') return ' ';
   let inner = '';
-  for (const child of element.childNodes) inner += child.nodeType === 1 && (child as Element).localName === 'sup' ? (raisedText(child as Element, inner) ?? textWithin(child)) : textWithin(child);
+  for (const child of element.childNodes)
+    inner +=
+      child.nodeType === 1 && (child as Element).localName === 'sup'
+        ? (raisedText(child as Element, inner) ?? textWithin(child))
+        : textWithin(child);
   return BLOCKS.has(element.localName) ? ` ${inner} ` : inner;
 }
 
 /** A box that its class names a note, tip or warning. */
 function calloutOfElement(element: Element): ReadPassage['callout'] {
   if (!['div', 'aside', 'section', 'p', 'blockquote', 'table'].includes(element.localName)) return undefined;
-  return (element.getAttribute('class') ?? '').split(/[\s_-]+/).map(calloutOf).find(Boolean);
+  return (element.getAttribute('class') ?? '')
+    .split(/[\s_-]+/)
+    .map(calloutOf)
+    .find(Boolean);
 }
 
 function isFootnote(element: Element): boolean {
   const role = `${element.getAttribute('role') ?? ''} ${element.getAttribute('epub:type') ?? ''}`;
-  return /doc-(footnote|endnote)s?\b|\b(footnote|endnote)s?\b/.test(role) || /^(footnote|endnote)-?\d/.test(element.getAttribute('id') ?? '') || (BLOCKS.has(element.localName) && /(^|\s)footnotes?(\s|$)/.test(element.getAttribute('class') ?? ''));
+  return (
+    /doc-(footnote|endnote)s?\b|\b(footnote|endnote)s?\b/.test(role) ||
+    /^(footnote|endnote)-?\d/.test(element.getAttribute('id') ?? '') ||
+    (BLOCKS.has(element.localName) && /(^|\s)footnotes?(\s|$)/.test(element.getAttribute('class') ?? ''))
+  );
 }
 
 /** Addresses that may be kept: web, mail and places in the same document. */

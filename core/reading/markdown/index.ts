@@ -17,7 +17,10 @@ const FRONT_MATTER = /^---\n([\s\S]*?)\n(?:---|\.\.\.)\n/;
 export function readMarkdown(bytes: Uint8Array): ReadDocument {
   const { text, notices } = decodeText(bytes);
   const front = FRONT_MATTER.exec(text);
-  const tree = fromMarkdown(front ? text.slice(front[0].length) : text, { extensions: [gfm()], mdastExtensions: [gfmFromMarkdown()] });
+  const tree = fromMarkdown(front ? text.slice(front[0].length) : text, {
+    extensions: [gfm()],
+    mdastExtensions: [gfmFromMarkdown()],
+  });
   const blocks: ReadBlock[] = [];
   const media = new Map<string, Uint8Array>();
   const body = front ? text.slice(front[0].length) : text;
@@ -57,7 +60,8 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
     case 'paragraph':
       if (context.list || !definitions(node, blocks)) push(context.kind, node.children);
       for (const image of node.children) {
-        const picture = image.type === 'image' ? takePicture(context.media, within(image.url), image.alt ?? '') : undefined;
+        const picture =
+          image.type === 'image' ? takePicture(context.media, within(image.url), image.alt ?? '') : undefined;
         if (picture) blocks.push(picture);
       }
       break;
@@ -67,7 +71,12 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
     case 'code': {
       const prose = context.fenced(node) ? undefined : proseIn(node.value);
       if (prose) for (const value of prose) push(context.kind, [{ type: 'text', value }]);
-      else if (node.value.trim()) blocks.push({ kind: 'code', text: visible(node.value), ...(context.list && { list: { ...context.list, continued: true } }) });
+      else if (node.value.trim())
+        blocks.push({
+          kind: 'code',
+          text: visible(node.value),
+          ...(context.list && { list: { ...context.list, continued: true } }),
+        });
       break;
     }
     case 'list': {
@@ -75,7 +84,11 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
       const depth = context.list ? context.list.depth + 1 : 0;
       node.children.forEach((item, index) => {
         const ordered = node.ordered ?? false;
-        const inside: Context = { ...context, kind: 'item', list: { key, ordered, depth, ...(ordered && { number: (node.start ?? 1) + index }) } };
+        const inside: Context = {
+          ...context,
+          kind: 'item',
+          list: { key, ordered, depth, ...(ordered && { number: (node.start ?? 1) + index }) },
+        };
         for (const child of item.children) block(child, inside, blocks);
       });
       break;
@@ -89,7 +102,11 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
       break;
     }
     case 'html': {
-      for (const inner of walkHtml(parsePage(node.value).body, { keys: `m${blocks.length}.`, picture: pictureFrom(context.media) })) blocks.push(inner);
+      for (const inner of walkHtml(parsePage(node.value).body, {
+        keys: `m${blocks.length}.`,
+        picture: pictureFrom(context.media),
+      }))
+        blocks.push(inner);
       break;
     }
     case 'footnoteDefinition':
@@ -100,7 +117,10 @@ function block(node: RootContent, context: Context, blocks: ReadBlock[]): void {
   }
 }
 
-/** Lines that begin with a colon say what the line before them means; the same as a definition list of other formats. False where there are none. */
+/**
+ * Lines that begin with a colon say what the line before them means; the same as a definition list of other formats.
+ * False where there are none.
+ */
 function definitions(node: Extract<RootContent, { type: 'paragraph' }>, blocks: ReadBlock[]): boolean {
   const lines: Run[][] = [[]];
   for (const run of node.children.flatMap((child) => runsOf(child, []))) {
@@ -110,7 +130,13 @@ function definitions(node: Extract<RootContent, { type: 'paragraph' }>, blocks: 
     });
   }
   const [first, ...rest] = lines.map(joinRuns);
-  if (rest.length === 0 || first.text === '' || first.text.length > LONGEST_TERM || !rest.every(({ text }) => MEANING.test(text))) return false;
+  if (
+    rest.length === 0 ||
+    first.text === '' ||
+    first.text.length > LONGEST_TERM ||
+    !rest.every(({ text }) => MEANING.test(text))
+  )
+    return false;
   for (const line of lines.slice(1)) {
     const { text, marks } = joinRuns([{ ...line[0], text: line[0].text.replace(MEANING, '') }, ...line.slice(1)]);
     blocks.push({ kind: 'definition', text, term: first.text, ...(marks.length > 0 && { marks }) });

@@ -34,10 +34,15 @@ export function readStyles(parts: readonly (Element | undefined)[]): Styles {
     const parent = style?.getAttribute('style:parent-style-name') ?? null;
     const above = parent && depth < 20 ? look(parent, depth + 1) : PLAIN;
     const text = style && first(style, 'style:text-properties');
-    const said = (key: string, value: RegExp, otherwise: boolean) => (text?.hasAttribute(key) ? value.test(text.getAttribute(key)!) : otherwise);
+    const said = (key: string, value: RegExp, otherwise: boolean) =>
+      text?.hasAttribute(key) ? value.test(text.getAttribute(key)!) : otherwise;
     // Automatic styles (P1, T4) are named by what they come from.
     const automatic = /^[A-Z]{1,2}\d+$/.test(name) && parent;
-    const made = { strong: said('fo:font-weight', /bold|[6-9]00/, above.strong), emphasis: said('fo:font-style', /italic|oblique/, above.emphasis), name: automatic ? above.name || parent : name };
+    const made = {
+      strong: said('fo:font-weight', /bold|[6-9]00/, above.strong),
+      emphasis: said('fo:font-style', /italic|oblique/, above.emphasis),
+      name: automatic ? above.name || parent : name,
+    };
     known.set(name, made);
     return made;
   }
@@ -45,7 +50,14 @@ export function readStyles(parts: readonly (Element | undefined)[]): Styles {
     look,
     isOrdered(list, depth) {
       const style = list ? lists.get(list) : undefined;
-      return style !== undefined && childrenNamed(style, 'text:list-level-style-number').some((level) => Number(level.getAttribute('text:level')) === depth + 1 && (level.getAttribute('style:num-format') ?? '') !== '');
+      return (
+        style !== undefined &&
+        childrenNamed(style, 'text:list-level-style-number').some(
+          (level) =>
+            Number(level.getAttribute('text:level')) === depth + 1 &&
+            (level.getAttribute('style:num-format') ?? '') !== '',
+        )
+      );
     },
   };
 }

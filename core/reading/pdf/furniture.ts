@@ -10,14 +10,24 @@ export function bodySize(lines: readonly Line[]): number {
 /** Drops running heads and feet, page numbers, and contents pages. */
 export function withoutFurniture(pages: readonly Line[][]): Line[][] {
   const body = bodySize(pages.flat());
-  const shape = (line: Line) => line.text.replace(/\d+|\b[ivxlc]+\b/g, '#').replace(/\s+/g, ' ').trim();
+  const shape = (line: Line) =>
+    line.text
+      .replace(/\d+|\b[ivxlc]+\b/g, '#')
+      .replace(/\s+/g, ' ')
+      .trim();
   const counts = new Map<string, number>();
-  for (const lines of pages) for (const line of new Set(edges(lines).map(shape))) counts.set(line, (counts.get(line) ?? 0) + 1);
+  for (const lines of pages)
+    for (const line of new Set(edges(lines).map(shape))) counts.set(line, (counts.get(line) ?? 0) + 1);
   const often = Math.max(3, pages.length * 0.02);
   const cleaned = pages.map((lines) => {
     const edge = new Set(edges(lines));
     // A heading that many chapters share ("Purpose") also stands at the top of pages, but in larger letters.
-    return lines.filter((line) => !edge.has(line) || line.size > body * 1.12 || (!/^[\s#./|–-]*(page|seite|página)?[\s#./|–-]*$/i.test(shape(line)) && (counts.get(shape(line)) ?? 0) < often));
+    return lines.filter(
+      (line) =>
+        !edge.has(line) ||
+        line.size > body * 1.12 ||
+        (!/^[\s#./|–-]*(page|seite|página)?[\s#./|–-]*$/i.test(shape(line)) && (counts.get(shape(line)) ?? 0) < often),
+    );
   });
   return withoutContents(cleaned);
 }
@@ -58,13 +68,18 @@ export function splitFootnotes(pages: readonly Line[][]): { pages: Line[][]; foo
     while (start > 0 && lines[start - 1].size <= body * 0.92 && !lines[start - 1].mono) start--;
     const tail = lines.slice(start);
     const first = tail.findIndex((line) => /^(\d{1,3}|[*†‡])\s?\S*/.test(line.text));
-    if (first < 0 || start === 0) return lines.filter((line) => !/^\d{1,3}$/.test(line.text) || line.size > body * 0.92);
+    if (first < 0 || start === 0)
+      return lines.filter((line) => !/^\d{1,3}$/.test(line.text) || line.size > body * 0.92);
     const notes: string[] = [];
     for (const line of tail.slice(first)) {
-      if (/^(\d{1,3}|[*†‡])(\s|$)/.test(line.text) || notes.length === 0) notes.push(line.text.replace(/^(\d{1,3}|[*†‡])\s*/, ''));
+      if (/^(\d{1,3}|[*†‡])(\s|$)/.test(line.text) || notes.length === 0)
+        notes.push(line.text.replace(/^(\d{1,3}|[*†‡])\s*/, ''));
       else notes[notes.length - 1] += ` ${line.text}`;
     }
-    footnotes.set(tail[0].page, notes.map((note) => note.trim()).filter((note) => note.length > 8));
+    footnotes.set(
+      tail[0].page,
+      notes.map((note) => note.trim()).filter((note) => note.length > 8),
+    );
     return lines.slice(0, start + first);
   });
   return { pages: flows, footnotes };

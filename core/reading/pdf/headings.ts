@@ -30,9 +30,16 @@ export function findHeadings(lines: readonly Line[], body: number, outline: read
     }
     if (!isLarge(lines[at], body)) continue;
     let count = 1;
-    while (count < 4 && at + count < lines.length && !found.has(at + count) && continues(lines[at + count - 1], lines[at + count])) count++;
+    while (
+      count < 4 &&
+      at + count < lines.length &&
+      !found.has(at + count) &&
+      continues(lines[at + count - 1], lines[at + count])
+    )
+      count++;
     const text = joined(lines.slice(at, at + count));
-    if (text.length <= 200 && /\p{L}{2}/u.test(text)) found.set(at, { lines: count, level: levelOf(lines[at].size), text });
+    if (text.length <= 200 && /\p{L}{2}/u.test(text))
+      found.set(at, { lines: count, level: levelOf(lines[at].size), text });
     at += count - 1;
   }
   if (found.size < Math.max(2, lines.length / 400)) fromWeight(lines, body, found);
@@ -73,13 +80,21 @@ function isLarge(line: Line, body: number): boolean {
 }
 
 function continues(before: Line, line: Line): boolean {
-  return line.page === before.page && Math.abs(line.size - before.size) < 0.6 && before.y - line.y < before.size * 1.6 && before.y > line.y && !headingNumber(line.text);
+  return (
+    line.page === before.page &&
+    Math.abs(line.size - before.size) < 0.6 &&
+    before.y - line.y < before.size * 1.6 &&
+    before.y > line.y &&
+    !headingNumber(line.text)
+  );
 }
 
 function levelsBySize(lines: readonly Line[], body: number, found: Headings): (size: number) => number {
   const known = new Map<number, number>();
   for (const [at, heading] of found) known.set(lines[at].size, Math.max(known.get(lines[at].size) ?? 0, heading.level));
-  const sizes = [...new Set(lines.filter((line) => isLarge(line, body)).map((line) => line.size))].sort((a, b) => b - a);
+  const sizes = [...new Set(lines.filter((line) => isLarge(line, body)).map((line) => line.size))].sort(
+    (a, b) => b - a,
+  );
   if (known.size === 0) return (size) => sizes.indexOf(size) + 1;
   return (size) => {
     const same = known.get(size);
@@ -96,16 +111,33 @@ function fromWeight(lines: readonly Line[], body: number, found: Headings): void
     const after = lines[at + 1];
     const room = !before || before.page !== line.page || before.y - line.y > line.size * 1.5;
     const lone = !after || !after.bold || after.page !== line.page;
-    if (line.bold && room && lone && line.size >= body * 0.95 && line.text.length <= 90 && !/[.,;:]$/.test(line.text) && /\p{L}{2}/u.test(line.text) && line.cells.length === 1) {
+    if (
+      line.bold &&
+      room &&
+      lone &&
+      line.size >= body * 0.95 &&
+      line.text.length <= 90 &&
+      !/[.,;:]$/.test(line.text) &&
+      /\p{L}{2}/u.test(line.text) &&
+      line.cells.length === 1
+    ) {
       found.set(at, { lines: 1, level: headingNumber(line.text)?.depth ?? 2, text: line.text });
     }
   });
 }
 
 function joined(lines: readonly Line[]): string {
-  return lines.map((line) => line.text).join(' ').replace(/\s+/g, ' ').replace(/(\p{L})- (?=\p{Ll})/gu, '$1-').trim();
+  return lines
+    .map((line) => line.text)
+    .join(' ')
+    .replace(/\s+/g, ' ')
+    .replace(/(\p{L})- (?=\p{Ll})/gu, '$1-')
+    .trim();
 }
 
 function letters(text: string): string {
-  return text.normalize('NFKC').toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+  return text
+    .normalize('NFKC')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '');
 }

@@ -1,5 +1,5 @@
 import { getDocumentProxy } from 'unpdf';
-import { fail, ProblemError } from '../../course/problem';
+import { fail, ProblemError } from '../../document/problem';
 import type { ReadDocument } from '../../source/blocks';
 import { folded } from '../../source/inline';
 import { LIMITS } from '../limits';
@@ -19,7 +19,10 @@ const FONT_PAGES = 8;
  * Reads a PDF by the positions of its text. Throws `password`, `broken`, `scanned` (pictures of pages, no text),
  * `too-many-pages`. `byLooks`: headings by size and weight alone, as in a document without an outline of its own.
  */
-export async function readPdf(bytes: Uint8Array, { byLooks = false, wordsIn }: ReadOptions & { byLooks?: boolean } = {}): Promise<ReadDocument> {
+export async function readPdf(
+  bytes: Uint8Array,
+  { byLooks = false, wordsIn }: ReadOptions & { byLooks?: boolean } = {},
+): Promise<ReadDocument> {
   const pdf = await opened(bytes);
   if (pdf.numPages > LIMITS.pages) fail('too-many-pages', { pages: pdf.numPages, limit: LIMITS.pages });
   const fonts = new Map<string, Font>();
@@ -35,7 +38,8 @@ export async function readPdf(bytes: Uint8Array, { byLooks = false, wordsIn }: R
       const bold = looked < FONT_PAGES ? await boldFonts(page, items) : new Set<string>();
       looked++;
       for (const { fontName } of items) {
-        if (!fonts.has(fontName)) fonts.set(fontName, { mono: content.styles[fontName]?.fontFamily === 'monospace', bold: bold.has(fontName) });
+        if (!fonts.has(fontName))
+          fonts.set(fontName, { mono: content.styles[fontName]?.fontFamily === 'monospace', bold: bold.has(fontName) });
       }
     }
     pages.push(linesOf(items, number, fonts));
@@ -52,12 +56,23 @@ export async function readPdf(bytes: Uint8Array, { byLooks = false, wordsIn }: R
   const notices = await permissionNotices(pdf);
   const title = about.title ?? largestOfFirstPage(pages[0] ?? [], body);
   await pdf.destroy?.();
-  return { ...(title && { title }), ...(about.language && { language: about.language }), blocks: blocksOf(lines, headings, footnotes, wordsIn), media: new Map(), notices };
+  return {
+    ...(title && { title }),
+    ...(about.language && { language: about.language }),
+    blocks: blocksOf(lines, headings, footnotes, wordsIn),
+    media: new Map(),
+    notices,
+  };
 }
 
 async function opened(bytes: Uint8Array): Promise<Pdf> {
   try {
-    return await getDocumentProxy(bytes.slice(), { verbosity: 0, isEvalSupported: false, disableFontFace: true, useSystemFonts: false } as never);
+    return await getDocumentProxy(bytes.slice(), {
+      verbosity: 0,
+      isEvalSupported: false,
+      disableFontFace: true,
+      useSystemFonts: false,
+    } as never);
   } catch (error) {
     const name = (error as Error).name;
     return fail(name === 'PasswordException' ? 'password' : 'broken', { format: 'PDF' });
@@ -78,7 +93,9 @@ async function boldFonts(page: PdfPage, items: readonly TextItem[]): Promise<Set
   try {
     await page.getOperatorList();
     for (const name of new Set(items.map((item) => item.fontName))) {
-      const font = page.commonObjs.has(name) ? (page.commonObjs.get(name) as { name?: string; bold?: boolean; black?: boolean }) : undefined;
+      const font = page.commonObjs.has(name)
+        ? (page.commonObjs.get(name) as { name?: string; bold?: boolean; black?: boolean })
+        : undefined;
       if (font && (font.bold || font.black || /bold|black|heavy|semibold/i.test(font.name ?? ''))) bold.add(name);
     }
   } catch (error) {
@@ -128,7 +145,8 @@ async function aboutOf(pdf: Pdf): Promise<{ title?: string; language?: string }>
     const { info } = (await pdf.getMetadata()) as { info: { Title?: string; Language?: string } };
     const title = folded(info.Title ?? '');
     // Programs that print to PDF put file names and their own name there.
-    const usable = title.length > 3 && !/\.(docx?|pdf|odt|tex|indd|pptx?)$|^(untitled|microsoft word|document\d*)/i.test(title);
+    const usable =
+      title.length > 3 && !/\.(docx?|pdf|odt|tex|indd|pptx?)$|^(untitled|microsoft word|document\d*)/i.test(title);
     return { ...(usable && { title }), ...(info.Language && { language: info.Language }) };
   } catch {
     return {};
@@ -150,13 +168,21 @@ function withoutTitlePage(pages: readonly Line[][], outline: readonly OutlineEnt
   const starts = outline[0]?.page ?? 0;
   return pages.map((lines, index) => {
     const number = lines[0]?.page ?? index + 1;
-    const cover = index === 0 && (starts > 1 || lines.filter((line) => line.size > body * 1.12).length > lines.length * 0.3) && pages.length > 3;
+    const cover =
+      index === 0 &&
+      (starts > 1 || lines.filter((line) => line.size > body * 1.12).length > lines.length * 0.3) &&
+      pages.length > 3;
     return cover && number === 1 ? [] : [...lines];
   });
 }
 
 function largestOfFirstPage(lines: readonly Line[], body: number): string | undefined {
   const size = Math.max(0, ...lines.map((line) => line.size));
-  const text = folded(lines.filter((line) => line.size === size).map((line) => line.text).join(' '));
+  const text = folded(
+    lines
+      .filter((line) => line.size === size)
+      .map((line) => line.text)
+      .join(' '),
+  );
   return size > body * 1.3 && text.length <= 160 && text.length > 2 ? text : undefined;
 }

@@ -73,14 +73,20 @@ function inColumns(segments: readonly Segment[]): boolean {
   const right = Math.max(...segments.map((segment) => segment.to));
   const middle = (left + right) / 2;
   const crossing = segments.filter((segment) => segment.from < middle - 15 && segment.to > middle + 15).length;
-  const beyond = segments.filter((segment) => segment.from >= middle - 5 && segment.to - segment.from > (right - left) * 0.3).length;
+  const beyond = segments.filter(
+    (segment) => segment.from >= middle - 5 && segment.to - segment.from > (right - left) * 0.3,
+  ).length;
   return crossing < segments.length * 0.15 && beyond > segments.length * 0.3;
 }
 
 function mergeLevel(segments: readonly Segment[]): Segment[] {
   const merged: Segment[] = [];
   for (const segment of segments) {
-    const same = merged.slice(-12).find((other) => Math.abs(other.y - segment.y) < 2 && (segment.from >= other.to - 1 || segment.to <= other.from + 1));
+    const same = merged
+      .slice(-12)
+      .find(
+        (other) => Math.abs(other.y - segment.y) < 2 && (segment.from >= other.to - 1 || segment.to <= other.from + 1),
+      );
     if (!same) {
       merged.push({ ...segment, items: [...segment.items] });
       continue;
@@ -140,8 +146,15 @@ function toLine(segment: Segment, page: number, fonts: ReadonlyMap<string, Font>
   const whole = [...sizes.values()].reduce((sum, count) => sum + count, 0);
   const size = [...sizes].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0]?.[0] ?? 10;
   return {
-    page, y: segment.y, from: cells[0]?.from ?? segment.from, to: end, size,
-    mono: mono > whole * 0.8, bold: bold > whole * 0.8,
-    text: text.trimEnd(), cells: cells.map((cell) => ({ ...cell, text: cell.text.trim() })), code,
+    page,
+    y: segment.y,
+    from: cells[0]?.from ?? segment.from,
+    to: end,
+    size,
+    mono: mono > whole * 0.8,
+    bold: bold > whole * 0.8,
+    text: text.trimEnd(),
+    cells: cells.map((cell) => ({ ...cell, text: cell.text.trim() })),
+    code,
   };
 }

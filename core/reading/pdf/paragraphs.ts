@@ -12,8 +12,15 @@ const BULLET = /^[•·▪‣◦●○■□–—\u2022\u25cf\uf0b7-]\s+/u;
 const BARE_BULLET = /^[•·▪‣◦●○■□–—\uf0b7-]$/u;
 const NUMBER = /^\(?(\d{1,3}|[a-z])[.)]\s+/;
 
-/** Joins lines into paragraphs, list items, code and table rows, with headings between; a section's footnotes follow it. */
-export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: ReadonlyMap<number, string[]>, wordsIn?: ReadOptions['wordsIn']): ReadBlock[] {
+/**
+ * Joins lines into paragraphs, list items, code and table rows, with headings between; a section's footnotes follow it.
+ */
+export function blocksOf(
+  lines: readonly Line[],
+  headings: Headings,
+  footnotes: ReadonlyMap<number, string[]>,
+  wordsIn?: ReadOptions['wordsIn'],
+): ReadBlock[] {
   const blocks: ReadBlock[] = [];
   const whole = lines.map((line) => line.text).join('\n');
   const known: Words = { inText: wordsOf(whole), ...wordList(whole, wordsIn) };
@@ -22,7 +29,8 @@ export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: 
   let noted = 0;
   const note = (page: number) => {
     for (; noted < page; noted++) {
-      for (const text of footnotes.get(noted + 1) ?? []) blocks.push({ kind: 'footnote', text: folded(text), page: noted + 1 });
+      for (const text of footnotes.get(noted + 1) ?? [])
+        blocks.push({ kind: 'footnote', text: folded(text), page: noted + 1 });
     }
   };
   for (let at = 0; at < lines.length;) {
@@ -43,9 +51,18 @@ export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: 
     }
     let end = at + 1;
     if (line.mono) {
-      while (end < lines.length && lines[end].mono && !headings.has(end) && near(lines[end - 1], lines[end], leading * 1.8)) end++;
+      while (
+        end < lines.length &&
+        lines[end].mono &&
+        !headings.has(end) &&
+        near(lines[end - 1], lines[end], leading * 1.8)
+      )
+        end++;
       const left = Math.min(...lines.slice(at, end).map((each) => each.from));
-      const text = lines.slice(at, end).map((each) => ' '.repeat(Math.max(0, Math.round((each.from - left) / (each.size * 0.6)))) + each.text).join('\n');
+      const text = lines
+        .slice(at, end)
+        .map((each) => ' '.repeat(Math.max(0, Math.round((each.from - left) / (each.size * 0.6)))) + each.text)
+        .join('\n');
       if (/\S/.test(text)) blocks.push({ kind: 'code', text, page: line.page });
       at = end;
       continue;
@@ -56,14 +73,26 @@ export function blocksOf(lines: readonly Line[], headings: Headings, footnotes: 
     const { text, marks } = joinLines(lines.slice(at, end), known);
     const bare = item ? text.replace(BARE_BULLET, '').replace(BULLET, '').replace(NUMBER, '') : text;
     const cut = text.length - bare.length;
-    const shifted = marks.map((mark) => ({ ...mark, from: Math.max(0, mark.from - cut), to: mark.to - cut })).filter((mark) => mark.to > mark.from && mark.to <= bare.length);
+    const shifted = marks
+      .map((mark) => ({ ...mark, from: Math.max(0, mark.from - cut), to: mark.to - cut }))
+      .filter((mark) => mark.to > mark.from && mark.to <= bare.length);
     if (/[\p{L}\p{N}]/u.test(bare)) {
       const last = blocks[blocks.length - 1];
       if (item && last?.kind !== 'item') list++;
       const number = item && !BULLET.test(line.text) ? NUMBER.exec(line.text)?.[1] : undefined;
       const passage: ReadPassage = {
-        kind: item ? 'item' : 'paragraph', text: bare, page: line.page, ...(shifted.length > 0 && { marks: shifted }),
-        ...(item && { list: { key: `l${list}`, ordered: number !== undefined, depth: 0, ...(number && /\d/.test(number) && { number: Number(number) }) } }),
+        kind: item ? 'item' : 'paragraph',
+        text: bare,
+        page: line.page,
+        ...(shifted.length > 0 && { marks: shifted }),
+        ...(item && {
+          list: {
+            key: `l${list}`,
+            ordered: number !== undefined,
+            depth: 0,
+            ...(number && /\d/.test(number) && { number: Number(number) }),
+          },
+        }),
       };
       blocks.push(passage);
     }
@@ -79,19 +108,31 @@ function numbered(line: Line, blocks: readonly ReadBlock[]): boolean {
   if (!number) return false;
   const last = blocks[blocks.length - 1];
   if (number === '1' || number === 'a') return true;
-  return last?.kind === 'item' && last.list?.ordered === true && (!/\d/.test(number) || last.list.number === Number(number) - 1);
+  return (
+    last?.kind === 'item' &&
+    last.list?.ordered === true &&
+    (!/\d/.test(number) || last.list.number === Number(number) - 1)
+  );
 }
 
 function textStart(line: Line): number {
   const mark = (BULLET.exec(line.text) ?? NUMBER.exec(line.text))?.[0].length ?? 0;
-  return line.cells[1]?.from && mark > 0 && line.cells[0].text.length <= mark ? line.cells[1].from : line.from + mark * line.size * 0.45;
+  return line.cells[1]?.from && mark > 0 && line.cells[0].text.length <= mark
+    ? line.cells[1].from
+    : line.from + mark * line.size * 0.45;
 }
 
-function goesOn(lines: readonly Line[], start: number, at: number, { item, inner, leading }: { item: boolean; inner: number; leading: number }): boolean {
+function goesOn(
+  lines: readonly Line[],
+  start: number,
+  at: number,
+  { item, inner, leading }: { item: boolean; inner: number; leading: number },
+): boolean {
   const first = lines[start];
   const before = lines[at - 1];
   const line = lines[at];
-  if (line.mono || BULLET.test(line.text) || BARE_BULLET.test(line.text) || Math.abs(line.size - first.size) > 1) return false;
+  if (line.mono || BULLET.test(line.text) || BARE_BULLET.test(line.text) || Math.abs(line.size - first.size) > 1)
+    return false;
   if (item && /^\(?\d{1,3}[.)]\s/.test(line.text) && Math.abs(line.from - first.from) < 6) return false;
   if (line.page !== before.page) return /[\p{Ll},;-]$/u.test(before.text) && /^[\p{Ll}(]/u.test(line.text);
   if (!near(before, line, leading * 1.3)) return false;
@@ -125,7 +166,8 @@ function joinLines(lines: readonly Line[], { inText, isWord }: Words): { text: s
     const next = /^(\p{Ll}+)/u.exec(line.text);
     if (broken && next) {
       // Without a word list a hyphen at a line's end is most often the typesetter's.
-      if (text.endsWith('\u00ad') || isOneWord(broken[1], next[1], inText, isWord ?? (() => false))) text = text.slice(0, -1);
+      if (text.endsWith('\u00ad') || isOneWord(broken[1], next[1], inText, isWord ?? (() => false)))
+        text = text.slice(0, -1);
     } else if (text && !goesOnWithAddress(text, line.text)) text += ' ';
     const base = text.length;
     text += line.text;
@@ -135,5 +177,8 @@ function joinLines(lines: readonly Line[], { inText, isWord }: Words): { text: s
       else marks.push({ from: base + stretch.from, to: base + stretch.to, kind: 'code' });
     }
   }
-  return { text: text.replace(/[\u00ad\u200b\ufeff]/g, (character) => (character === '\u00ad' ? '-' : ' ')).trimEnd(), marks };
+  return {
+    text: text.replace(/[\u00ad\u200b\ufeff]/g, (character) => (character === '\u00ad' ? '-' : ' ')).trimEnd(),
+    marks,
+  };
 }

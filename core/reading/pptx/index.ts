@@ -1,4 +1,4 @@
-import { fail } from '../../course/problem';
+import { fail } from '../../document/problem';
 import type { ReadBlock, ReadDocument } from '../../source/blocks';
 import { folded, joinRuns, type Run } from '../../source/inline';
 import { gridBlocks } from '../grid';
@@ -8,7 +8,10 @@ import { unpack, type Entries } from '../zip';
 
 const DECK = 'ppt/presentation.xml';
 
-/** Reads a slide deck: slides in showing order under its sections, points with their depth, tables, pictures, speaker notes. */
+/**
+ * Reads a slide deck: slides in showing order under its sections, points with their depth, tables, pictures, speaker
+ * notes.
+ */
 export function readPptx(bytes: Uint8Array): ReadDocument {
   const entries = unpack(bytes, (name) => !/\.(bin|vml|emf|wmf|mp4|m4a|mp3|wav|wmv)$/i.test(name));
   const deck = xmlOf(entries, DECK);
@@ -29,7 +32,8 @@ export function readPptx(bytes: Uint8Array): ReadDocument {
     const read = readSlide(entries, part, slide, index + 1, media);
     const bare = read.blocks.every((block) => block.kind === 'note' || block.kind === 'picture');
     if (index === 0 && (read.cover || bare) && read.title) title = read.title;
-    else if (read.title && read.title !== before) blocks.push({ kind: 'heading', level: 2, text: read.title, slide: index + 1 });
+    else if (read.title && read.title !== before)
+      blocks.push({ kind: 'heading', level: 2, text: read.title, slide: index + 1 });
     if (read.title) before = read.title;
     blocks.push(...read.blocks);
   });
@@ -56,7 +60,11 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
     } else if (shape.tagName === 'p:graphicFrame') {
       blocks.push(...table(shape, number, key));
     } else if ((place === 'title' || place === 'ctrTitle') && !title) {
-      title = folded(paragraphs(shape).map((paragraph) => paragraph.text).join(' '));
+      title = folded(
+        paragraphs(shape)
+          .map((paragraph) => paragraph.text)
+          .join(' '),
+      );
       cover = place === 'ctrTitle';
     } else if (!['dt', 'ftr', 'sldNum', 'hdr'].includes(place)) {
       const points = paragraphs(shape).filter((paragraph) => paragraph.text);
@@ -67,7 +75,13 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
         blocks.push(
           lone || bullet === false
             ? { kind: 'point', text, ...(marks.length && { marks }), slide: number }
-            : { kind: 'point', text, ...(marks.length && { marks }), list: { key, ordered: bullet === 'numbered', depth: level }, slide: number },
+            : {
+                kind: 'point',
+                text,
+                ...(marks.length && { marks }),
+                list: { key, ordered: bullet === 'numbered', depth: level },
+                slide: number,
+              },
         );
       }
     }
@@ -87,14 +101,22 @@ function readSlide(entries: Entries, part: string, slide: Element, number: numbe
 /** A title has so many words at most. */
 const TITLE_WORDS = 12;
 
-/** A slide without a title is called by what stands alone in the largest letters, or first: that is taken off its points. */
+/**
+ * A slide without a title is called by what stands alone in the largest letters, or first: that is taken off its
+ * points.
+ */
 function untitled(blocks: ReadBlock[], sizes: ReadonlyMap<number, number>): string {
   const short = [...sizes].filter(([at]) => {
     const block = blocks[at];
     return block.kind === 'point' && block.text.split(' ').length <= TITLE_WORDS && !/[.;,:]$/.test(block.text);
   });
   const [best] = short.sort((a, b) => b[1] - a[1] || a[0] - b[0]);
-  if (!best || blocks.length < 2 || (best[0] > 0 && (best[1] === 0 || short.some((other) => other !== best && other[1] === best[1])))) return '';
+  if (
+    !best ||
+    blocks.length < 2 ||
+    (best[0] > 0 && (best[1] === 0 || short.some((other) => other !== best && other[1] === best[1])))
+  )
+    return '';
   const [taken] = blocks.splice(best[0], 1);
   return taken.kind === 'point' ? taken.text : '';
 }
@@ -120,20 +142,35 @@ function paragraphs(shape: Element) {
       if (child.tagName === 'a:br') runs.push({ text: ' ' });
       if (child.tagName !== 'a:r' && child.tagName !== 'a:fld') continue;
       const look = first(child, 'a:rPr');
-      const kinds = [look?.getAttribute('b') === '1' && 'strong', look?.getAttribute('i') === '1' && 'emphasis'].filter(Boolean) as Run['kinds'];
+      const kinds = [look?.getAttribute('b') === '1' && 'strong', look?.getAttribute('i') === '1' && 'emphasis'].filter(
+        Boolean,
+      ) as Run['kinds'];
       runs.push({ text: first(child, 'a:t')?.textContent ?? '', kinds });
     }
     const style = first(paragraph, 'a:pPr');
-    const bullet = style && first(style, 'a:buNone') ? false : style && first(style, 'a:buAutoNum') ? 'numbered' as const : true;
+    const bullet =
+      style && first(style, 'a:buNone') ? false : style && first(style, 'a:buAutoNum') ? ('numbered' as const) : true;
     return { ...joinRuns(runs), level: Number(style?.getAttribute('lvl') ?? 0), bullet };
   });
 }
 
 function table(frame: Element, slide: number, key: string): ReadBlock[] {
   const grid = all(frame, 'a:tr').map((row) =>
-    childrenNamed(row, 'a:tc').map((cell) => folded(all(cell, 'a:p').map((line) => all(line, 'a:t').map((text) => text.textContent).join('')).join(' '))),
+    childrenNamed(row, 'a:tc').map((cell) =>
+      folded(
+        all(cell, 'a:p')
+          .map((line) =>
+            all(line, 'a:t')
+              .map((text) => text.textContent)
+              .join(''),
+          )
+          .join(' '),
+      ),
+    ),
   );
-  return grid.length < 2 ? [] : gridBlocks(key, grid, { slide }, first(frame, 'a:tblPr')?.getAttribute('firstRow') === '1');
+  return grid.length < 2
+    ? []
+    : gridBlocks(key, grid, { slide }, first(frame, 'a:tblPr')?.getAttribute('firstRow') === '1');
 }
 
 /** Name of the section that begins with a slide, by slide id. */

@@ -2,7 +2,8 @@ import { headingNumber } from '../../source/headings';
 import { folded } from '../../source/inline';
 import type { Chunk } from './lines';
 
-const CONTENTS = /^(table of contents|contents|inhalt|inhaltsverzeichnis|table des matières|sommaire|índice|índice general|contenido|tabla de contenidos)$/i;
+const CONTENTS =
+  /^(table of contents|contents|inhalt|inhaltsverzeichnis|table des matières|sommaire|índice|índice general|contenido|tabla de contenidos)$/i;
 
 /** Drops contents pages: after their heading, every stretch whose lines mostly stand again later, as headings. */
 export function withoutContents(chunks: readonly Chunk[]): Chunk[] {
@@ -21,7 +22,10 @@ export function withoutContents(chunks: readonly Chunk[]): Chunk[] {
   });
 }
 
-/** The entries of a chunk: lines, a wrapped one joined to the numbered one before, page numbers cut, numbers in one form. */
+/**
+ * The entries of a chunk: lines, a wrapped one joined to the numbered one before, page numbers cut, numbers in one
+ * form.
+ */
 function entriesOf(chunk: Chunk): string[] {
   const entries: string[] = [];
   // No entry of a contents page is that long.

@@ -1,4 +1,4 @@
-import { fail } from '../../course/problem';
+import { fail } from '../../document/problem';
 import { LIMITS } from '../limits';
 
 /**

@@ -9,7 +9,8 @@ function isLong({ lines }: Chunk): boolean {
 
 /** A longer line with a verb is a sentence and no title. */
 const LONGEST_TITLE = 60;
-const IS_SAID = /\s(?:is|are|was|were|can|may|must|will|has|have|ist|sind|wird|werden|kann|est|sont|peut|es|son|puede)\s/i;
+const IS_SAID =
+  /\s(?:is|are|was|were|can|may|must|will|has|have|ist|sind|wird|werden|kann|est|sont|peut|es|son|puede)\s/i;
 
 /**
  * The lines a document opens with before its first numbered heading: who issued it, its title, a subtitle. In a
@@ -21,10 +22,20 @@ export function openingLines(chunks: readonly Chunk[]): string[] {
     if (isLong(chunk)) break;
     const [line, under] = chunk.lines.map((each) => folded(each));
     const alone = chunk.lines.length === 1 || (chunk.lines.length === 2 && RULE.test(under));
-    if (!alone || (line.length > LONGEST_TITLE && IS_SAID.test(line)) || line.length > 90 || headingNumber(line) || /[.;,:]$/.test(line) || !/\p{L}/u.test(line)) break;
+    if (
+      !alone ||
+      (line.length > LONGEST_TITLE && IS_SAID.test(line)) ||
+      line.length > 90 ||
+      headingNumber(line) ||
+      /[.;,:]$/.test(line) ||
+      !/\p{L}/u.test(line)
+    )
+      break;
     lines.push(line);
   }
-  const numbered = chunks.some((chunk) => chunk.lines.length === 1 && !isLong(chunk) && headingNumber(folded(chunk.lines[0])));
+  const numbered = chunks.some(
+    (chunk) => chunk.lines.length === 1 && !isLong(chunk) && headingNumber(folded(chunk.lines[0])),
+  );
   return numbered ? lines : lines.slice(0, 1);
 }
 
@@ -41,9 +52,14 @@ export function clauseDepth(chunks: readonly Chunk[]): number {
     if (!number || number.depth < 2) continue;
     const text = lines.join(' ').trim();
     const count = counts.get(number.depth) ?? { all: 0, sentences: 0 };
-    counts.set(number.depth, { all: count.all + 1, sentences: count.sentences + (text.length > 100 || /[.;:]$/.test(text) ? 1 : 0) });
+    counts.set(number.depth, {
+      all: count.all + 1,
+      sentences: count.sentences + (text.length > 100 || /[.;:]$/.test(text) ? 1 : 0),
+    });
   }
-  const found = [...counts].filter(([, { all, sentences }]) => all >= 3 && sentences >= all * 0.6).map(([depth]) => depth);
+  const found = [...counts]
+    .filter(([, { all, sentences }]) => all >= 3 && sentences >= all * 0.6)
+    .map(([depth]) => depth);
   return found.length > 0 ? Math.min(...found) : Infinity;
 }
 
@@ -53,31 +69,63 @@ export function topNumber(heading: string): number | undefined {
   return number?.depth === 1 ? Number(number.number) || undefined : undefined;
 }
 
-/** What of a chunk is a heading; `counted` is the number of the list item right before it, which the next would go on from. */
-export function headingOf(chunk: Chunk, next: Chunk | undefined, known: Words, clauses: number, counted: number | undefined): { level: number; text: string; rest: string[] } | undefined {
+/**
+ * What of a chunk is a heading; `counted` is the number of the list item right before it, which the next would go on
+ * from.
+ */
+export function headingOf(
+  chunk: Chunk,
+  next: Chunk | undefined,
+  known: Words,
+  clauses: number,
+  counted: number | undefined,
+): { level: number; text: string; rest: string[] } | undefined {
   const { lines } = chunk;
   if (isLong(chunk)) return undefined;
   const first = lines[0].trim();
   if (lines.length >= 2 && RULE.test(lines[1]) && !RULE.test(lines[0]) && first.length <= 100) {
-    return { level: RULE.exec(lines[1])![1] === '=' ? 1 : 2, text: folded(first.replace(/^#+\s*/, '')), rest: lines.slice(2) };
+    return {
+      level: RULE.exec(lines[1])![1] === '=' ? 1 : 2,
+      text: folded(first.replace(/^#+\s*/, '')),
+      rest: lines.slice(2),
+    };
   }
   const text = folded(unwrapped(lines, known));
   const number = headingNumber(text);
   // A numbered question may be long; anything else of that length is a paragraph.
   const question = number !== undefined && number.depth > 1 && /[?!]$/.test(text);
   if (text.length > (question ? 260 : 160) || lines.length > (question ? 5 : 3)) return undefined;
-  if (number && number.depth < clauses && chunk.indent <= 3 && (!/[.;,:]$/.test(text.replace(/\betc\.$|\?$/, '')) || (number.depth > 1 && text.length <= 80 && text.endsWith('.')))) {
+  if (
+    number &&
+    number.depth < clauses &&
+    chunk.indent <= 3 &&
+    (!/[.;,:]$/.test(text.replace(/\betc\.$|\?$/, '')) || (number.depth > 1 && text.length <= 80 && text.endsWith('.')))
+  ) {
     const following = next && next.lines.length <= 2 ? headingNumber(folded(next.lines.join(' '))) : undefined;
     const goesOn = number.depth === 1 && counted !== undefined && Number(number.number) === counted + 1;
-    const listLike = goesOn || (number.depth === 1 && /^\d/.test(text) && following?.depth === 1 && next!.indent === chunk.indent);
+    const listLike =
+      goesOn || (number.depth === 1 && /^\d/.test(text) && following?.depth === 1 && next!.indent === chunk.indent);
     if (!listLike) return { level: number.depth, text, rest: [] };
   }
   const letters = text.replace(/[^\p{L}]/gu, '');
-  if (lines.length === 1 && letters.length >= 4 && text.length <= 70 && letters === letters.toUpperCase() && letters !== letters.toLowerCase() && !/[.;,]$/.test(text)) {
+  if (
+    lines.length === 1 &&
+    letters.length >= 4 &&
+    text.length <= 70 &&
+    letters === letters.toUpperCase() &&
+    letters !== letters.toLowerCase() &&
+    !/[.;,]$/.test(text)
+  ) {
     return { level: 2, text, rest: [] };
   }
-  const standsOut = lines.length === 1 && text.length <= 60 && /^\p{Lu}/u.test(text) && !/[.;,:!?)"]$/.test(text) && text.split(' ').length <= 8;
+  const standsOut =
+    lines.length === 1 &&
+    text.length <= 60 &&
+    /^\p{Lu}/u.test(text) &&
+    !/[.;,:!?)"]$/.test(text) &&
+    text.split(' ').length <= 8;
   // "Use" over commands only leads to them.
-  if (standsOut && next && next.indent > chunk.indent && chunk.indent === 0 && !looksLikeCode(next.lines)) return { level: 4, text, rest: [] };
+  if (standsOut && next && next.indent > chunk.indent && chunk.indent === 0 && !looksLikeCode(next.lines))
+    return { level: 4, text, rest: [] };
   return undefined;
 }

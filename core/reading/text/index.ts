@@ -6,12 +6,25 @@ import { decodeText } from './decode';
 import { withoutFurniture } from './furniture';
 import { clauseDepth, headingOf, openingLines, topNumber } from './headings';
 import { columnsFrom, definitionsIn, entriesIn, keepsItsLines, markedHeads, widthOf } from './layout';
-import { indentOf, isSurelyCode, looksLikeCode, RULE, tableRows, unwrapped, wordsOf, type Chunk, type Words } from './lines';
+import {
+  indentOf,
+  isSurelyCode,
+  looksLikeCode,
+  RULE,
+  tableRows,
+  unwrapped,
+  wordsOf,
+  type Chunk,
+  type Words,
+} from './lines';
 
 const BULLET = /^(\s*)([*•·▪‣◦–—o-]|\+)\s+(?=\S)/;
 const NUMBER = /^(\s*)(?:\(?(\d{1,3}|[a-z])[.)])\s+(?=\S)/;
 
-/** Reads plain text: numbered, underlined and capital headings, bullets and numbers, code by its looks; contents pages dropped. */
+/**
+ * Reads plain text: numbered, underlined and capital headings, bullets and numbers, code by its looks; contents pages
+ * dropped.
+ */
 export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): ReadDocument {
   const { text, notices } = decodeText(bytes);
   const clean = visible(withoutFurniture(text)).replace(/\t/g, '        ');
@@ -42,7 +55,11 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       return;
     }
     const said = marked.get(chunk);
-    const heading = entries.has(chunk) ? { level: 1, text: folded(unwrapped(chunk.lines, known)), rest: [] } : said ? { level: 4, text: folded(unwrapped(said, known)).replace(/[.:]$/, ''), rest: [] } : headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
+    const heading = entries.has(chunk)
+      ? { level: 1, text: folded(unwrapped(chunk.lines, known)), rest: [] }
+      : said
+        ? { level: 4, text: folded(unwrapped(said, known)).replace(/[.:]$/, ''), rest: [] }
+        : headingOf(chunk, chunks[index + 1], known, clauses, counted === headed ? undefined : counted);
     // "3." behind an item "2." goes on counting, though no number follows it.
     if (heading) headed = topNumber(heading.text) ?? headed;
     counted = heading ? undefined : Number(/^\s*(\d{1,3})[.)]\s/.exec(chunk.lines[0])?.[1]) || undefined;
@@ -53,7 +70,13 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
     }
     if (chunk.indent >= bodyIndent + 2 && !looksLikeCode(chunk.lines) && keepsItsLines(chunk, width)) {
       list++;
-      blocks.push(...chunk.lines.map((line): ReadBlock => ({ kind: 'item', text: folded(line), list: { key: `k${list}`, ordered: false, depth: 0 } })));
+      blocks.push(
+        ...chunk.lines.map((line): ReadBlock => ({
+          kind: 'item',
+          text: folded(line),
+          list: { key: `k${list}`, ordered: false, depth: 0 },
+        })),
+      );
     } else paragraph(chunk.lines);
   });
   return { ...(title && { title }), blocks, media: new Map(), notices };
@@ -79,7 +102,11 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       paragraph(lines.slice(1));
       return;
     }
-    if (!BULLET.test(lines[0]) && !NUMBER.test(lines[0]) && (indent >= bodyIndent + 2 ? looksLikeCode(lines) : isSurelyCode(lines))) {
+    if (
+      !BULLET.test(lines[0]) &&
+      !NUMBER.test(lines[0]) &&
+      (indent >= bodyIndent + 2 ? looksLikeCode(lines) : isSurelyCode(lines))
+    ) {
       blocks.push(asSet(lines));
       return;
     }
@@ -97,7 +124,16 @@ export function readText(bytes: Uint8Array, { wordsIn }: ReadOptions = {}): Read
       const depth = Math.max(0, Math.min(5, Math.floor((mark[1].length - bodyIndent) / 4)));
       const last = blocks[blocks.length - 1];
       if (last?.kind !== 'item') list++;
-      blocks.push({ kind: 'item', text: piece, list: { key: `k${list}`, ordered: number !== null, depth, ...(number && /\d/.test(number[2]) && { number: Number(number[2]) }) } });
+      blocks.push({
+        kind: 'item',
+        text: piece,
+        list: {
+          key: `k${list}`,
+          ordered: number !== null,
+          depth,
+          ...(number && /\d/.test(number[2]) && { number: Number(number[2]) }),
+        },
+      });
     }
   }
 }
@@ -126,7 +162,8 @@ function chunksOf(lines: readonly string[]): Chunk[] {
 function itemGroups(lines: readonly string[]): string[][] {
   const groups: string[][] = [];
   for (const line of lines) {
-    if (groups.length === 0 || BULLET.test(line) || (NUMBER.test(line) && startsCount(line, groups))) groups.push([line]);
+    if (groups.length === 0 || BULLET.test(line) || (NUMBER.test(line) && startsCount(line, groups)))
+      groups.push([line]);
     else groups[groups.length - 1].push(line);
   }
   return groups;
@@ -136,11 +173,14 @@ function itemGroups(lines: readonly string[]): string[][] {
 function startsCount(line: string, groups: readonly string[][]): boolean {
   const number = Number(NUMBER.exec(line)![2]);
   const before = NUMBER.exec(groups[groups.length - 1][0]);
-  return Number.isNaN(number) ? before !== null || /^\s*\(?[ai][.)]/.test(line) : number === 1 || (before !== null && Number(before[2]) === number - 1);
+  return Number.isNaN(number)
+    ? before !== null || /^\s*\(?[ai][.)]/.test(line)
+    : number === 1 || (before !== null && Number(before[2]) === number - 1);
 }
 
 function commonIndent(chunks: readonly Chunk[]): number {
   const counts = new Map<number, number>();
-  for (const chunk of chunks) for (const line of chunk.lines) counts.set(indentOf(line), (counts.get(indentOf(line)) ?? 0) + 1);
+  for (const chunk of chunks)
+    for (const line of chunk.lines) counts.set(indentOf(line), (counts.get(indentOf(line)) ?? 0) + 1);
   return [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0])[0]?.[0] ?? 0;
 }

@@ -28,7 +28,10 @@ export interface Words {
   isWord?: KnownWord;
 }
 
-/** Tells whether a word stands in a text, unbroken. The words are gathered when first asked: most texts have no broken ones. */
+/**
+ * Tells whether a word stands in a text, unbroken. The words are gathered when first asked: most texts have no broken
+ * ones.
+ */
 export function wordsOf(text: string): (word: string) => boolean {
   let words: Set<string> | undefined;
   return (word) => {
@@ -49,18 +52,35 @@ export function looksLikeCode(lines: readonly string[]): boolean {
   return symbols > 0.12 * Math.max(letters, 1) && !/[.!?]\s*$/.test(text.trim());
 }
 
-/** Program text that stands at the margin, as prose does: of more signs than prose could have, and no line of words alone. */
+/**
+ * Program text that stands at the margin, as prose does: of more signs than prose could have, and no line of words
+ * alone.
+ */
 export function isSurelyCode(lines: readonly string[]): boolean {
   const text = lines.join('\n');
   const letters = text.match(/\p{L}/gu)?.length ?? 0;
   const signs = text.match(/[{}[\]$#<>=|\\;&*_/@~^`%+]/g)?.length ?? 0;
-  return lines.length > 1 && signs > 0.2 * letters && lines.filter((line) => /[{}[\]$#<>=|\\;&*_/@~^`%+]/.test(line)).length >= lines.length * 0.7;
+  return (
+    lines.length > 1 &&
+    signs > 0.2 * letters &&
+    lines.filter((line) => /[{}[\]$#<>=|\\;&*_/@~^`%+]/.test(line)).length >= lines.length * 0.7
+  );
 }
 
 /** Lines of a table drawn with "|": three or more with as many cells each; a line of dashes is none. */
 export function tableRows(lines: readonly string[]): string[][] | undefined {
-  const rows = lines.filter((line) => !/^[\s|+:=-]+$/.test(line)).map((line) => line.trim().replace(/^\||\|$/g, '').split('|').map((cell) => folded(cell)));
-  return rows.length >= 3 && rows[0].length >= 2 && rows.every((row) => row.length === rows[0].length) ? rows : undefined;
+  const rows = lines
+    .filter((line) => !/^[\s|+:=-]+$/.test(line))
+    .map((line) =>
+      line
+        .trim()
+        .replace(/^\||\|$/g, '')
+        .split('|')
+        .map((cell) => folded(cell)),
+    );
+  return rows.length >= 3 && rows[0].length >= 2 && rows.every((row) => row.length === rows[0].length)
+    ? rows
+    : undefined;
 }
 
 /** How many blanks a line begins with. */

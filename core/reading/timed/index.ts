@@ -1,4 +1,4 @@
-import { fail } from '../../course/problem';
+import { fail } from '../../document/problem';
 import type { ReadBlock, ReadDocument } from '../../source/blocks';
 import { folded } from '../../source/inline';
 import { decodeText } from '../text/decode';
@@ -24,20 +24,24 @@ const SPOKEN_AT_MOST = 12;
 /** A pause this long (seconds) ends a paragraph; a shorter one does once a sentence has ended and enough was said. */
 const PAUSE = 2.5;
 const LONG_PAUSE = 4;
-/** Of the pauses behind sentences the longest part paragraphs, one in so many words; none is shorter than so many seconds, nor than so many times the usual gap. */
+/**
+ * Of the pauses behind sentences the longest part paragraphs, one in so many words; none is shorter than so many
+ * seconds, nor than so many times the usual gap.
+ */
 const TELLING = { words: 40, least: 0.6, times: 3 };
 /** A talk that its pauses cut into paragraphs of so many words on the mean needs no other cuts. */
 const PAUSED_WORDS = 130;
 const ENOUGH_WORDS = 70;
 /** After so many words a speaker who begins a sentence like this turns to something else. */
 const TURN_WORDS = 45;
-const TURNS = /^(?:okay|ok|right|now|so|next|anyway|well then|also|gut|also|nun|so,|jetzt|alors|bon|maintenant|ensuite|bueno|ahora|entonces|bien)\b[,.]?/i;
+const TURNS =
+  /^(?:okay|ok|right|now|so|next|anyway|well then|also|gut|also|nun|so,|jetzt|alors|bon|maintenant|ensuite|bueno|ahora|entonces|bien)\b[,.]?/i;
 /** Speech without punctuation is cut here, at the next pause between cues. */
 const TOO_MANY_WORDS = 120;
 
 /**
- * Reads WebVTT, SRT, or text whose lines begin with times: cues become utterances of whole sentences, a paragraph each, by pauses, punctuation and
- * speaker. Settings, styles, notes and markup are dropped. Throws `no-cues`.
+ * Reads WebVTT, SRT, or text whose lines begin with times: cues become utterances of whole sentences, a paragraph each,
+ * by pauses, punctuation and speaker. Settings, styles, notes and markup are dropped. Throws `no-cues`.
  */
 export function readTimed(bytes: Uint8Array): ReadDocument {
   const { text, notices } = decodeText(bytes);
@@ -95,22 +99,33 @@ function readStamps(text: string): Cue[] {
     else if (cues.length > 0) cues[cues.length - 1].text += ` ${line}`;
   }
   let speaker = '';
-  return cues.map((cue, at) => {
-    const label = LABEL.exec(folded(cue.text));
-    speaker = label?.[1] ?? speaker;
-    const end = Math.max(cue.start, Math.min(cue.start + SPOKEN_AT_MOST, cues[at + 1]?.start ?? cue.start + SPOKEN_AT_MOST));
-    return { ...cue, end, speaker, text: label?.[2] ?? folded(cue.text) };
-  }).filter((cue) => cue.text !== '');
+  return cues
+    .map((cue, at) => {
+      const label = LABEL.exec(folded(cue.text));
+      speaker = label?.[1] ?? speaker;
+      const end = Math.max(
+        cue.start,
+        Math.min(cue.start + SPOKEN_AT_MOST, cues[at + 1]?.start ?? cue.start + SPOKEN_AT_MOST),
+      );
+      return { ...cue, end, speaker, text: label?.[2] ?? folded(cue.text) };
+    })
+    .filter((cue) => cue.text !== '');
 }
 
 const ENDED = /[.!?…。！？؟]["'”’)]*$/;
 
-/** How long a pause behind a sentence has to be, in this talk, to end a paragraph; `clear`: its pauses alone cut it well. */
+/**
+ * How long a pause behind a sentence has to be, in this talk, to end a paragraph; `clear`: its pauses alone cut it
+ * well.
+ */
 function tellingPause(cues: readonly Cue[]): { pause: number; clear: boolean } {
   const gaps = cues.slice(1).map((cue, at) => ({ gap: cue.start - cues[at].end, ended: ENDED.test(cues[at].text) }));
   const words = cues.reduce((sum, cue) => sum + cue.text.split(' ').length, 0);
   const usual = gaps.map(({ gap }) => gap).sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
-  const ranked = gaps.filter(({ ended }) => ended).map(({ gap }) => gap).sort((a, b) => b - a);
+  const ranked = gaps
+    .filter(({ ended }) => ended)
+    .map(({ gap }) => gap)
+    .sort((a, b) => b - a);
   // One more than may part paragraphs is none itself, and so are all that are no longer than it.
   const next = ranked[Math.floor(words / TELLING.words)] ?? 0;
   const least = Math.max(TELLING.least, usual * TELLING.times);
@@ -126,7 +141,13 @@ function paragraphs(cues: readonly Cue[]): ReadBlock[] {
   let open: Cue[] = [];
   const close = () => {
     const said = folded(open.map((cue) => cue.text).join(' '));
-    if (said) blocks.push({ kind: 'utterance', text: said, seconds: open[0].start, ...(open[0].speaker && { speaker: open[0].speaker }) });
+    if (said)
+      blocks.push({
+        kind: 'utterance',
+        text: said,
+        seconds: open[0].start,
+        ...(open[0].speaker && { speaker: open[0].speaker }),
+      });
     open = [];
   };
   for (const cue of cues) {
@@ -135,7 +156,17 @@ function paragraphs(cues: readonly Cue[]): ReadBlock[] {
       const pause = cue.start - last.end;
       const words = open.reduce((sum, part) => sum + part.text.split(' ').length, 0);
       const ended = ENDED.test(last.text);
-      if (last.speaker !== cue.speaker || pause >= LONG_PAUSE || (ended && (pause >= telling.pause || words >= enough || (!telling.clear && words >= TURN_WORDS && TURNS.test(cue.text)))) || (words >= TOO_MANY_WORDS && pause > 0.3 && !telling.clear) || words >= 2 * TOO_MANY_WORDS) close();
+      if (
+        last.speaker !== cue.speaker ||
+        pause >= LONG_PAUSE ||
+        (ended &&
+          (pause >= telling.pause ||
+            words >= enough ||
+            (!telling.clear && words >= TURN_WORDS && TURNS.test(cue.text)))) ||
+        (words >= TOO_MANY_WORDS && pause > 0.3 && !telling.clear) ||
+        words >= 2 * TOO_MANY_WORDS
+      )
+        close();
     }
     open.push(cue);
   }
@@ -144,9 +175,15 @@ function paragraphs(cues: readonly Cue[]): ReadBlock[] {
 }
 
 function seconds(time: string): number {
-  return time.replace(',', '.').split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
+  return time
+    .replace(',', '.')
+    .split(':')
+    .reduce((sum, part) => sum * 60 + Number(part), 0);
 }
 
 function entities(text: string): string {
-  return text.replace(/&(amp|lt|gt|nbsp|lrm|rlm|quot);/g, (_, name: string) => ({ amp: '&', lt: '<', gt: '>', nbsp: ' ', lrm: '', rlm: '', quot: '"' })[name] ?? '');
+  return text.replace(
+    /&(amp|lt|gt|nbsp|lrm|rlm|quot);/g,
+    (_, name: string) => ({ amp: '&', lt: '<', gt: '>', nbsp: ' ', lrm: '', rlm: '', quot: '"' })[name] ?? '',
+  );
 }

@@ -6,7 +6,8 @@ import { decodeText } from '../text/decode';
 
 /** Share of a page's words that cleaning must leave, or the page is taken as it stands. */
 const LEAST_LEFT = 0.25;
-const FURNITURE = 'nav, header, footer, aside, [role=navigation], [role=banner], [role=contentinfo], [class*=menu], [class*=sidebar], [class*=cookie], [id*=cookie]';
+const FURNITURE =
+  'nav, header, footer, aside, [role=navigation], [role=banner], [role=contentinfo], [class*=menu], [class*=sidebar], [class*=cookie], [id*=cookie]';
 
 /** Reads a page that was fetched: its matter without the furniture around it, its title, the day it was written. */
 export function readWebPage(bytes: Uint8Array): ReadDocument {
@@ -16,8 +17,8 @@ export function readWebPage(bytes: Uint8Array): ReadDocument {
 }
 
 /**
- * The part of a fetched page that holds its matter. A page that marks it (main, article) is believed; one with furniture around
- * it is cleaned; anything else is taken whole, for cleaning a clean document loses its headings.
+ * The part of a fetched page that holds its matter. A page that marks it (main, article) is believed; one with
+ * furniture around it is cleaned; anything else is taken whole, for cleaning a clean document loses its headings.
  */
 export function webBody(page: Document): Element {
   const marked = pageBody(page);
@@ -35,7 +36,14 @@ export function webBody(page: Document): Element {
 
 /** The day a page says it was published or changed. */
 function dayOf(page: Document): string | undefined {
-  const said = ['meta[property="article:modified_time"]', 'meta[property="article:published_time"]', 'meta[name="date"]', 'meta[itemprop="datePublished"]'].map((selector) => page.querySelector(selector)?.getAttribute('content')).find(Boolean)
-    ?? page.querySelector('time[datetime]')?.getAttribute('datetime');
+  const said =
+    [
+      'meta[property="article:modified_time"]',
+      'meta[property="article:published_time"]',
+      'meta[name="date"]',
+      'meta[itemprop="datePublished"]',
+    ]
+      .map((selector) => page.querySelector(selector)?.getAttribute('content'))
+      .find(Boolean) ?? page.querySelector('time[datetime]')?.getAttribute('datetime');
   return /^(\d{4}-\d\d-\d\d)/.exec(said ?? '')?.[1];
 }

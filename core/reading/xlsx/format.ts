@@ -2,14 +2,35 @@
 export type NumberKind = 'plain' | 'date' | 'percent' | 'time';
 
 /** Numbers of built-in formats (ECMA-376 part 1, 18.8.30) that are dates, times or shares. */
-const BUILT_IN: Record<number, NumberKind> = { 9: 'percent', 10: 'percent', 14: 'date', 15: 'date', 16: 'date', 17: 'date', 18: 'time', 19: 'time', 20: 'time', 21: 'time', 22: 'date', 45: 'time', 46: 'time', 47: 'time' };
+const BUILT_IN: Record<number, NumberKind> = {
+  9: 'percent',
+  10: 'percent',
+  14: 'date',
+  15: 'date',
+  16: 'date',
+  17: 'date',
+  18: 'time',
+  19: 'time',
+  20: 'time',
+  21: 'time',
+  22: 'date',
+  45: 'time',
+  46: 'time',
+  47: 'time',
+};
 
 /** The kind and the currency sign of a format; `code` is its own text, where it is not built in. */
 export function numberFormat(id: number, code?: string): { kind: NumberKind; sign: string } {
   if (code === undefined) return { kind: BUILT_IN[id] ?? 'plain', sign: '' };
   const sign = /\[\$([^\]-]*)[^\]]*\]|"?([£$€¥])"?/.exec(code);
   const bare = code.replace(/\[[^\]]*\]|"[^"]*"|\\./g, '');
-  const kind: NumberKind = /[yd]/i.test(bare) ? 'date' : /[hs]/i.test(bare) ? 'time' : bare.includes('%') ? 'percent' : 'plain';
+  const kind: NumberKind = /[yd]/i.test(bare)
+    ? 'date'
+    : /[hs]/i.test(bare)
+      ? 'time'
+      : bare.includes('%')
+        ? 'percent'
+        : 'plain';
   return { kind, sign: (sign?.[1] ?? sign?.[2] ?? '').trim() };
 }
 
@@ -41,9 +62,15 @@ function calendar(days: number): { year: number; month: number; day: number } {
   const z = days + 719_468;
   const era = Math.floor(z / 146_097);
   const dayOfEra = z - era * 146_097;
-  const yearOfEra = Math.floor((dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36_524) - Math.floor(dayOfEra / 146_096)) / 365);
+  const yearOfEra = Math.floor(
+    (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36_524) - Math.floor(dayOfEra / 146_096)) / 365,
+  );
   const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
   const shifted = Math.floor((5 * dayOfYear + 2) / 153);
   const month = shifted < 10 ? shifted + 3 : shifted - 9;
-  return { year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0), month, day: dayOfYear - Math.floor((153 * shifted + 2) / 5) + 1 };
+  return {
+    year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0),
+    month,
+    day: dayOfYear - Math.floor((153 * shifted + 2) / 5) + 1,
+  };
 }

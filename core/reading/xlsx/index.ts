@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes';
-import { fail, ProblemError } from '../../course/problem';
+import { fail, ProblemError } from '../../document/problem';
 import type { ReadBlock, ReadDocument } from '../../source/blocks';
 import { folded } from '../../source/inline';
 import { MOST_ROWS } from '../csv';
@@ -14,7 +14,10 @@ const MOST_COLUMNS = 200;
 
 type Format = { kind: NumberKind; sign: string };
 
-/** Reads a workbook: each sheet a section, each block of filled rows a table whose rows are passages with their headers. Hidden sheets are left out. */
+/**
+ * Reads a workbook: each sheet a section, each block of filled rows a table whose rows are passages with their headers.
+ * Hidden sheets are left out.
+ */
 export function readXlsx(bytes: Uint8Array): ReadDocument {
   const entries = unpack(bytes, (name) => /\.(xml|rels)$/i.test(name));
   const book = xmlOf(entries, BOOK);
@@ -28,17 +31,25 @@ export function readXlsx(bytes: Uint8Array): ReadDocument {
     const part = targets.get(sheet.getAttribute('r:id') ?? '')?.target;
     const xml = part ? textOf(entries, part) : undefined;
     if (xml === undefined || (sheet.getAttribute('state') ?? 'visible') !== 'visible') return [];
-    const { rows, more } = rowsOf(xml, strings, (raw, style) => shownNumber(raw, formats[style] ?? { kind: 'plain', sign: '' }, from1904));
+    const { rows, more } = rowsOf(xml, strings, (raw, style) =>
+      shownNumber(raw, formats[style] ?? { kind: 'plain', sign: '' }, from1904),
+    );
     if (more) notices.push({ code: 'rows-left-out', parameters: { limit: MOST_ROWS } });
     const found = sheetBlocks(rows, `s${at + 1}`);
-    return found.length > 0 ? [{ kind: 'heading', level: 1, text: folded(sheet.getAttribute('name') ?? '') }, ...found] : [];
+    return found.length > 0
+      ? [{ kind: 'heading', level: 1, text: folded(sheet.getAttribute('name') ?? '') }, ...found]
+      : [];
   });
   const title = first(xmlOf(entries, 'docProps/core.xml'), 'dc:title')?.textContent?.trim();
   return { ...(title && { title }), blocks, media: new Map(), notices: notices.slice(0, 1) };
 }
 
 /** The rows of a sheet as text, blank ones among them; streamed, for sheets are the largest parts there are. */
-function rowsOf(xml: string, strings: readonly string[], shown: (raw: string, style: number) => string): { rows: string[][]; more: boolean } {
+function rowsOf(
+  xml: string,
+  strings: readonly string[],
+  shown: (raw: string, style: number) => string,
+): { rows: string[][]; more: boolean } {
   const rows: string[][] = [];
   let more = false;
   let row: string[] = [];
@@ -52,7 +63,11 @@ function rowsOf(xml: string, strings: readonly string[], shown: (raw: string, st
       while (rows.length < Math.min(number - 1, rows.length + 2)) rows.push([]);
       row = [];
     } else if (name === 'c') {
-      cell = { column: columnOf(String(attributes.r ?? '')) ?? row.length, type: String(attributes.t ?? ''), style: Number(attributes.s ?? 0) };
+      cell = {
+        column: columnOf(String(attributes.r ?? '')) ?? row.length,
+        type: String(attributes.t ?? ''),
+        style: Number(attributes.s ?? 0),
+      };
       text = '';
     } else if (name === 'v' || name === 't') taking = true;
     // How a word is to be spoken is no part of it.
@@ -78,7 +93,12 @@ function rowsOf(xml: string, strings: readonly string[], shown: (raw: string, st
   return { rows, more };
 }
 
-function valueOf(raw: string, cell: { type: string; style: number }, strings: readonly string[], shown: (raw: string, style: number) => string): string {
+function valueOf(
+  raw: string,
+  cell: { type: string; style: number },
+  strings: readonly string[],
+  shown: (raw: string, style: number) => string,
+): string {
   switch (cell.type) {
     case 's':
       return strings[Number(raw)] ?? '';
@@ -86,7 +106,9 @@ function valueOf(raw: string, cell: { type: string; style: number }, strings: re
       return raw === '1' ? 'yes' : 'no';
     case 'e':
       return '';
-    case 'str': case 'inlineStr': case 'd':
+    case 'str':
+    case 'inlineStr':
+    case 'd':
       return folded(raw);
     default:
       return shown(raw, cell.style);
@@ -101,13 +123,27 @@ function columnOf(reference: string): number | undefined {
 
 function sharedStrings(entries: Entries): string[] {
   const root = xmlOf(entries, 'xl/sharedStrings.xml');
-  return root ? childrenNamed(root, 'si').map((item) => folded(all(item, 't').filter((text) => !above(text, 'rPh')).map((text) => text.textContent).join(''))) : [];
+  return root
+    ? childrenNamed(root, 'si').map((item) =>
+        folded(
+          all(item, 't')
+            .filter((text) => !above(text, 'rPh'))
+            .map((text) => text.textContent)
+            .join(''),
+        ),
+      )
+    : [];
 }
 
 /** Formats by the number that cells name. */
 function formatsOf(styles: Element | undefined): Format[] {
   if (!styles) return [];
-  const own = new Map(all(styles, 'numFmt').map((format) => [Number(format.getAttribute('numFmtId')), format.getAttribute('formatCode') ?? '']));
+  const own = new Map(
+    all(styles, 'numFmt').map((format) => [
+      Number(format.getAttribute('numFmtId')),
+      format.getAttribute('formatCode') ?? '',
+    ]),
+  );
   const list = first(styles, 'cellXfs');
   return (list ? childrenNamed(list, 'xf') : []).map((format) => {
     const id = Number(format.getAttribute('numFmtId') ?? 0);

@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     courses.bringBack(id, person);
     audit.note(now(), person, 'course-restored', id);
     return { id };
-  }));
+  }),
+);

@@ -1,6 +1,6 @@
 import { defineEventHandler } from 'h3';
-import { NewCourseInput } from '../../../core/course/input';
-import { briefFrom } from '../../../core/brief/input';
+import { NewCourseInput } from '../../inputs/course';
+import { briefFrom } from '../../../core/brief/given';
 import { installation } from '../../utils/installation';
 import { answering, bodyAs, personOf } from '../../utils/request';
 
@@ -13,4 +13,5 @@ export default defineEventHandler((event) =>
     const id = courses.create(title, briefFrom({}, language ?? 'en'), person.id);
     audit.note(now(), person.id, 'course-made', id);
     return { id };
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { AcceptInput } from '../../rights/input';
+import { AcceptInput } from '../../inputs/people';
 import { installation } from '../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../utils/request';
 
@@ -14,4 +14,5 @@ export default defineEventHandler((event) =>
     else people.removeRole(course, id);
     audit.note(now(), id, accept ? 'rights-accepted' : 'rights-left', course);
     return {};
-  }));
+  }),
+);

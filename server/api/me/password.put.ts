@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { PasswordInput } from '../../rights/input';
+import { PasswordInput } from '../../inputs/people';
 import { isWeakPassword } from '../../rights/logins';
 import { checkPassword, hashPassword } from '../../rights/password';
 import { installation } from '../../utils/installation';
@@ -13,7 +13,9 @@ export default defineEventHandler((event) =>
     const { people, tries, audit, now } = installation();
     const person = people.byId(personOf(event).id) ?? refuse({ code: 'no-such-person' });
     // Tried as often as a sign-in, no more: a window left open tells nobody the password.
-    const right = await tries(`own ${person.login}`, addressOf(event), async () => ((await checkPassword(old, person.password)) ? true : undefined));
+    const right = await tries(`own ${person.login}`, addressOf(event), async () =>
+      (await checkPassword(old, person.password)) ? true : undefined,
+    );
     if (!right) refuse({ code: 'wrong-password' });
     if (fresh === old) refuse({ code: 'same-password' });
     if (isWeakPassword(fresh, person.login)) refuse({ code: 'weak-password' });
@@ -21,4 +23,5 @@ export default defineEventHandler((event) =>
     people.endSessions(person.id, event.context.session as string);
     audit.note(now(), person.id, 'password-changed');
     return {};
-  }));
+  }),
+);

@@ -11,4 +11,5 @@ export default defineEventHandler((event) =>
     people.setRole(id, person, 'author');
     audit.note(now(), person, 'course-adopted', id);
     return { id };
-  }));
+  }),
+);

@@ -3,4 +3,10 @@ import { installation } from '../../utils/installation';
 import { answering } from '../../utils/request';
 
 /** Courses that nobody is an author of any more. */
-export default defineEventHandler(() => answering(() => installation().courses.orphaned().map(({ id, title, changed_at }) => ({ id, title, changed_at }))));
+export default defineEventHandler(() =>
+  answering(() =>
+    installation()
+      .courses.orphaned()
+      .map(({ id, title, changed_at }) => ({ id, title, changed_at })),
+  ),
+);

@@ -2,7 +2,10 @@ import { defineEventHandler, getQuery } from 'h3';
 import { installation } from '../../utils/installation';
 import { answering, idOf, personOf, refuse } from '../../utils/request';
 
-/** Takes a person out: they can sign in no more and have no part in any course; what they made stays, their sources go to who took them out. `?name=drop`: without their name. */
+/**
+ * Takes a person out: they can sign in no more and have no part in any course; what they made stays, their sources go
+ * to who took them out. `?name=drop`: without their name.
+ */
 export default defineEventHandler((event) =>
   answering(() => {
     const { db, people, sources, audit, now } = installation();
@@ -16,4 +19,5 @@ export default defineEventHandler((event) =>
       audit.note(now(), by.id, 'person-removed', person.id, keeps ? undefined : 'without the name');
     })();
     return {};
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { PersonChangeInput } from '../../rights/input';
+import { PersonChangeInput } from '../../inputs/people';
 import { isWeakPassword } from '../../rights/logins';
 import { hashPassword } from '../../rights/password';
 import { installation } from '../../utils/installation';
@@ -12,7 +12,8 @@ export default defineEventHandler((event) =>
     const { people, audit, now } = installation();
     const person = people.byId(idOf(event, 'person')) ?? refuse({ code: 'no-such-person' });
     if (role && role !== person.role) {
-      if (person.role === 'owner' && people.all().filter((each) => each.role === 'owner').length === 1) refuse({ code: 'last-owner' });
+      if (person.role === 'owner' && people.all().filter((each) => each.role === 'owner').length === 1)
+        refuse({ code: 'last-owner' });
       people.setStanding(person.id, role);
       audit.note(now(), personOf(event).id, 'standing-changed', person.id, role);
     }
@@ -23,4 +24,5 @@ export default defineEventHandler((event) =>
       audit.note(now(), personOf(event).id, 'password-reset', person.id);
     }
     return {};
-  }));
+  }),
+);

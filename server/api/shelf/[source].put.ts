@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { PutAwayInput } from '../../../core/course/input';
+import { PutAwayInput } from '../../inputs/course';
 import { installation } from '../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../utils/request';
 
@@ -7,6 +7,8 @@ import { answering, bodyAs, idOf, personOf, refuse } from '../../utils/request';
 export default defineEventHandler((event) =>
   answering(async () => {
     const { away } = await bodyAs(event, PutAwayInput);
-    if (!installation().sources.putAway(idOf(event, 'source'), personOf(event).id, away)) refuse({ code: 'no-such-source' });
+    if (!installation().sources.putAway(idOf(event, 'source'), personOf(event).id, away))
+      refuse({ code: 'no-such-source' });
     return {};
-  }));
+  }),
+);

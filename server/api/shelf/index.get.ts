@@ -8,5 +8,10 @@ export default defineEventHandler((event) =>
     const { sources } = installation();
     const { id } = personOf(event);
     const uses = sources.usedIn(id);
-    return sources.shelf(id).map(({ owner_id, ...row }) => ({ ...row, own: owner_id === id, courses: uses.filter((use) => use.source_id === row.id).map((use) => ({ id: use.id, title: use.title })) }));
-  }));
+    return sources.shelf(id).map(({ owner_id, ...row }) => ({
+      ...row,
+      own: owner_id === id,
+      courses: uses.filter((use) => use.source_id === row.id).map((use) => ({ id: use.id, title: use.title })),
+    }));
+  }),
+);

@@ -6,5 +6,12 @@ import { answering, personOf, typedOf } from '../../utils/request';
 export default defineEventHandler((event) =>
   answering(() => {
     const { sources, search } = installation();
-    return search.find(typedOf(event), sources.shelf(personOf(event).id).filter((row) => row.put_away_at === null).map(({ id, version }) => ({ id, version })));
-  }));
+    return search.find(
+      typedOf(event),
+      sources
+        .shelf(personOf(event).id)
+        .filter((row) => row.put_away_at === null)
+        .map(({ id, version }) => ({ id, version })),
+    );
+  }),
+);

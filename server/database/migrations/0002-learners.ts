@@ -1,4 +1,7 @@
-/** Drafting as jobs with a step per lesson; releases, those who learn by them, and what they did, which is only ever added to. */
+/**
+ * Drafting as jobs with a step per lesson; releases, those who learn by them, and what they did, which is only ever
+ * added to.
+ */
 export const sql = `
 create table job (
   id text primary key, course_id text not null references course (id) on delete cascade, person_id text not null, revision integer not null,

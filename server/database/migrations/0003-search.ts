@@ -1,4 +1,7 @@
-/** Passages by themselves with their words, to be searched; what a source holds in figures; sources put away from the shelf. */
+/**
+ * Passages by themselves with their words, to be searched; what a source holds in figures; sources put away from the
+ * shelf.
+ */
 export const sql = `
 alter table source add column put_away_at integer;
 alter table source_version add column holds text;

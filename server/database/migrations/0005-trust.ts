@@ -1,6 +1,7 @@
 /**
  * Versions of documents and operations; in which order versions of a source were put, by whom, and who else may change
- * it; parts in a course that are offered until they are accepted; sign-in attempts and what a session is; people who left.
+ * it; parts in a course that are offered until they are accepted; sign-in attempts and what a session is; people who
+ * left.
  */
 export const sql = `
 alter table snapshot add column version integer not null default 1;

@@ -17,12 +17,22 @@ vi.mock('idb-keyval', () => ({
   get: (key: string) => Promise.resolve(kept.get(key)),
   del: (key: string) => Promise.resolve(void kept.delete(key)),
   entries: () => Promise.resolve([...kept.entries()]),
-  setMany: (all: [string, unknown][]) => (browser.full ? Promise.reject(new Error('QuotaExceededError')) : Promise.resolve(all.forEach(([key, value]) => kept.set(key, value)))),
+  setMany: (all: [string, unknown][]) =>
+    browser.full
+      ? Promise.reject(new Error('QuotaExceededError'))
+      : Promise.resolve(all.forEach(([key, value]) => kept.set(key, value))),
   delMany: (keys: string[]) => Promise.resolve(keys.forEach((key) => kept.delete(key))),
 }));
 
-const title = (value: string, was: string, id = anId('First one')): Operation => ({ type: 'set', id, field: 'title', value, was });
-const titles = (course: Course | null) => course!.modules.flatMap((module) => module.lessons.map((lesson) => lesson.title));
+const title = (value: string, was: string, id = anId('First one')): Operation => ({
+  type: 'set',
+  id,
+  field: 'title',
+  value,
+  was,
+});
+const titles = (course: Course | null) =>
+  course!.modules.flatMap((module) => module.lessons.map((lesson) => lesson.title));
 
 let server: ReturnType<typeof aServer>;
 let desk: ReturnType<typeof useCourse>;
@@ -64,7 +74,10 @@ describe('a change on the screen', () => {
     desk.change('two', [title('A', 'First one'), title('B', 'First two', anId('First two'))], 'gonegesture');
     desk.change('one', [title('C', 'A')], 'ganotherone');
     await desk.settleAll();
-    expect(server.sent.map((sent) => [sent.what, sent.changes.length])).toEqual([['two', 2], ['one', 1]]);
+    expect(server.sent.map((sent) => [sent.what, sent.changes.length])).toEqual([
+      ['two', 2],
+      ['one', 1],
+    ]);
     expect(titles(server.course).slice(0, 2)).toEqual(['C', 'B']);
   });
 
@@ -73,7 +86,9 @@ describe('a change on the screen', () => {
     desk.change('b', [title('B', 'First two', anId('First two'))], 'gbbbbbbbbbb');
     desk.change('a', [title('C', 'Second one', anId('Second one'))], 'gaaaaaaaaaa');
     await desk.settleAll();
-    expect(server.sent.map((sent) => sent.changes.map((change) => (change.operation as { value: string }).value))).toEqual([['A'], ['B'], ['C']]);
+    expect(
+      server.sent.map((sent) => sent.changes.map((change) => (change.operation as { value: string }).value)),
+    ).toEqual([['A'], ['B'], ['C']]);
   });
 
   it('waits while the server is away, is there after a reload, and is made once', async () => {
@@ -147,16 +162,32 @@ describe('a change on the screen', () => {
   it('that was typed on top of what the server will never take meets nobody: it is made without that, or lies with it', async () => {
     const lesson = aLesson('Never', []);
     server.mood = 'strict-once';
-    const gesture: Operation[] = [title('Refused', 'First one'), { type: 'insert', kind: 'lesson', parent: server.course.modules[0].id, after: null, node: lesson }];
+    const gesture: Operation[] = [
+      title('Refused', 'First one'),
+      { type: 'insert', kind: 'lesson', parent: server.course.modules[0].id, after: null, node: lesson },
+    ];
     desk.change('two at once', gesture);
     const sent = desk.settleAll();
     desk.type('title', [title('Refused and more', 'Refused')], 'gathirdgest');
     desk.type('title', [title('And more still', 'Refused and more')], 'gsixthgest');
     desk.type('title', [title('Within', 'Never', lesson.id)], 'gafourthgest');
-    desk.change('place', [title('Never by halves', 'Second one', anId('Second one')), { type: 'move', id: anId('First two'), parent: server.course.modules[0].id, after: lesson.id }], 'gafifthgest');
+    desk.change(
+      'place',
+      [
+        title('Never by halves', 'Second one', anId('Second one')),
+        { type: 'move', id: anId('First two'), parent: server.course.modules[0].id, after: lesson.id },
+      ],
+      'gafifthgest',
+    );
     await sent;
     await desk.settleAll();
-    expect(desk.stuck().map((change) => change.what)).toEqual(['two at once', 'two at once', 'title', 'place', 'place']);
+    expect(desk.stuck().map((change) => change.what)).toEqual([
+      'two at once',
+      'two at once',
+      'title',
+      'place',
+      'place',
+    ]);
     expect(titles(server.course)).not.toContain('Never by halves');
     expect(titles(server.course)[0]).toBe('And more still');
     expect(server.course.takes).toEqual([]);
@@ -194,7 +225,7 @@ describe('a change on the screen', () => {
 });
 
 describe('what others change', () => {
-  it('comes along with the answer and goes below one\'s own', async () => {
+  it("comes along with the answer and goes below one's own", async () => {
     server.other(title('Theirs', 'First two', anId('First two')));
     desk.change('title', [title('Mine', 'First one')]);
     await desk.settleAll();
@@ -216,7 +247,7 @@ describe('what others change', () => {
     expect(titles(server.course).slice(0, 2)).toEqual(['Mine', 'Theirs again']);
   });
 
-  it('is read anew when it was too much, with one\'s own on top, also where that does not succeed at once', async () => {
+  it("is read anew when it was too much, with one's own on top, also where that does not succeed at once", async () => {
     vi.useFakeTimers();
     server.mostMissed = 2;
     for (const value of ['a', 'b', 'c']) server.other(title(value, titles(server.course)[1], anId('First two')));
@@ -233,7 +264,7 @@ describe('what others change', () => {
     vi.useRealTimers();
   });
 
-  it('is asked for when it is heard of, and not for one\'s own', async () => {
+  it("is asked for when it is heard of, and not for one's own", async () => {
     const asked = () => vi.mocked($fetch).mock.calls.filter(([path]) => String(path).endsWith('/changes')).length;
     desk.change('title', [title('Mine', 'First one')]);
     await desk.settleAll();
@@ -251,7 +282,9 @@ describe('what others change', () => {
     await desk.settleAll();
     await desk.settleAll();
     expect(titles(desk.course)[0]).toBe('Theirs');
-    expect(server.course.takes).toMatchObject([{ of: anId('First one'), field: 'title', value: 'Mine', made: { by: 'Ines Marlow', why: 'conflict' } }]);
+    expect(server.course.takes).toMatchObject([
+      { of: anId('First one'), field: 'title', value: 'Mine', made: { by: 'Ines Marlow', why: 'conflict' } },
+    ]);
     expect(desk.saving).toBe('saved');
     const elsewhere = await aWindow();
     const [conflict] = elsewhere.conflicts;
@@ -270,7 +303,9 @@ describe('what others change', () => {
     desk.settleConflict(desk.conflicts[0], 'theirs');
     await desk.settleAll();
     expect(titles(server.course)[0]).toBe('Theirs');
-    expect(server.course.takes).toMatchObject([{ of: anId('First one'), field: 'title', value: 'Mine', made: { why: 'kept' } }]);
+    expect(server.course.takes).toMatchObject([
+      { of: anId('First one'), field: 'title', value: 'Mine', made: { why: 'kept' } },
+    ]);
     expect(desk.conflicts).toEqual([]);
   });
 
@@ -286,12 +321,21 @@ describe('what others change', () => {
   it('spoils only the part of what I typed that it met; the rest is saved', async () => {
     const [one, two] = server.course.modules[0].lessons[0].blocks;
     const words = (text: string) => ({ text: [{ type: 'text', text }] });
-    const set = (id: string, value: unknown, was: unknown): Operation => ({ type: 'set', id, field: 'body', value, was });
+    const set = (id: string, value: unknown, was: unknown): Operation => ({
+      type: 'set',
+      id,
+      field: 'body',
+      value,
+      was,
+    });
     server.other(set(one.id, words('Theirs.'), one.body));
     desk.type('words', [set(one.id, words('Mine.'), one.body), set(two.id, words('Mine too.'), two.body)]);
     await desk.settleAll();
     await desk.settleAll();
-    expect(server.course.modules[0].lessons[0].blocks.slice(0, 2).map((block) => block.body)).toEqual([words('Theirs.'), words('Mine too.')]);
+    expect(server.course.modules[0].lessons[0].blocks.slice(0, 2).map((block) => block.body)).toEqual([
+      words('Theirs.'),
+      words('Mine too.'),
+    ]);
     expect(server.course.takes).toMatchObject([{ of: one.id, value: words('Mine.') }]);
   });
 
@@ -299,7 +343,9 @@ describe('what others change', () => {
     const { brief } = server.course;
     const theirs = { ...brief, audience: { ...brief.audience, who: 'Theirs' } };
     server.other({ type: 'set', id: server.course.id, field: 'brief', value: theirs, was: brief });
-    desk.type('brief', [{ type: 'set', id: server.course.id, field: 'brief', value: { ...brief, promise: 'Mine' }, was: brief }]);
+    desk.type('brief', [
+      { type: 'set', id: server.course.id, field: 'brief', value: { ...brief, promise: 'Mine' }, was: brief },
+    ]);
     await desk.settleAll();
     await desk.settleAll();
     expect(server.course.brief).toEqual({ ...theirs, promise: 'Mine' });
@@ -311,16 +357,32 @@ describe('what others change', () => {
     const [block] = lesson.blocks;
     server.other({ type: 'remove', id: lesson.id });
     const typed = { text: [{ type: 'text', text: 'Typed offline.' }] };
-    desk.type('words', [{ type: 'set', id: block.id, field: 'body', value: typed, was: block.body }, { type: 'insert', kind: 'block', parent: lesson.id, after: block.id, node: { id: anId('fresh'), kind: 'text', body: { text: [{ type: 'text', text: 'A new paragraph.' }] } } }]);
+    desk.type('words', [
+      { type: 'set', id: block.id, field: 'body', value: typed, was: block.body },
+      {
+        type: 'insert',
+        kind: 'block',
+        parent: lesson.id,
+        after: block.id,
+        node: { id: anId('fresh'), kind: 'text', body: { text: [{ type: 'text', text: 'A new paragraph.' }] } },
+      },
+    ]);
     await desk.settleAll();
     await desk.settleAll();
     const takes = desk.conflicts;
     expect(takes.map((take) => take.field)).toEqual(['body', 'insert']);
     expect(server.course.takes).toHaveLength(2);
-    for (const take of takes) desk.settleConflict(desk.conflicts.find((each) => each.id === take.id)!, 'mine');
+    for (const take of takes)
+      desk.settleConflict(
+        desk.conflicts.find((each) => each.id === take.id)!,
+        'mine',
+      );
     await desk.settleAll();
     const back = server.course.modules[0].lessons.find((each) => each.id === lesson.id)!;
-    expect(back.blocks.slice(0, 2).map((each) => JSON.stringify(each.body))).toEqual([JSON.stringify(typed), expect.stringContaining('A new paragraph.')]);
+    expect(back.blocks.slice(0, 2).map((each) => JSON.stringify(each.body))).toEqual([
+      JSON.stringify(typed),
+      expect.stringContaining('A new paragraph.'),
+    ]);
     expect(server.course.takes).toEqual([]);
   });
 
@@ -338,7 +400,14 @@ describe('what others change', () => {
 describe('two courses in one window', () => {
   it('opening another gives what is typed to the first one still', async () => {
     const given: string[] = [];
-    desk.onFlush(() => void (given.length === 0 && given.push(desk.course!.id) && desk.type('title', [title('Typed last', 'First one')])));
+    desk.onFlush(
+      () =>
+        void (
+          given.length === 0 &&
+          given.push(desk.course!.id) &&
+          desk.type('title', [title('Typed last', 'First one')])
+        ),
+    );
     const first = server.course.id;
     await desk.open(first);
     expect(given).toEqual([first]);
@@ -375,7 +444,9 @@ describe('figures and proposals beside the course', () => {
     const before = figures.all.get(anId('First one'))!;
     const words = Array.from({ length: 360 }, () => 'word').join(' ');
     const block = desk.course!.modules[0].lessons[0].blocks[0];
-    desk.change('words', [{ type: 'set', id: block.id, field: 'body', value: { text: [{ type: 'text', text: words }] }, was: block.body }]);
+    desk.change('words', [
+      { type: 'set', id: block.id, field: 'body', value: { text: [{ type: 'text', text: words }] }, was: block.body },
+    ]);
     expect(figures.all.get(anId('First one'))!.minutes).toBeCloseTo(before.minutes + 2, 0);
     expect(before.checks).toBe(1);
     await desk.settleAll();
@@ -384,7 +455,10 @@ describe('figures and proposals beside the course', () => {
   it('are taken as one gesture or left without a trace', async () => {
     const nodes = { modules: [aModule('Drafted', [aLesson('D one', [])])], objectives: [] };
     const real = vi.mocked($fetch).getMockImplementation()!;
-    vi.mocked($fetch).mockImplementation(((path: string, options?: never) => (path.endsWith('/outline') ? Promise.resolve({ nodes, dropped: [], notices: [], minutes: {} }) : (real as (path: string, options?: never) => unknown)(path, options))) as never);
+    vi.mocked($fetch).mockImplementation(((path: string, options?: never) =>
+      path.endsWith('/outline')
+        ? Promise.resolve({ nodes, dropped: [], notices: [], minutes: {} })
+        : (real as (path: string, options?: never) => unknown)(path, options)) as never);
     const proposal = useProposal();
     await proposal.draft();
     expect(proposal.made?.nodes.modules).toHaveLength(1);

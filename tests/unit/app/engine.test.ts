@@ -13,16 +13,35 @@ function anEngine(name: string) {
   const posted: string[] = [];
   const link: CourseServer = {
     open: () => Promise.resolve({ course, revision: 0, role: 'author' }),
-    post: ({ changes }) => new Promise((done) => {
-      answer = () => {
-        posted.push(...changes.map((change) => change.id));
-        done({ revision: posted.length, accepted: changes.map((change) => change.id), missed: [] });
-      };
-    }),
-    changes: () => Promise.resolve({ revision: 0, missed: [] }), takeBack: () => Promise.reject(new Error('no')), backTo: () => Promise.reject(new Error('no')),
+    post: ({ changes }) =>
+      new Promise((done) => {
+        answer = () => {
+          posted.push(...changes.map((change) => change.id));
+          done({ revision: posted.length, accepted: changes.map((change) => change.id), missed: [] });
+        };
+      }),
+    changes: () => Promise.resolve({ revision: 0, missed: [] }),
+    takeBack: () => Promise.reject(new Error('no')),
+    backTo: () => Promise.reject(new Error('no')),
   };
-  const outbox: Outbox = { load: () => Promise.resolve([]), put: (changes) => Promise.resolve(box.push(...changes) > 0), drop: (ids) => Promise.resolve(void box.splice(0, box.length, ...box.filter((change) => !ids.includes(change.id)))) };
-  const engine = courseEngine({ server: link, box: outbox, maker: () => 'Ines', screen: { opened: () => undefined, show: (shown) => void told.push(shown?.title ?? ''), outside: () => undefined, saving: (state: Saving) => void told.push(state), undoable: () => undefined, trouble: () => undefined } });
+  const outbox: Outbox = {
+    load: () => Promise.resolve([]),
+    put: (changes) => Promise.resolve(box.push(...changes) > 0),
+    drop: (ids) => Promise.resolve(void box.splice(0, box.length, ...box.filter((change) => !ids.includes(change.id)))),
+  };
+  const engine = courseEngine({
+    server: link,
+    box: outbox,
+    maker: () => 'Ines',
+    screen: {
+      opened: () => undefined,
+      show: (shown) => void told.push(shown?.title ?? ''),
+      outside: () => undefined,
+      saving: (state: Saving) => void told.push(state),
+      undoable: () => undefined,
+      trouble: () => undefined,
+    },
+  });
   return { engine, told, box, posted, answer: () => answer?.() };
 }
 
@@ -30,7 +49,9 @@ describe('the engine of a course', () => {
   it('that was left saves to its end, empties its box, and tells nobody', async () => {
     const a = anEngine('course a');
     await a.engine.open();
-    a.engine.change('title', [{ type: 'set', id: anId('course a'), field: 'title', value: 'A typed', was: 'course a' }]);
+    a.engine.change('title', [
+      { type: 'set', id: anId('course a'), field: 'title', value: 'A typed', was: 'course a' },
+    ]);
     const said = a.told.length;
     const ended = a.engine.end();
     await new Promise((go) => setTimeout(go, 60));

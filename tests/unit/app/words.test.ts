@@ -8,26 +8,58 @@ import { noticeWords } from '../../../app/words/notices';
 import { LEFT_OUT_REASONS } from '../../../core/course/left-out';
 import { reasonWords } from '../../../core/course/left-out-words';
 import { CLAIMS, counted, stateLabel, STATES } from '../../../app/words/states';
-import { ID_PATTERN } from '../../../core/course/id';
+import { ID_PATTERN } from '../../../core/document/id';
 import { NODE_SHAPES } from '../../../core/course/shapes';
 import { aCourse, anId } from '../../builders';
 
-const key = (name: string, changes: Partial<KeyboardEvent> = {}) => ({ key: name, ctrlKey: false, altKey: false, shiftKey: false, metaKey: false, preventDefault: vi.fn(), target: null, ...changes }) as unknown as KeyboardEvent;
+const key = (name: string, changes: Partial<KeyboardEvent> = {}) =>
+  ({
+    key: name,
+    ctrlKey: false,
+    altKey: false,
+    shiftKey: false,
+    metaKey: false,
+    preventDefault: vi.fn(),
+    target: null,
+    ...changes,
+  }) as unknown as KeyboardEvent;
 /** Something that has focus: inside some elements, typed into or not. */
-const focus = (inside: string[] = [], tagName = 'DIV', editable = false) => ({ tagName, isContentEditable: editable, closest: (selector: string) => (inside.some((each) => selector.includes(each)) ? {} : null) }) as unknown as EventTarget;
+const focus = (inside: string[] = [], tagName = 'DIV', editable = false) =>
+  ({
+    tagName,
+    isContentEditable: editable,
+    closest: (selector: string) => (inside.some((each) => selector.includes(each)) ? {} : null),
+  }) as unknown as EventTarget;
 
 describe('keys', () => {
   it.each([
-    ['Ctrl+K', key('k', { ctrlKey: true })], ['Ctrl+K', key('k', { metaKey: true })], ['Alt+ArrowUp', key('ArrowUp', { altKey: true })], ['Ctrl+Shift+Z', key('Z', { ctrlKey: true, shiftKey: true })],
-    ['?', key('?', { shiftKey: true })], ['Shift+Enter', key('Enter', { shiftKey: true })], ['T', key('t')],
+    ['Ctrl+K', key('k', { ctrlKey: true })],
+    ['Ctrl+K', key('k', { metaKey: true })],
+    ['Alt+ArrowUp', key('ArrowUp', { altKey: true })],
+    ['Ctrl+Shift+Z', key('Z', { ctrlKey: true, shiftKey: true })],
+    ['?', key('?', { shiftKey: true })],
+    ['Shift+Enter', key('Enter', { shiftKey: true })],
+    ['T', key('t')],
   ])('%s', (name, event) => expect(keyName(event)).toBe(name));
 
-  it('are shown short', () => expect(['Alt+ArrowUp', 'Ctrl+Delete', 'Alt+PageDown', 'Alt+Enter'].map(shownKey)).toEqual(['Alt ↑', 'Ctrl Del', 'Alt PgDn', 'Alt ↵']));
+  it('are shown short', () =>
+    expect(['Alt+ArrowUp', 'Ctrl+Delete', 'Alt+PageDown', 'Alt+Enter'].map(shownKey)).toEqual([
+      'Alt ↑',
+      'Ctrl Del',
+      'Alt PgDn',
+      'Alt ↵',
+    ]));
 });
 
 describe('actions', () => {
   const ran: string[] = [];
-  const action = (id: string, more: Partial<Action>): Action => ({ id, label: id, area: 'Test', run: () => void ran.push(id), ...more });
+  const action = (id: string, more: Partial<Action>): Action => ({
+    id,
+    label: id,
+    area: 'Test',
+    run: () => void ran.push(id),
+    ...more,
+  });
   const press = (event: KeyboardEvent) => {
     ran.length = 0;
     const found = runKey(event);
@@ -74,23 +106,39 @@ describe('actions', () => {
 
 describe('places and claims in words', () => {
   it.each([
-    ['4.1 / p. 9 / Charging / Where', { clause: '4.1', page: 9, path: ['Guide', 'Charging', 'Where'] }], ['slide 14', { slide: 14, path: [] }], ['12:40', { seconds: 760.2, path: [] }], ['Returns', { path: ['Returns'] }],
+    ['4.1 / p. 9 / Charging / Where', { clause: '4.1', page: 9, path: ['Guide', 'Charging', 'Where'] }],
+    ['slide 14', { slide: 14, path: [] }],
+    ['12:40', { seconds: 760.2, path: [] }],
+    ['Returns', { path: ['Returns'] }],
   ])('%s', (words, locator) => expect(placeWords({ locator })).toBe(words));
   it.each([
-    ['Rule, must not', { id: 'c', kind: 'rule', rule: { strength: 'must', negative: true } }], ['Term: slip', { id: 'c', kind: 'definition', term: 'slip' }], ['Figure', { id: 'c', kind: 'figure' }],
+    ['Rule, must not', { id: 'c', kind: 'rule', rule: { strength: 'must', negative: true } }],
+    ['Term: slip', { id: 'c', kind: 'definition', term: 'slip' }],
+    ['Figure', { id: 'c', kind: 'figure' }],
   ])('%s', (words, claim) => expect(claimWords(claim)).toBe(words));
   it('every kind of claim has words for one and several', () => {
-    for (const [one, several] of Object.values(CLAIMS)) expect([counted(1, [one, several]), counted(3, [one, several])]).toEqual([`1 ${one}`, `3 ${several}`]);
+    for (const [one, several] of Object.values(CLAIMS))
+      expect([counted(1, [one, several]), counted(3, [one, several])]).toEqual([`1 ${one}`, `3 ${several}`]);
   });
 });
 
 describe('states', () => {
   it('have words and fills of their own, in the order of the work', () => {
-    expect(STATES.map(({ state }) => stateLabel(state))).toEqual(['Blank', 'Drafted', 'In work', 'For review', 'Approved']);
+    expect(STATES.map(({ state }) => stateLabel(state))).toEqual([
+      'Blank',
+      'Drafted',
+      'In work',
+      'For review',
+      'Approved',
+    ]);
     expect(new Set(STATES.map(({ state }) => fillOf(state))).size).toBe(5);
     for (const { state } of STATES) {
       const problems: never[] = [];
-      NODE_SHAPES.lesson.check({ id: anId('l'), title: 'T', kind: 'lesson', objectiveIds: [], state, plannedPassages: [], blocks: [] }, '', problems);
+      NODE_SHAPES.lesson.check(
+        { id: anId('l'), title: 'T', kind: 'lesson', objectiveIds: [], state, plannedPassages: [], blocks: [] },
+        '',
+        problems,
+      );
       expect(problems).toEqual([]);
     }
   });
@@ -99,17 +147,34 @@ describe('states', () => {
 describe('rows of an outline', () => {
   it('are modules and lessons, with checks when wanted, without lessons of folded modules', () => {
     const course = aCourse();
-    expect(rowsOf(course, new Set(), false).map((row) => row.kind)).toEqual(['module', 'lesson', 'lesson', 'module', 'lesson', 'lesson']);
+    expect(rowsOf(course, new Set(), false).map((row) => row.kind)).toEqual([
+      'module',
+      'lesson',
+      'lesson',
+      'module',
+      'lesson',
+      'lesson',
+    ]);
     const checks = rowsOf(course, new Set(), true).filter((row) => row.kind === 'check');
     expect(checks).toMatchObject([{ checkId: anId('check'), lesson: anId('First one'), stem: 'What of check?' }]);
-    expect(rowsOf(course, new Set([anId('First')]), true).map((row) => row.id)).toEqual([anId('First'), anId('Second'), anId('Second one'), anId('Second two')]);
+    expect(rowsOf(course, new Set([anId('First')]), true).map((row) => row.id)).toEqual([
+      anId('First'),
+      anId('Second'),
+      anId('Second one'),
+      anId('Second two'),
+    ]);
   });
 });
 
 describe('trouble', () => {
   it('is what the server says, a fault of ours, or nobody there', () => {
-    expect(troubleOf({ data: { data: { code: 'scanned', message: 'its pages are pictures.' } } })).toMatchObject({ code: 'scanned' });
-    expect(troubleOf({ statusCode: 500 })).toMatchObject({ code: 'fault', message: expect.stringContaining('Nothing you saved is lost') });
+    expect(troubleOf({ data: { data: { code: 'scanned', message: 'its pages are pictures.' } } })).toMatchObject({
+      code: 'scanned',
+    });
+    expect(troubleOf({ statusCode: 500 })).toMatchObject({
+      code: 'fault',
+      message: expect.stringContaining('Nothing you saved is lost'),
+    });
     expect(troubleOf(new Error('fetch failed'))).toMatchObject({ code: 'offline' });
   });
   it('ids are valid everywhere', () => {
@@ -121,7 +186,11 @@ describe('trouble', () => {
 describe('notices and reasons', () => {
   it.each([...LEFT_OUT_REASONS])('%s has words', (reason) => expect(reasonWords(reason)).toMatch(/^[a-z][a-z, ]+$/));
   it.each([
-    [{ code: 'fewer-modules', parameters: { asked: 5, got: 3 } }, '5 modules were asked for; the sources give 3.'], [{ code: 'fewer-lessons', parameters: { asked: 4, got: 2 } }, '4 lessons a module were asked for; the smallest module has 2.'],
+    [{ code: 'fewer-modules', parameters: { asked: 5, got: 3 } }, '5 modules were asked for; the sources give 3.'],
+    [
+      { code: 'fewer-lessons', parameters: { asked: 4, got: 2 } },
+      '4 lessons a module were asked for; the smallest module has 2.',
+    ],
     [{ code: 'language-not-understood', parameters: { title: 'Guía', language: 'es' } }, 'Guía is in a language (es)'],
   ])('%s', (notice, words) => expect(noticeWords(notice)).toContain(words));
 });

@@ -25,7 +25,10 @@ describe('the audit', () => {
   it('reads by names, also where a detail begins with an id', () => {
     const { find } = audited();
     expect(find({}).map(({ person, title, detail }) => [person, title, detail])).toEqual([
-      ['Tom 100%', null, null], ['Ines', 'Lending tools', 'Tom 100% reviewer'], ['Ines', null, 'Lending tools'], [null, null, 'tom 10.0.0.1'],
+      ['Tom 100%', null, null],
+      ['Ines', 'Lending tools', 'Tom 100% reviewer'],
+      ['Ines', null, 'Lending tools'],
+      [null, null, 'tom 10.0.0.1'],
     ]);
   });
 

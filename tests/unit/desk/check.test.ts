@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { chmodSync, existsSync, mkdirSync, readdirSync, statSync, utimesSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readdirSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { allLessons } from '../../../core/course/course';
@@ -10,9 +10,12 @@ import { troubleOf } from '../../../server/database/trouble';
 import { courseDesk } from '../../../server/desk/courses';
 import { courseRows } from '../../../server/desk/rows';
 import { aChange, aDesk, aFolder, INES } from '../../data';
+import { openInstallation } from '../../../server/utils/installation';
 import { aCourse, anId } from '../../builders';
+import { aPng } from '../../pictures';
 
-const title = (value: string, was: string) => aChange({ type: 'set', id: anId('First one'), field: 'title', value, was });
+const title = (value: string, was: string) =>
+  aChange({ type: 'set', id: anId('First one'), field: 'title', value, was });
 const codeOf = (work: () => unknown) => {
   try {
     work();
@@ -41,15 +44,39 @@ describe('a data folder that is not well', () => {
     writeFileSync(join(folder, 'uplift.sqlite'), 'no database at all, but long enough to look like one'.repeat(40));
     expect(codeOf(() => openDatabase(folder))).toBe('data-damaged');
     expect(checkFolder(folder)).toMatchObject([{ about: 'database' }]);
-    for (const [code, problem] of [['SQLITE_FULL', 'disk-full'], ['ENOSPC', 'disk-full'], ['SQLITE_READONLY_DBMOVED', 'disk-read-only'], ['SQLITE_CORRUPT_VTAB', 'data-damaged'], ['EACCES', 'data-unreadable']]) expect(troubleOf(Object.assign(new Error('x'), { code }))).toEqual({ code: problem });
+    for (const [code, problem] of [
+      ['SQLITE_FULL', 'disk-full'],
+      ['ENOSPC', 'disk-full'],
+      ['SQLITE_READONLY_DBMOVED', 'disk-read-only'],
+      ['SQLITE_CORRUPT_VTAB', 'data-damaged'],
+      ['EACCES', 'data-unreadable'],
+    ])
+      expect(troubleOf(Object.assign(new Error('x'), { code }))).toEqual({ code: problem });
     expect(troubleOf(new Error('another'))).toBeUndefined();
   });
 
-  it('is its user\'s alone', () => {
+  it('names a picture whose file is gone', () => {
+    const folder = aFolder();
+    const { db, media, courses, people } = openInstallation(folder);
+    people.add({ id: INES, name: 'Ines', login: 'ines', role: 'owner' }, 'x.y', 1);
+    const id = courses.adopt(aCourse(), INES);
+    const { hash } = media.add(id, aPng(4, 3), 'shed.png', INES);
+    db.close();
+    expect(checkFolder(folder)).toEqual([]);
+    rmSync(join(folder, 'files', hash));
+    expect(checkFolder(folder)).toMatchObject([{ about: `picture “shed.png” of course ${id}` }]);
+  });
+
+  it("is its user's alone", () => {
     const folder = aFolder();
     chmodSync(folder, 0o755);
     openDatabase(folder).close();
-    for (const [path, mode] of [[folder, 0o700], [join(folder, 'files'), 0o700], [join(folder, 'uplift.sqlite'), 0o600]] as const) expect(statSync(path).mode & 0o777, path).toBe(mode);
+    for (const [path, mode] of [
+      [folder, 0o700],
+      [join(folder, 'files'), 0o700],
+      [join(folder, 'uplift.sqlite'), 0o600],
+    ] as const)
+      expect(statSync(path).mode & 0o777, path).toBe(mode);
   });
 });
 
@@ -60,7 +87,10 @@ describe('one broken course', () => {
     desk.post(id, [title('A', 'First one')], 0);
     db.prepare('update change set operation = ? where course_id = ?').run('{"type":"set","id":', id);
     const again = courseDesk(db, () => 0);
-    const rows = courseRows({ courses: again, releases: { standing: () => ({ newest: undefined, learners: 0 }) } }, INES);
+    const rows = courseRows(
+      { courses: again, releases: { standing: () => ({ newest: undefined, learners: 0 }) } },
+      INES,
+    );
     expect(rows.find((row) => row.id === id)?.broken).toContain('damaged');
     expect(rows.find((row) => row.id === other)).toMatchObject({ title: 'Whole' });
     expect(() => again.load(id)).toThrow('bad-log');
@@ -101,19 +131,31 @@ describe('looking a folder through', () => {
       desk.post(id, [title(value, was)], 0);
       was = value;
     }
-    db.prepare('update change set operation = ? where course_id = ? and revision = 3').run('{"type":"set","id":"xgonegonegone","field":"title","value":"x","was":"y"}', id);
+    db.prepare('update change set operation = ? where course_id = ? and revision = 3').run(
+      '{"type":"set","id":"xgonegonegone","field":"title","value":"x","was":"y"}',
+      id,
+    );
     const left = join(folder, 'files', `upload.t${'a'.repeat(12)}`);
     writeFileSync(left, 'half');
     utimesSync(left, 1, 1);
     writeFileSync(join(folder, 'files', 'b'.repeat(64)), 'not what it says');
     db.pragma('foreign_keys = OFF');
-    db.prepare("insert into member (course_id, person_id, role, accepted_at) values ('unothingaaaa', ?, 'author', 0)").run(INES);
+    db.prepare(
+      "insert into member (course_id, person_id, role, accepted_at) values ('unothingaaaa', ?, 'author', 0)",
+    ).run(INES);
     db.close();
-    expect(checkFolder(folder).map((finding) => finding.mend?.kind)).toEqual(['references', 'course', undefined, 'leftover']);
+    expect(checkFolder(folder).map((finding) => finding.mend?.kind)).toEqual([
+      'references',
+      'course',
+      undefined,
+      'leftover',
+    ]);
     const { copy, mended, left: rest } = await repairFolder(folder);
     expect(mended).toHaveLength(3);
     expect(rest.map((finding) => finding.what)).toEqual(['it was changed since it was kept.']);
-    expect(readdirSync(copy)).toEqual(expect.arrayContaining([`course-${id}-changes.json`, 'rows.json', 'uplift.sqlite']));
+    expect(readdirSync(copy)).toEqual(
+      expect.arrayContaining([`course-${id}-changes.json`, 'rows.json', 'uplift.sqlite']),
+    );
     const again = openDatabase(folder);
     expect(allLessons(courseDesk(again, () => 0).load(id).course)[0].title).toBe('B');
     again.close();
@@ -122,7 +164,8 @@ describe('looking a folder through', () => {
   it('is a command, with an exit code', () => {
     const { folder, db } = aDesk();
     db.close();
-    const keep = (...args: string[]) => spawnSync(process.execPath, ['dist/keep.mjs', ...args], { encoding: 'utf8', env: { ...process.env, PORT: '1' } });
+    const keep = (...args: string[]) =>
+      spawnSync(process.execPath, ['dist/keep.mjs', ...args], { encoding: 'utf8', env: { ...process.env, PORT: '1' } });
     expect(keep('check', folder)).toMatchObject({ status: 0 });
     expect(keep('check', join(folder, 'none'))).toMatchObject({ status: 1 });
     expect(keep('repair', folder).stdout).toContain('is sound');

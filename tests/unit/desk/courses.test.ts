@@ -1,16 +1,30 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { canonicalJson } from '../../../core/course/canonical';
+import { canonicalJson } from '../../../core/document/canonical';
 import { allLessons } from '../../../core/course/course';
-import { beginModuleAt, joinModuleBefore, moveRows, newLessonBelow, newModuleBelow, removeRows } from '../../../core/course/gestures';
+import {
+  beginModuleAt,
+  joinModuleBefore,
+  moveRows,
+  newLessonBelow,
+  newModuleBelow,
+  removeRows,
+} from '../../../core/course/gestures';
 import { restore } from '../../../core/course/restore';
 import type { Operation } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
-import { courseDesk, freshId } from '../../../server/desk/courses';
+import { courseDesk } from '../../../server/desk/courses';
+import { freshId } from '../../../server/ids';
 import { aChange, aDesk, INES, TOM } from '../../data';
 import { anId } from '../../builders';
 
-const title = (value: string, was: string, id = anId('First one')): Operation => ({ type: 'set', id, field: 'title', value, was });
+const title = (value: string, was: string, id = anId('First one')): Operation => ({
+  type: 'set',
+  id,
+  field: 'title',
+  value,
+  was,
+});
 
 describe('changes of a course', () => {
   it('are made once, however often they are sent', () => {
@@ -34,19 +48,26 @@ describe('changes of a course', () => {
     desk.post(id, [aChange(title('Toms title', 'First one'), TOM)], 0);
     const mine = aChange(title('My title', 'First one'));
     const posted = desk.post(id, [mine, aChange(title('Other', 'First two', anId('First two')))], 0);
-    expect(posted.refused).toEqual([{ id: mine.id, problem: { code: 'changed-meanwhile', place: `${anId('First one')}/title` }, now: 'Toms title' }]);
+    expect(posted.refused).toEqual([
+      { id: mine.id, problem: { code: 'changed-meanwhile', place: `${anId('First one')}/title` }, now: 'Toms title' },
+    ]);
     expect(posted.accepted).toHaveLength(1);
     expect(posted.missed).toEqual([title('Toms title', 'First one')]);
   });
 
   it('that a window missed come along, unless they are so many that it opens the course anew', () => {
     const { desk, id } = aDesk();
-    const posts = Array.from({ length: 502 }, (_, at) => aChange(title(`Title ${at + 1}`, at ? `Title ${at}` : 'First one')));
+    const posts = Array.from({ length: 502 }, (_, at) =>
+      aChange(title(`Title ${at + 1}`, at ? `Title ${at}` : 'First one')),
+    );
     desk.post(id, posts, 0);
     expect(desk.changesSince(id, 2).missed).toHaveLength(500);
     expect(desk.changesSince(id, 1)).toEqual({ revision: 502, missed: undefined });
     expect(desk.takeBack(id, INES, 0, 'undo')).toMatchObject({ missed: undefined });
-    expect(desk.post(id, [aChange(title('Late', 'Title 501'))], 0)).toMatchObject({ accepted: [expect.any(String)], missed: undefined });
+    expect(desk.post(id, [aChange(title('Late', 'Title 501'))], 0)).toMatchObject({
+      accepted: [expect.any(String)],
+      missed: undefined,
+    });
   });
 
   it('of one burst of typing are one in the log, and go back as one', () => {
@@ -89,7 +110,12 @@ describe('undo', () => {
     const { desk, id } = aDesk();
     const start = canonicalJson(desk.load(id).course);
     const group = freshId('g');
-    desk.post(id, [aChange(title('A', 'First one'), INES, group), aChange({ type: 'remove', id: anId('First two') }, INES, group)], 0, 'two things');
+    desk.post(
+      id,
+      [aChange(title('A', 'First one'), INES, group), aChange({ type: 'remove', id: anId('First two') }, INES, group)],
+      0,
+      'two things',
+    );
     const done = canonicalJson(desk.load(id).course);
     for (let round = 0; round < 3; round++) {
       expect(desk.undoable(id, INES)).toEqual({ undo: 'two things', redo: undefined });
@@ -101,19 +127,27 @@ describe('undo', () => {
     }
   });
 
-  it('is each person\'s own', () => {
+  it("is each person's own", () => {
     const { desk, id } = aDesk();
     desk.post(id, [aChange(title('Mine', 'First one'))], 0);
     desk.post(id, [aChange(title('Toms', 'First two', anId('First two')), TOM)], 1);
     desk.takeBack(id, INES, 2, 'undo');
-    expect(allLessons(desk.load(id).course).map((lesson) => lesson.title).slice(0, 2)).toEqual(['First one', 'Toms']);
+    expect(
+      allLessons(desk.load(id).course)
+        .map((lesson) => lesson.title)
+        .slice(0, 2),
+    ).toEqual(['First one', 'Toms']);
   });
 
   it('is refused as a whole where somebody changed the same place since', () => {
     const { desk, id } = aDesk();
     desk.post(id, [aChange(title('Mine', 'First one'))], 0, 'my title');
     desk.post(id, [aChange(title('Toms', 'Mine'), TOM)], 1);
-    expect(() => desk.takeBack(id, INES, 2, 'undo')).toThrowError(expect.objectContaining({ problem: expect.objectContaining({ code: 'undo-changed-meanwhile', parameters: { what: 'my title' } }) }));
+    expect(() => desk.takeBack(id, INES, 2, 'undo')).toThrowError(
+      expect.objectContaining({
+        problem: expect.objectContaining({ code: 'undo-changed-meanwhile', parameters: { what: 'my title' } }),
+      }),
+    );
     expect(desk.load(id).course.modules[0].lessons[0].title).toBe('Toms');
   });
 
@@ -137,17 +171,35 @@ describe('undo', () => {
       const row = rows[a % Math.max(1, rows.length)] ?? null;
       const node = course.bin[b % Math.max(1, course.bin.length)]?.node.id ?? '';
       const operations = [
-        () => newLessonBelow(course, row, { lesson: freshId('l'), module: freshId('m') }, { lesson: `L${b}`, module: 'M' }),
+        () =>
+          newLessonBelow(course, row, { lesson: freshId('l'), module: freshId('m') }, { lesson: `L${b}`, module: 'M' }),
         () => newModuleBelow(course, row, freshId('m'), `M${b}`),
         () => (row ? beginModuleAt(course, row, freshId('m')) : []),
         () => (row ? joinModuleBefore(course, row, freshId('l')) : []),
         () => (row ? moveRows(course, [row], b % 2 ? 1 : -1) : []),
         () => (row && rows.length > 4 ? removeRows(course, [row]) : []),
         () => restore(course, node),
-        () => (row && course.modules.some((module) => module.id === row) ? [] : row ? [{ type: 'set', id: row, field: 'title', value: `T${a}`, was: allLessons(course).find((lesson) => lesson.id === row)!.title } as Operation] : []),
+        () =>
+          row && course.modules.some((module) => module.id === row)
+            ? []
+            : row
+              ? [
+                  {
+                    type: 'set',
+                    id: row,
+                    field: 'title',
+                    value: `T${a}`,
+                    was: allLessons(course).find((lesson) => lesson.id === row)!.title,
+                  } as Operation,
+                ]
+              : [],
       ][kind]();
       const group = freshId('g');
-      const posted = desk.post(id, operations.map((operation) => aChange(operation, INES, group)), revision);
+      const posted = desk.post(
+        id,
+        operations.map((operation) => aChange(operation, INES, group)),
+        revision,
+      );
       expect(posted.refused).toEqual([]);
     }
     expect(validateCourse(desk.load(id).course)).toEqual([]);

@@ -10,13 +10,20 @@ function aDrafter() {
   openDatabase(folder).close();
   return drafterFor(folder);
 }
-const source = aSource([{ kind: 'heading', level: 1, text: 'Saws' }, { kind: 'paragraph', text: 'A member must wipe the saw with oil before it is hung up.' }]);
+const source = aSource([
+  { kind: 'heading', level: 1, text: 'Saws' },
+  { kind: 'paragraph', text: 'A member must wipe the saw with oil before it is hung up.' },
+]);
 
 describe('the drafting worker', () => {
   it('answers each question to the one who asked it', async () => {
     const drafter = aDrafter();
     const german = { ...source, language: 'de' };
-    const [one, two, three] = await Promise.all([drafter.ask('understand', { source }), drafter.ask('understand', { source: german }), drafter.ask('understand', { source })]);
+    const [one, two, three] = await Promise.all([
+      drafter.ask('understand', { source }),
+      drafter.ask('understand', { source: german }),
+      drafter.ask('understand', { source }),
+    ]);
     expect(one.claims.map((claim) => claim.kind)).toContain('rule');
     // English words are no rules in German.
     expect(two.claims).toEqual([]);
@@ -27,7 +34,9 @@ describe('the drafting worker', () => {
   it('gives problems as problems, and goes on', async () => {
     const drafter = aDrafter();
     const course = emptyCourse(anId('empty'), 'Empty', aBrief());
-    await expect(drafter.ask('lesson', { courseId: course.id, revision: 7, lessonId: anId('none'), sources: [] })).rejects.toMatchObject({ problem: { code: 'no-such-version' } });
+    await expect(
+      drafter.ask('lesson', { courseId: course.id, revision: 7, lessonId: anId('none'), sources: [] }),
+    ).rejects.toMatchObject({ problem: { code: 'no-such-version' } });
     await expect(drafter.ask('unused', { course, lessonId: anId('none'), sources: [] })).resolves.toEqual([]);
     await drafter.stop();
   });

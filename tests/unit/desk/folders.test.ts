@@ -8,26 +8,35 @@ import { courseDesk } from '../../../server/desk/courses';
 import { DATA_VERSION, openDatabase } from '../../../server/database/open';
 import { openInstallation } from '../../../server/utils/installation';
 import { aBriefInput, aChange, aDesk, aFolder, INES } from '../../data';
-import { anId } from '../../builders';
+import { anId, optionsOf, asChoice } from '../../builders';
 
-const keep = (...args: string[]) => spawnSync(process.execPath, ['dist/keep.mjs', ...args], { encoding: 'utf8', env: { ...process.env, PORT: '1' } });
+const keep = (...args: string[]) =>
+  spawnSync(process.execPath, ['dist/keep.mjs', ...args], { encoding: 'utf8', env: { ...process.env, PORT: '1' } });
 
 describe('data folders of older versions', () => {
-  it.each(readdirSync('tests/fixtures').filter((name) => name.startsWith('data-')))('%s is brought up to date and works', (name) => {
-    const folder = aFolder();
-    cpSync(join('tests/fixtures', name), folder, { recursive: true });
-    const db = openDatabase(folder);
-    expect(db.pragma('user_version', { simple: true })).toBe(DATA_VERSION);
-    const desk = courseDesk(db, () => 5_000_000);
-    const row = desk.list(INES).find((each) => each.id !== 'ubrokencourse')!;
-    const { course, revision } = desk.load(row.id);
-    expect(validateCourse(course)).toEqual([]);
-    expect(allLessons(course).map((lesson) => lesson.title)).toEqual(['Greeting', 'First two', 'Second one']);
-    desk.takeBack(row.id, INES, revision, 'undo');
-    desk.takeBack(row.id, INES, revision, 'undo');
-    expect(allLessons(desk.load(row.id).course).map((lesson) => lesson.title)).toEqual(['First one', 'First two', 'Second one', 'Second two']);
-    db.close();
-  });
+  it.each(readdirSync('tests/fixtures').filter((name) => name.startsWith('data-')))(
+    '%s is brought up to date and works',
+    (name) => {
+      const folder = aFolder();
+      cpSync(join('tests/fixtures', name), folder, { recursive: true });
+      const db = openDatabase(folder);
+      expect(db.pragma('user_version', { simple: true })).toBe(DATA_VERSION);
+      const desk = courseDesk(db, () => 5_000_000);
+      const row = desk.list(INES).find((each) => each.id !== 'ubrokencourse')!;
+      const { course, revision } = desk.load(row.id);
+      expect(validateCourse(course)).toEqual([]);
+      expect(allLessons(course).map((lesson) => lesson.title)).toEqual(['Greeting', 'First two', 'Second one']);
+      desk.takeBack(row.id, INES, revision, 'undo');
+      desk.takeBack(row.id, INES, revision, 'undo');
+      expect(allLessons(desk.load(row.id).course).map((lesson) => lesson.title)).toEqual([
+        'First one',
+        'First two',
+        'Second one',
+        'Second two',
+      ]);
+      db.close();
+    },
+  );
 
   it('of version 2 has its releases and learners still', () => {
     const folder = aFolder();
@@ -78,15 +87,39 @@ describe('data folders of older versions', () => {
     const { course } = courses.load('ubrokencourse');
     expect(validateCourse(course)).toEqual([]);
     expect(allLessons(course).map((lesson) => lesson.title)).toEqual(['First one', 'First two', 'Second one']);
-    expect(course.checks[0].options.map((option) => option.id)).toContain(course.checks[0].key);
+    expect(asChoice(course.checks[0]).options.map((option) => option.id)).toContain(asChoice(course.checks[0]).key);
     expect(course.takes).toEqual([]);
     const [whole] = courses.list(INES).filter((row) => row.id !== 'ubrokencourse');
-    expect(courses.load(whole.id).course.takes).toMatchObject([{ value: 'Another name', made: { at: 0, by: '', why: 'kept' } }]);
+    expect(courses.load(whole.id).course.takes).toMatchObject([
+      { value: 'Another name', made: { at: 0, by: '', why: 'kept' } },
+    ]);
     expect(courses.versions(whole.id)).toMatchObject([{ name: 'as it was', by: 'Ines Marlow' }]);
     expect(releases.list(whole.id)).toHaveLength(1);
     expect(learners.lines(whole.id)).toMatchObject([{ name: 'Ada' }]);
     const [source] = sources.ofCourse(whole.id);
     expect(sources.versions(whole.id, source.id, INES)).toMatchObject([{ serial: 1, by: 'Ines Marlow', used: true }]);
+    db.close();
+  });
+
+  it('of version 5 has what its learners answered, as its kind of check has it', () => {
+    const folder = aFolder();
+    cpSync('tests/fixtures/data-5', folder, { recursive: true });
+    const { db, courses, releases, learners } = openInstallation(folder);
+    const [{ id }] = courses.list(INES);
+    const [release] = releases.list(id);
+    const { view, keys } = releases.frozen(release.id);
+    const [check] = view.checks;
+    expect(check.kind).toBe('choice');
+    const { right } = optionsOf(keys, check.id);
+    const [line] = learners.lines(id);
+    expect(line.progress).toMatchObject({ done: 1, checks: { answered: 1, right: 1, waiting: 0, of: 1 }, score: 1 });
+    const events = db.prepare('select kind, answer from attempt order by serial').all() as {
+      kind: string;
+      answer: string;
+    }[];
+    expect(events.map(({ kind }) => kind)).toEqual(['answer', 'answer', 'read']);
+    expect(JSON.parse(events[1].answer)).toBe(right);
+    expect(() => db.prepare('update attempt set answer = null').run()).toThrowError('only ever added');
     db.close();
   });
 
@@ -115,7 +148,11 @@ describe('a copy', () => {
     writeFileSync(join(folder, 'files', 'a'.repeat(64)), 'bytes');
     const copy = join(aFolder(), 'copy');
     expect(keep('backup', folder, copy)).toMatchObject({ status: 0 });
-    desk.post(id, [aChange({ type: 'set', id: anId('First one'), field: 'title', value: 'After the copy', was: 'First one' })], 0);
+    desk.post(
+      id,
+      [aChange({ type: 'set', id: anId('First one'), field: 'title', value: 'After the copy', was: 'First one' })],
+      0,
+    );
     db.close();
     expect(keep('restore', copy, folder)).toMatchObject({ status: 0 });
     expect(existsSync(join(folder, 'files', 'a'.repeat(64)))).toBe(true);

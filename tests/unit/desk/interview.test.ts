@@ -7,10 +7,15 @@ import { anId } from '../../builders';
 
 const { desk } = anInstallation();
 const make = (id: string, operations: readonly Operation[]) => {
-  const posted = desk.courses.post(id, operations.map((operation) => aChange(operation)), 0);
+  const posted = desk.courses.post(
+    id,
+    operations.map((operation) => aChange(operation)),
+    0,
+  );
   expect(posted.refused).toEqual([]);
 };
-const STEPS = '1. Open the ladder on firm ground.\n2. Lock both hinges before anybody climbs it.\n3. Shake it by the side rails.\n4. Let the borrower climb two rungs and come down again.\n5. Write the number of the ladder on the slip.\n\nIf a hinge does not lock, the volunteer must put the ladder aside and hang a red tag on it. Nobody may climb higher than the third rung from the top, because the ladder tips there.';
+const STEPS =
+  '1. Open the ladder on firm ground.\n2. Lock both hinges before anybody climbs it.\n3. Shake it by the side rails.\n4. Let the borrower climb two rungs and come down again.\n5. Write the number of the ladder on the slip.\n\nIf a hinge does not lock, the volunteer must put the ladder aside and hang a red tag on it. Nobody may climb higher than the third rung from the top, because the ladder tips there.';
 
 describe('a course from what its author knows', () => {
   it('is planned with open slots, answered, and drafted from the answers alone', async () => {
@@ -41,14 +46,52 @@ describe('a course from what its author knows', () => {
   it('follows the answers as they change, and forgets nothing of other sources', async () => {
     const id = desk.courses.create('Ladders', aBriefInput(), INES);
     const lessonId = anId('lesson');
-    make(id, [{ type: 'insert', kind: 'module', parent: id, after: null, node: { id: anId('module'), title: 'M', purpose: '', objectiveIds: [], lessons: [{ id: lessonId, title: 'L', kind: 'lesson', objectiveIds: [], state: 'blank', plannedPassages: [anId('other')], blocks: [] }] } }]);
-    const node = { id: anId('slot'), topic: 'L', question: 'What must be checked?', text: 'Check the foot of every ladder before it leaves.', lesson: lessonId };
+    make(id, [
+      {
+        type: 'insert',
+        kind: 'module',
+        parent: id,
+        after: null,
+        node: {
+          id: anId('module'),
+          title: 'M',
+          purpose: '',
+          objectiveIds: [],
+          lessons: [
+            {
+              id: lessonId,
+              title: 'L',
+              kind: 'lesson',
+              objectiveIds: [],
+              state: 'blank',
+              plannedPassages: [anId('other')],
+              blocks: [],
+            },
+          ],
+        },
+      },
+    ]);
+    const node = {
+      id: anId('slot'),
+      topic: 'L',
+      question: 'What must be checked?',
+      text: 'Check the foot of every ladder before it leaves.',
+      lesson: lessonId,
+    };
     make(id, [{ type: 'insert', kind: 'answer', parent: id, after: null, node }]);
     await desk.interview.bring(id, INES);
     const planned = () => allLessons(desk.courses.load(id).course)[0].plannedPassages;
     const [other, first] = planned();
     expect(other).toBe(anId('other'));
-    make(id, [{ type: 'set', id: node.id, field: 'text', value: 'Check the rungs, one by one, with your hand.', was: node.text }]);
+    make(id, [
+      {
+        type: 'set',
+        id: node.id,
+        field: 'text',
+        value: 'Check the rungs, one by one, with your hand.',
+        was: node.text,
+      },
+    ]);
     await desk.interview.bring(id, INES);
     expect(planned()).toHaveLength(2);
     expect(planned()).not.toContain(first);

@@ -7,7 +7,10 @@ import { courseDesk } from '../../../server/desk/courses';
 import { openDatabase } from '../../../server/database/open';
 import { aDesk } from '../../data';
 
-/** Runs the posting process and kills it some milliseconds after its first word; gives the changes it said were confirmed. */
+/**
+ * Runs the posting process and kills it some milliseconds after its first word; gives the changes it said were
+ * confirmed.
+ */
 function killedAfter(script: string, folder: string, id: string, wait: number): Promise<string[]> {
   return new Promise((done) => {
     const child = spawn(process.execPath, [script, folder, id], { stdio: ['ignore', 'pipe', 'inherit'] });
@@ -24,7 +27,15 @@ function killedAfter(script: string, folder: string, id: string, wait: number): 
 describe('a server that is killed', () => {
   it('fifty times, has every confirmed change, and none twice', async () => {
     const script = resolve('out/killed.mjs');
-    await build({ entryPoints: ['tests/killed.ts'], outfile: script, bundle: true, platform: 'node', format: 'esm', packages: 'external', logLevel: 'error' });
+    await build({
+      entryPoints: ['tests/killed.ts'],
+      outfile: script,
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      packages: 'external',
+      logLevel: 'error',
+    });
     const { folder, id, db } = aDesk();
     db.close();
     let seed = 17;
@@ -34,7 +45,9 @@ describe('a server that is killed', () => {
       confirmed.push(...(await killedAfter(script, folder, id, seed % 60)));
     }
     const after = openDatabase(folder);
-    const ids = (after.prepare('select id from change where course_id = ? order by revision').all(id) as { id: string }[]).map((row) => row.id);
+    const ids = (
+      after.prepare('select id from change where course_id = ? order by revision').all(id) as { id: string }[]
+    ).map((row) => row.id);
     expect(confirmed.length).toBeGreaterThan(100);
     expect(new Set(ids).size).toBe(ids.length);
     const known = new Set(ids);

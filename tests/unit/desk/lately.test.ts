@@ -8,7 +8,13 @@ import { releaseDesk } from '../../../server/desk/releases';
 import { aChange, aDesk, INES, TOM } from '../../data';
 import { anId } from '../../builders';
 
-const title = (value: string, was: string): Operation => ({ type: 'set', id: anId('First one'), field: 'title', value, was });
+const title = (value: string, was: string): Operation => ({
+  type: 'set',
+  id: anId('First one'),
+  field: 'title',
+  value,
+  was,
+});
 
 describe('what happened lately', () => {
   it('is told newest first: changes of one hand together, releases, and who learned', () => {

@@ -6,12 +6,17 @@ import { newsDesk } from '../../../server/desk/news';
 import { releaseDesk } from '../../../server/desk/releases';
 import { releasesIn } from '../../../server/database/releases';
 import { emptyCourse } from '../../../core/course/course';
-import { aBrief, anId } from '../../builders';
+import { aBrief, anId, optionsOf } from '../../builders';
 import { aChange, aDesk, INES, TOM } from '../../data';
 
 const usual = { note: '', access: 'link' as const, rules: USUAL_RULES, move: false };
 let serial = 0;
-const anEvent = (lesson: string, check?: string, option?: string) => ({ id: anId(`event ${serial++}`), at: 5, lesson, ...(check && option ? { kind: 'answer' as const, check, option } : { kind: 'read' as const }) });
+const anEvent = (lesson: string, check?: string, option?: string) => ({
+  id: anId(`event ${serial++}`),
+  at: 5,
+  lesson,
+  ...(check && option ? { kind: 'answer' as const, check, response: option } : { kind: 'read' as const }),
+});
 
 /** A desk with a course that is released once. */
 function released() {
@@ -22,20 +27,45 @@ function released() {
   const learners = learnerDesk(desk.db, releases, news, now);
   const first = releases.make(desk.id, usual, INES);
   const { view, keys } = releases.frozen(first.id);
-  return { ...desk, releases, learners, news, first, view, keys, again: () => learnerDesk(desk.db, releases, news, now) };
+  return {
+    ...desk,
+    releases,
+    learners,
+    news,
+    first,
+    view,
+    keys,
+    again: () => learnerDesk(desk.db, releases, news, now),
+  };
 }
 
 describe('a release', () => {
   it('is frozen: what is changed afterwards reaches learners with the next one', () => {
     const { desk, id, releases, first, view } = released();
-    desk.post(id, [aChange({ type: 'set', id: anId('First one'), field: 'title', value: 'Changed since', was: 'First one' })], 0);
+    desk.post(
+      id,
+      [aChange({ type: 'set', id: anId('First one'), field: 'title', value: 'Changed since', was: 'First one' })],
+      0,
+    );
     expect(releases.frozen(first.id).view).toEqual(view);
-    expect(releases.meaning(id)).toEqual({ since: 1, lessons: { same: [anId('First two'), anId('Second one'), anId('Second two')], changed: [anId('First one')], added: [], gone: [] }, underWay: 0 });
+    expect(releases.meaning(id)).toEqual({
+      since: 1,
+      lessons: {
+        same: [anId('First two'), anId('Second one'), anId('Second two')],
+        changed: [anId('First one')],
+        added: [],
+        gone: [],
+      },
+      underWay: 0,
+    });
     const second = releases.make(id, usual, INES);
     expect(second.number).toBe(2);
     expect(lessonsOf(releases.frozen(second.id).view)[0].title).toBe('Changed since');
     expect(releases.current(id)?.number).toBe(2);
-    expect(releases.standing(id)).toEqual({ newest: { number: 2, made_at: second.made_at, withdrawn_at: null }, learners: 0 });
+    expect(releases.standing(id)).toEqual({
+      newest: { number: 2, made_at: second.made_at, withdrawn_at: null },
+      learners: 0,
+    });
     expect(releases.list(id).map((row) => row.number)).toEqual([2, 1]);
     expect(second.figures).toMatchObject({ lessons: 4, checks: 1 });
   });
@@ -65,7 +95,9 @@ describe('a release', () => {
 
   it('of nothing is refused', () => {
     const { desk, releases } = released();
-    expect(() => releases.make(desk.adopt(emptyCourse('uemptyaaaaaa', 'Empty', aBrief()), INES), usual, INES)).toThrow('nothing-to-release');
+    expect(() => releases.make(desk.adopt(emptyCourse('uemptyaaaaaa', 'Empty', aBrief()), INES), usual, INES)).toThrow(
+      'nothing-to-release',
+    );
   });
 });
 
@@ -80,7 +112,12 @@ describe('learners', () => {
     expect(learners.byPerson(id, TOM)?.name).toBe('Tom Ashby');
     expect(() => learners.begin(id, first, { person: { id: TOM, name: 'Tom Ashby' } })).toThrow();
     expect(() => learners.begin(id, first, { name: ' ' })).toThrow('name-wanted');
-    expect(learners.lines(id).map((line) => line.name).sort()).toEqual(['Ada', 'Tom Ashby']);
+    expect(
+      learners
+        .lines(id)
+        .map((line) => line.name)
+        .sort(),
+    ).toEqual(['Ada', 'Tom Ashby']);
   });
 
   it('are told only what may be known, and resume where they were', async () => {
@@ -88,14 +125,18 @@ describe('learners', () => {
     const { learner } = learners.begin(id, first, { name: 'Ada' });
     const [one] = lessonsOf(view);
     const [check] = checksIn(one);
-    const wrong = Object.keys(keys[check].feedback).filter((option) => option !== keys[check].key);
+    const { right, wrong } = optionsOf(keys, check);
     const told = await learners.take(learner, [anEvent(one.id, check, wrong[0])]);
-    expect(JSON.stringify(told)).not.toContain(keys[check].key);
+    expect(JSON.stringify(told)).not.toContain(right);
     const settled = await learners.take(learner, [anEvent(one.id, check, wrong[1]), anEvent(one.id)]);
-    expect(settled.answers[check]).toMatchObject({ settled: true, right: false, key: keys[check].key });
+    expect(settled.answers[check]).toMatchObject({ settled: true, score: 0, solution: right });
     expect(settled.read).toEqual([one.id]);
-    for (const desk of [learners, again()]) expect(desk.told(learner)).toMatchObject({ read: [one.id], at: one.id, answers: { [check]: { tries: 2 } } });
-    expect(learners.lines(id)[0]).toMatchObject({ release: 1, progress: { done: 1, checks: { right: 0, of: 1 }, completed: false } });
+    for (const desk of [learners, again()])
+      expect(desk.told(learner)).toMatchObject({ read: [one.id], at: one.id, answers: { [check]: { tries: 2 } } });
+    expect(learners.lines(id)[0]).toMatchObject({
+      release: 1,
+      progress: { done: 1, checks: { right: 0, of: 1 }, completed: false },
+    });
   });
 
   it('send the same thing twice and it counts once; attempts are never changed', async () => {
@@ -112,7 +153,12 @@ describe('learners', () => {
     const { learner } = learners.begin(id, first, { name: 'Ada' });
     const [one, two] = lessonsOf(view);
     const [check] = checksIn(one);
-    const bad = [anEvent('lnothing'), anEvent(one.id, check, 'anothing'), anEvent(one.id, 'knothing', 'anothing'), anEvent(two.id, check, keys[check].key)];
+    const bad = [
+      anEvent('lnothing'),
+      anEvent(one.id, check, 'anothing'),
+      anEvent(one.id, 'knothing', 'anothing'),
+      anEvent(two.id, check, optionsOf(keys, check).right),
+    ];
     const told = await learners.take(learner, [bad[0], anEvent(one.id), ...bad.slice(1)]);
     expect(told.read).toEqual([one.id]);
     expect(told.refused).toEqual(bad.map((event) => ({ id: event.id, code: 'gone' })));
@@ -121,7 +167,11 @@ describe('learners', () => {
 
   it('in a forced order come to a lesson when the one before is done, whatever is sent', async () => {
     const { db, id, releases, learners, view, keys } = released();
-    const forced = releases.make(id, { ...usual, rules: { ...usual.rules, lesson: { kind: 'answered' }, order: 'forced' } }, INES);
+    const forced = releases.make(
+      id,
+      { ...usual, rules: { ...usual.rules, lesson: { kind: 'answered' }, order: 'forced' } },
+      INES,
+    );
     const { learner } = learners.begin(id, forced, { name: 'Ada' });
     const [one, two, three] = lessonsOf(view);
     const [check] = checksIn(one);
@@ -129,10 +179,17 @@ describe('learners', () => {
     expect((await learners.take(learner, [early])).refused).toEqual([{ id: early.id, code: 'lesson-closed' }]);
     // Read, but its check is open: the next stays shut; with the answer in the same packet it opens.
     const tooSoon = anEvent(two.id);
-    expect((await learners.take(learner, [anEvent(one.id), tooSoon])).refused).toMatchObject([{ code: 'lesson-closed' }]);
-    expect((await learners.take(learner, [anEvent(one.id, check, keys[check].key), anEvent(two.id)])).refused).toBeUndefined();
+    expect((await learners.take(learner, [anEvent(one.id), tooSoon])).refused).toMatchObject([
+      { code: 'lesson-closed' },
+    ]);
+    expect(
+      (await learners.take(learner, [anEvent(one.id, check, optionsOf(keys, check).right), anEvent(two.id)])).refused,
+    ).toBeUndefined();
     // Sent apart but at once: the second knows of the first.
-    const both = await Promise.all([learners.take(learner, [anEvent(three.id)]), learners.take(learner, [anEvent(lessonsOf(view)[3].id)])]);
+    const both = await Promise.all([
+      learners.take(learner, [anEvent(three.id)]),
+      learners.take(learner, [anEvent(lessonsOf(view)[3].id)]),
+    ]);
     expect(both.map((told) => told.refused)).toEqual([undefined, undefined]);
     expect(releasesIn(db).attempts(learner.id)).toHaveLength(5);
   });
@@ -140,9 +197,14 @@ describe('learners', () => {
   it('spoil nothing for the others when writing theirs fails', async () => {
     const { db, id, learners, first, view } = released();
     const [ada, bo] = ['Ada', 'Bo'].map((name) => learners.begin(id, first, { name }).learner);
-    db.exec(`create temp trigger broken before insert on attempt when new.learner_id = '${bo.id}' begin select raise (abort, 'no'); end`);
+    db.exec(
+      `create temp trigger broken before insert on attempt when new.learner_id = '${bo.id}' begin select raise (abort, 'no'); end`,
+    );
     const [lesson] = lessonsOf(view);
-    const [good, bad] = await Promise.allSettled([learners.take(ada, [anEvent(lesson.id)]), learners.take(bo, [anEvent(lesson.id)])]);
+    const [good, bad] = await Promise.allSettled([
+      learners.take(ada, [anEvent(lesson.id)]),
+      learners.take(bo, [anEvent(lesson.id)]),
+    ]);
     expect([good.status, bad.status]).toEqual(['fulfilled', 'rejected']);
     expect(learners.told(ada).read).toEqual([lesson.id]);
     db.exec('drop trigger broken');
@@ -168,7 +230,13 @@ describe('learners', () => {
     const { db, id, learners, first, view } = released();
     const all = Array.from({ length: 200 }, (_, at) => learners.begin(id, first, { name: `Learner ${at}` }).learner);
     const heard: string[] = [];
-    await Promise.all(all.flatMap((learner) => lessonsOf(view).map((lesson) => learners.take(learner, [anEvent(lesson.id)]).then(() => heard.push(learner.id)))));
+    await Promise.all(
+      all.flatMap((learner) =>
+        lessonsOf(view).map((lesson) =>
+          learners.take(learner, [anEvent(lesson.id)]).then(() => heard.push(learner.id)),
+        ),
+      ),
+    );
     expect(heard).toHaveLength(800);
     expect((db.prepare('select count(*) as count from attempt').get() as { count: number }).count).toBe(800);
     expect(learners.lines(id).every((line) => line.progress.done === 3)).toBe(true);
@@ -179,15 +247,31 @@ describe('learners', () => {
     const { learner, key } = learners.begin(id, first, { name: 'Ada' });
     const [one, two] = lessonsOf(view);
     const [check] = checksIn(one);
-    await learners.take(learner, [anEvent(one.id), anEvent(one.id, check, keys[check].key), anEvent(two.id)]);
+    await learners.take(learner, [
+      anEvent(one.id),
+      anEvent(one.id, check, optionsOf(keys, check).right),
+      anEvent(two.id),
+    ]);
     const [block] = two.blocks;
-    desk.post(id, [aChange({ type: 'set', id: block.id, field: 'body', value: { text: [{ type: 'text', text: 'New words.' }] }, was: desk.load(id).course.modules[0].lessons[1].blocks[0].body })], 0);
+    desk.post(
+      id,
+      [
+        aChange({
+          type: 'set',
+          id: block.id,
+          field: 'body',
+          value: { text: [{ type: 'text', text: 'New words.' }] },
+          was: desk.load(id).course.modules[0].lessons[1].blocks[0].body,
+        }),
+      ],
+      0,
+    );
     releases.make(id, usual, INES);
     expect(learners.told(learners.byKey(id, key)!).read).toEqual([one.id, two.id]);
     const third = releases.make(id, { ...usual, move: true }, INES);
     const moved = learners.byKey(id, key)!;
     expect(moved.release_id).toBe(third.id);
-    expect(learners.told(moved)).toMatchObject({ read: [one.id], answers: { [check]: { right: true } } });
+    expect(learners.told(moved)).toMatchObject({ read: [one.id], answers: { [check]: { score: 1 } } });
     expect(learners.lines(id)[0]).toMatchObject({ release: 3, progress: { done: 1 } });
   });
 });

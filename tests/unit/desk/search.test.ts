@@ -14,7 +14,12 @@ beforeAll(async () => {
   courses = ['Lending', 'Batteries'].map((title) => desk.courses.create(title, aBriefInput(), INES));
   await desk.sources.addFile(courses[0], 'demo/files/lending-policy.docx', 'lending-policy.docx', INES);
   await desk.sources.addFile(courses[1], 'demo/files/battery-guide.pdf', 'battery-guide.pdf', INES);
-  await desk.sources.addText(courses[1], 'Deutsch', 'Geschwollene Akkus gehören sofort in die Sandkiste und müssen gemeldet werden.', INES);
+  await desk.sources.addText(
+    courses[1],
+    'Deutsch',
+    'Geschwollene Akkus gehören sofort in die Sandkiste und müssen gemeldet werden.',
+    INES,
+  );
   await desk.search.filled();
 });
 afterAll(async () => {
@@ -29,7 +34,9 @@ describe('searching sources', () => {
   it('finds passages by any form of their words, those that say all of it first', async () => {
     const [first, ...others] = await found('late fees waived', courses[0]);
     expect(first.text).toContain('waive a late fee');
-    expect(first.hits.map(({ from, to }) => first.text.slice(from, to).toLowerCase())).toEqual(expect.arrayContaining(['waive', 'late', 'fee']));
+    expect(first.hits.map(({ from, to }) => first.text.slice(from, to).toLowerCase())).toEqual(
+      expect.arrayContaining(['waive', 'late', 'fee']),
+    );
     expect(others.length).toBeGreaterThan(2);
   });
   it('finds by the beginning of the last word, and in every language', async () => {
@@ -41,7 +48,19 @@ describe('searching sources', () => {
     expect(await found('Sandkiste', courses[1])).toHaveLength(1);
   });
   it('takes what a person types as words only', async () => {
-    for (const typed of ['"', '*', 'a OR', 'NEAR(x y)', 'words:late', '-late', "'; drop table passage; --", 'the', '\u0000', '😀'.repeat(200)]) await expect(desk.search.find(typed, desk.sources.keys(courses[0]))).resolves.toMatchObject({ unready: 0 });
+    for (const typed of [
+      '"',
+      '*',
+      'a OR',
+      'NEAR(x y)',
+      'words:late',
+      '-late',
+      "'; drop table passage; --",
+      'the',
+      '\u0000',
+      '😀'.repeat(200),
+    ])
+      await expect(desk.search.find(typed, desk.sources.keys(courses[0]))).resolves.toMatchObject({ unready: 0 });
     expect((await found('"late" fee*', courses[0])).length).toBeGreaterThan(0);
   });
   it('goes on with what a stop left half searchable', async () => {
@@ -56,13 +75,20 @@ describe('searching sources', () => {
     expect(after.unready).toBe(0);
     // Nothing stands in it twice.
     expect(new Set(after.found.map((each) => each.id)).size).toBe(after.found.length);
-    expect(desk.db.prepare('select count(*) as count from passage').get()).toEqual(desk.db.prepare('select count(*) as count from passage_words').get());
+    expect(desk.db.prepare('select count(*) as count from passage').get()).toEqual(
+      desk.db.prepare('select count(*) as count from passage_words').get(),
+    );
   });
 });
 
 describe('the shelf', () => {
   it('shows a person all their sources and where they are used', () => {
-    expect(desk.sources.shelf(INES).map((row) => row.title).sort()).toEqual(['Battery and Charger Guide', 'Deutsch', 'Lending Policy']);
+    expect(
+      desk.sources
+        .shelf(INES)
+        .map((row) => row.title)
+        .sort(),
+    ).toEqual(['Battery and Charger Guide', 'Deutsch', 'Lending Policy']);
     expect(desk.sources.shelf(INES)[0].holds.claims.rule).toBeGreaterThan(5);
     expect(desk.sources.shelf(TOM)).toEqual([]);
     expect(desk.sources.usedIn(INES)).toHaveLength(3);
@@ -90,7 +116,7 @@ describe('the shelf', () => {
     desk.sources.putAway(row.id, INES, false);
     expect(desk.sources.shelf(INES).every((each) => each.put_away_at === null)).toBe(true);
   });
-  it('takes in sources of an archive as one\'s own, and opens nothing of somebody else\'s', () => {
+  it("takes in sources of an archive as one's own, and opens nothing of somebody else's", () => {
     const [row] = desk.sources.ofCourse(courses[0]);
     const { source, claims } = desk.sources.read(row.id, row.version)!;
     const mine = desk.courses.create('From an archive', aBriefInput(), INES);
@@ -100,13 +126,22 @@ describe('the shelf', () => {
     expect(ids.get('selsewhereaa')).toBe(row.id);
     // A stub with the right id and version, of somebody who may not read it.
     const his = desk.courses.create('Of a stub', aBriefInput(), TOM);
-    const stub = { ...source, passages: source.passages.slice(0, 1), root: { ...source.root, passages: [source.passages[0].id], sections: [] } };
+    const stub = {
+      ...source,
+      passages: source.passages.slice(0, 1),
+      root: { ...source.root, passages: [source.passages[0].id], sections: [] },
+    };
     desk.sources.adopt(his, [{ source: stub, claims: [] }], new Map(), TOM);
     const [came] = desk.sources.ofCourse(his);
     expect(came.id).not.toBe(row.id);
     expect(came.version).not.toBe(row.version);
     expect(desk.sources.read(came.id, came.version)!.source.passages).toHaveLength(1);
-    expect(desk.sources.passages(his, source.passages.map((passage) => passage.id))).toEqual([]);
+    expect(
+      desk.sources.passages(
+        his,
+        source.passages.map((passage) => passage.id),
+      ),
+    ).toEqual([]);
     expect(desk.sources.read(row.id, row.version)!.source).toEqual(source);
   });
 });

@@ -4,15 +4,18 @@ import { checksIn, lessonsOf } from '../../../core/learning/view';
 import { browserStore, localCarrier, noStore } from '../../../player/carriers/local';
 import { scormStore, sessionTime } from '../../../player/carriers/scorm';
 import { eventId, serverCarrier, type Sent, type Told } from '../../../player/carriers/server';
-import { say, sayRules, wordsFor } from '../../../player/words';
-import { aLearnersCourse } from '../../builders';
+import { say, wordsFor } from '../../../core/words';
+import { sayRules } from '../../../player/rules';
+import { aLearnersCourse, optionsOf, asChoice } from '../../builders';
 
 const { view, keys } = aLearnersCourse();
 const lessons = lessonsOf(view);
 const [one, two] = lessons;
 const [check] = checksIn(one);
-const right = keys[check].key;
-const wrong = Object.keys(keys[check].feedback).find((id) => id !== right)!;
+const {
+  right,
+  wrong: [wrong],
+} = optionsOf(keys, check);
 const [second] = checksIn(lessons[2]);
 afterEach(() => {
   vi.unstubAllGlobals();
@@ -25,7 +28,11 @@ function aBox(open = true) {
   const barred = () => {
     throw new Error('denied');
   };
-  return { kept, getItem: (name: string) => (open ? (kept.get(name) ?? null) : barred()), setItem: (name: string, value: string) => void (open ? kept.set(name, value) : barred()) };
+  return {
+    kept,
+    getItem: (name: string) => (open ? (kept.get(name) ?? null) : barred()),
+    setItem: (name: string, value: string) => void (open ? kept.set(name, value) : barred()),
+  };
 }
 
 describe('the local carrier', () => {
@@ -37,15 +44,23 @@ describe('the local carrier', () => {
     first.subscribe(heard);
     first.visit(one.id);
     first.answer(one.id, check, wrong);
-    expect(first.state().answers[check]).toMatchObject({ right: false, settled: false });
+    expect(first.state().answers[check]).toMatchObject({ score: 0, settled: false });
     first.answer(one.id, check, right);
     first.read(one.id);
     expect(heard).toHaveBeenCalledTimes(4);
     const next = localCarrier(keys, USUAL_RULES, browserStore('x'));
-    expect(next.state()).toMatchObject({ read: [one.id], at: one.id, answers: { [check]: { right: true, tries: 2, key: right } } });
+    expect(next.state()).toMatchObject({
+      read: [one.id],
+      at: one.id,
+      answers: { [check]: { score: 1, tries: 2, solution: right } },
+    });
     expect(localCarrier(keys, USUAL_RULES, browserStore('another release')).state().read).toEqual([]);
   });
-  it.each([['a shut box', aBox(false)], ['nonsense in it', Object.assign(aBox(), { getItem: () => '{"read":3}' })], ['no JSON', Object.assign(aBox(), { getItem: () => '{' })]])('goes on with %s', (_, box) => {
+  it.each([
+    ['a shut box', aBox(false)],
+    ['nonsense in it', Object.assign(aBox(), { getItem: () => '{"read":3}' })],
+    ['no JSON', Object.assign(aBox(), { getItem: () => '{' })],
+  ])('goes on with %s', (_, box) => {
     vi.stubGlobal('localStorage', box);
     const carrier = localCarrier(keys, USUAL_RULES, browserStore('x'));
     carrier.read(one.id);
@@ -65,7 +80,27 @@ describe('the carrier to our server', () => {
       if (server.away) return Promise.reject(new Error('offline'));
       if (server.refuses || events.some((event) => event.lesson === 'lnothing')) return Promise.resolve(undefined);
       server.got.push(...events);
-      return Promise.resolve({ read: events.flatMap((event) => (event.kind === 'read' ? [event.lesson] : [])), answers: Object.fromEntries(events.flatMap((event) => (event.kind === 'answer' ? [[event.check, { option: event.option, right: event.option === right, tries: 1, settled: true }]] : []))) });
+      return Promise.resolve({
+        read: events.flatMap((event) => (event.kind === 'read' ? [event.lesson] : [])),
+        answers: Object.fromEntries(
+          events.flatMap((event) =>
+            event.kind === 'answer'
+              ? [
+                  [
+                    event.check,
+                    {
+                      response: event.response,
+                      score: event.response === right ? 1 : 0,
+                      state: 'marked' as const,
+                      tries: 1,
+                      settled: true,
+                    },
+                  ],
+                ]
+              : [],
+          ),
+        ),
+      });
     };
     return { server, send };
   }
@@ -85,7 +120,7 @@ describe('the carrier to our server', () => {
     server.away = false;
     await vi.advanceTimersByTimeAsync(4000);
     expect(carrier.lost()).toBe(false);
-    expect(carrier.state()).toMatchObject({ read: [one.id], waiting: {}, answers: { [check]: { right: true } } });
+    expect(carrier.state()).toMatchObject({ read: [one.id], waiting: {}, answers: { [check]: { score: 1 } } });
     expect(server.got.map((event) => event.kind)).toEqual(['answer', 'read']);
     expect(box.kept.get('x')).toBe('[]');
   });
@@ -99,7 +134,7 @@ describe('the carrier to our server', () => {
     const reloaded = serverCarrier('x', begun, send, box);
     await settle();
     expect(server.got).toHaveLength(1);
-    expect(reloaded.state()).toMatchObject({ waiting: {}, answers: { [check]: { right: false } } });
+    expect(reloaded.state()).toMatchObject({ waiting: {}, answers: { [check]: { score: 0 } } });
   });
   it('lets go of what the server refuses for good, and goes on', async () => {
     const { server, send } = aServer();
@@ -136,26 +171,43 @@ describe('the carrier to our server', () => {
   });
 });
 
-describe.each([['1.2', 'API', 'LMS'], ['2004', 'API_1484_11', '']] as const)('a learning platform of SCORM %s', (edition, name, prefix) => {
+describe.each([
+  ['1.2', 'API', 'LMS'],
+  ['2004', 'API_1484_11', ''],
+] as const)('a learning platform of SCORM %s', (edition, name, prefix) => {
   /** A platform in a window around this one, and what it was told. */
   function aPlatform(values: Record<string, string> = {}, begins = 'true') {
     const told: Record<string, string> = { ...values };
     const calls: string[] = [];
     const api = {
-      [`${prefix}Initialize`]: () => begins, [edition === '1.2' ? 'LMSFinish' : 'Terminate']: () => calls.push('end'), [`${prefix}Commit`]: () => calls.push('commit'),
-      [`${prefix}GetValue`]: (key: string) => told[key] ?? '', [`${prefix}SetValue`]: (key: string, value: string) => void (told[key] = value),
+      [`${prefix}Initialize`]: () => begins,
+      [edition === '1.2' ? 'LMSFinish' : 'Terminate']: () => calls.push('end'),
+      [`${prefix}Commit`]: () => calls.push('commit'),
+      [`${prefix}GetValue`]: (key: string) => told[key] ?? '',
+      [`${prefix}SetValue`]: (key: string, value: string) => void (told[key] = value),
     };
     const top = { [name]: api } as Record<string, unknown>;
     top.parent = top;
     const leaving: (() => void)[] = [];
-    vi.stubGlobal('window', { parent: { parent: top }, opener: null, addEventListener: (_: string, listener: () => void) => leaving.push(listener) });
+    vi.stubGlobal('window', {
+      parent: { parent: top },
+      opener: null,
+      addEventListener: (_: string, listener: () => void) => leaving.push(listener),
+    });
     return { told, calls, leave: () => leaving.forEach((listener) => listener()) };
   }
-  const status = (told: Record<string, string>) => (edition === '1.2' ? told['cmi.core.lesson_status'] : `${told['cmi.completion_status']} ${told['cmi.success_status']}`);
+  const status = (told: Record<string, string>) =>
+    edition === '1.2'
+      ? told['cmi.core.lesson_status']
+      : `${told['cmi.completion_status']} ${told['cmi.success_status']}`;
   const finish = (carrier: ReturnType<typeof localCarrier>, option: string) => {
     carrier.answer(one.id, check, option);
     if (option === wrong) carrier.answer(one.id, check, option);
-    carrier.answer(lessons[2].id, second, option === right ? keys[second].key : Object.keys(keys[second].feedback).find((id) => id !== keys[second].key)!);
+    carrier.answer(
+      lessons[2].id,
+      second,
+      option === right ? optionsOf(keys, second).right : optionsOf(keys, second).wrong[0],
+    );
     for (const lesson of lessons) carrier.read(lesson.id);
   };
 
@@ -175,8 +227,29 @@ describe.each([['1.2', 'API', 'LMS'], ['2004', 'API_1484_11', '']] as const)('a 
     const again = aPlatform(platform.told);
     const resumed = localCarrier(keys, USUAL_RULES, scormStore(edition, view, USUAL_RULES));
     expect(resumed.state().read).toEqual(lessons.map((lesson) => lesson.id));
-    expect(resumed.state().answers[check]).toMatchObject({ right: true, option: right });
+    expect(resumed.state().answers[check]).toMatchObject({ score: 1, response: right });
     expect(status(again.told)).toBe(edition === '1.2' ? 'passed' : 'completed passed');
+  });
+  it.each([
+    ['what an answer that is partly right is worth', { score: 0.5, state: 'marked' as const }, '0.5'],
+    ['of an answer that waits for its mark, as neither', { score: 0, state: 'waiting' as const }, 'neutral'],
+    ['of a wrong one', { score: 0, state: 'marked' as const }, edition === '1.2' ? 'wrong' : 'incorrect'],
+  ])('is told %s', (_, worth, result) => {
+    const { told } = aPlatform();
+    const store = scormStore(edition, view, USUAL_RULES);
+    store.load();
+    store.save(
+      { read: lessons.map((lesson) => lesson.id), answers: { [check]: { response: right, tries: 1, ...worth } } },
+      { id: '', kind: 'answer', lesson: one.id, check, response: right },
+    );
+    expect(told['cmi.interactions.0.result']).toBe(result);
+    expect(told['cmi.interactions.0.type']).toBe('choice');
+    expect(
+      told[edition === '1.2' ? 'cmi.interactions.0.student_response' : 'cmi.interactions.0.learner_response'],
+    ).toBe(
+      'abc'[asChoice(view.checks.find((each) => each.id === check)!).options.findIndex((each) => each.id === right)],
+    );
+    expect(status({ ...told })).not.toMatch(/passed/);
   });
   it('is told when too few answers are right', () => {
     const platform = aPlatform();
@@ -185,19 +258,37 @@ describe.each([['1.2', 'API', 'LMS'], ['2004', 'API_1484_11', '']] as const)('a 
     expect(platform.told['cmi.interactions.0.result']).toBe(edition === '1.2' ? 'wrong' : 'incorrect');
   });
   it('that does not begin, or is not there, leaves a course that works', () => {
-    for (const arrange of [() => aPlatform({}, 'false'), () => vi.stubGlobal('window', Object.assign({ opener: null, addEventListener: () => undefined }, { get parent() { return this; } }))]) {
+    for (const arrange of [
+      () => aPlatform({}, 'false'),
+      () =>
+        vi.stubGlobal(
+          'window',
+          Object.assign(
+            { opener: null, addEventListener: () => undefined },
+            {
+              get parent() {
+                return this;
+              },
+            },
+          ),
+        ),
+    ]) {
       arrange();
       const carrier = localCarrier(keys, USUAL_RULES, scormStore(edition, view, USUAL_RULES));
       carrier.read(one.id);
       expect(carrier.state().read).toEqual([one.id]);
     }
   });
-  it('gets times in its own form', () => expect(sessionTime(edition, 3671.4)).toBe(edition === '1.2' ? '01:01:11' : 'PT1H1M11S'));
+  it('gets times in its own form', () =>
+    expect(sessionTime(edition, 3671.4)).toBe(edition === '1.2' ? '01:01:11' : 'PT1H1M11S'));
 });
 
-describe('the learner\'s words', () => {
+describe("the learner's words", () => {
   const [english, ...others] = ['en', 'de', 'fr', 'es'].map((language) => wordsFor(language).words);
-  const flat = (value: object, path = ''): [string, string][] => Object.entries(value).flatMap(([key, each]) => (typeof each === 'string' ? [[`${path}${key}`, each] as [string, string]] : flat(each as object, `${path}${key}.`)));
+  const flat = (value: object, path = ''): [string, string][] =>
+    Object.entries(value).flatMap(([key, each]) =>
+      typeof each === 'string' ? [[`${path}${key}`, each] as [string, string]] : flat(each as object, `${path}${key}.`),
+    );
   const holes = (text: string) => [...text.matchAll(/\{\w+\}/g)].map(([hole]) => hole).sort();
   it.each(others)('are whole in each language, with the same places for values', (words) => {
     const found = new Map(flat(words));
@@ -211,9 +302,21 @@ describe('the learner\'s words', () => {
     expect(wordsFor('de-AT')).toMatchObject({ language: 'de', missing: false });
     expect(wordsFor('und').missing).toBe(false);
   });
-  it('put values in, and leave what they do not know', () => expect(say('{a} of {b} {c}', { a: 1, b: 'two' })).toBe('1 of two {c}'));
+  it('put values in, and leave what they do not know', () =>
+    expect(say('{a} of {b} {c}', { a: 1, b: 'two' })).toBe('1 of two {c}'));
   it('say the rules of a course', () => {
-    expect(sayRules(english, { lesson: { kind: 'passed', share: 0.5 }, course: { kind: 'lessons' }, order: 'forced', tries: null })).toEqual(['A lesson is done when you have read it and 50 % of its checks are right.', 'The course is completed when all lessons are done.', 'Lessons open one after another.']);
+    expect(
+      sayRules(english, {
+        lesson: { kind: 'passed', share: 0.5 },
+        course: { kind: 'lessons' },
+        order: 'forced',
+        tries: null,
+      }),
+    ).toEqual([
+      'A lesson is done when you have read it and 50 % of its checks are right.',
+      'The course is completed when all lessons are done.',
+      'Lessons open one after another.',
+    ]);
     expect(sayRules(english, USUAL_RULES)).toHaveLength(3);
   });
 });

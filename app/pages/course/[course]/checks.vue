@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { checkIn, checksOn } from '~~/core/blocks/forms';
 import { placedChecks } from '~~/core/course/course';
-import type { Check } from '~~/core/course/checks';
+import type { Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -13,30 +14,68 @@ const stale = useStale();
 const what = ref<'offers' | 'placed'>('offers');
 const current = ref<string | null>(null);
 const placed = computed(() => new Set(placedChecks(desk.course!).map((check) => check.id)));
-const offers = computed(() => desk.course!.checks.filter((check) => !placed.value.has(check.id)).toSorted((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)));
+const offers = computed(() =>
+  desk
+    .course!.checks.filter((check) => !placed.value.has(check.id))
+    .toSorted((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
+);
 const standing = computed(() => placedChecks(desk.course!));
 const list = computed(() => (what.value === 'offers' ? offers.value : standing.value));
-const lessonOf = (check: Check) => desk.lessons.find((lesson) => lesson.blocks.some((block) => block.kind === 'check' && block.body.checkId === check.id)) ?? desk.lessons.find((lesson) => lesson.id === check.lessonId);
+const lessonOf = (check: Check) =>
+  desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
+  desk.lessons.find((lesson) => lesson.id === check.lessonId);
 const FORMS: Record<string, string> = { condition: 'what to do in a case', term: 'which term', number: 'which figure' };
-const REASONS: Record<string, string> = { limit: 'a limit or deadline', amount: 'an amount', 'weaker-form': 'asks what not to do' };
-const because = (check: Check) => (check.drafted ? [FORMS[check.drafted.form], ...check.drafted.reasons.map((reason) => REASONS[reason] ?? (reason.startsWith('wrong-answers:') ? `${reason.slice(14)} wrong answers from your sources` : ''))].filter(Boolean).join(', ') : 'written by hand');
-watch(list, (now) => {
-  if (!now.some((check) => check.id === current.value)) current.value = now[0]?.id ?? null;
-}, { immediate: true });
+const REASONS: Record<string, string> = {
+  limit: 'a limit or deadline',
+  amount: 'an amount',
+  'weaker-form': 'asks what not to do',
+};
+const because = (check: Check) =>
+  check.drafted
+    ? [
+        FORMS[check.drafted.form],
+        ...check.drafted.reasons.map(
+          (reason) =>
+            REASONS[reason] ??
+            (reason.startsWith('wrong-answers:') ? `${reason.slice(14)} wrong answers from your sources` : ''),
+        ),
+      ]
+        .filter(Boolean)
+        .join(', ')
+    : 'written by hand';
+watch(
+  list,
+  (now) => {
+    if (!now.some((check) => check.id === current.value)) current.value = now[0]?.id ?? null;
+  },
+  { immediate: true },
+);
 
 function place(check: Check | undefined) {
   const lesson = check && lessonOf(check);
   if (!check || !lesson) return;
   // Behind the last block that stands on the same passage, else at the end.
   const ids = new Set(check.evidence.map((range) => range.id));
-  const about = lesson.blocks.findLast((block) => JSON.stringify(block).split('"').some((word) => ids.has(word)));
+  const about = lesson.blocks.findLast((block) =>
+    JSON.stringify(block)
+      .split('"')
+      .some((word) => ids.has(word)),
+  );
   const last = lesson.blocks.at(-1);
   const after = about ?? (last?.kind === 'summary' ? lesson.blocks.at(-2) : last);
-  desk.change('check taken', [{ type: 'insert', kind: 'block', parent: lesson.id, after: after?.id ?? null, node: { id: freshId('b'), kind: 'check', body: { checkId: check.id } } }]);
+  desk.change('check taken', [
+    {
+      type: 'insert',
+      kind: 'block',
+      parent: lesson.id,
+      after: after?.id ?? null,
+      node: { id: freshId('b'), kind: 'check', body: { checkId: check.id } },
+    },
+  ]);
 }
 function unplace(check: Check) {
   const lesson = lessonOf(check);
-  const block = lesson?.blocks.find((each) => each.kind === 'check' && each.body.checkId === check.id);
+  const block = lesson?.blocks.find((each) => checkIn(each) === check.id);
   if (block) desk.change('check taken out of the lesson', [{ type: 'remove', id: block.id }]);
 }
 function refuse(check: Check | undefined) {
@@ -51,36 +90,138 @@ const at = () => list.value.find((check) => check.id === current.value);
 useActions([
   { id: 'c-next', label: 'Next check', key: 'ArrowDown', within: 'checks', area: 'Checks', run: () => step(1) },
   { id: 'c-before', label: 'Check before', key: 'ArrowUp', within: 'checks', area: 'Checks', run: () => step(-1) },
-  { id: 'c-take', label: 'Take the offer', key: 'T', within: 'checks', area: 'Checks', when: () => desk.mayEdit && what.value === 'offers', run: () => place(at()) },
-  { id: 'c-refuse', label: 'Refuse the offer', key: 'R', within: 'checks', area: 'Checks', when: () => desk.mayEdit && what.value === 'offers', run: () => refuse(at()) },
+  {
+    id: 'c-take',
+    label: 'Take the offer',
+    key: 'T',
+    within: 'checks',
+    area: 'Checks',
+    when: () => desk.mayEdit && what.value === 'offers',
+    run: () => place(at()),
+  },
+  {
+    id: 'c-refuse',
+    label: 'Refuse the offer',
+    key: 'R',
+    within: 'checks',
+    area: 'Checks',
+    when: () => desk.mayEdit && what.value === 'offers',
+    run: () => refuse(at()),
+  },
 ]);
 </script>
 
 <template>
   <div class="checks">
-    <div class="head"><h1>Checks</h1>
-      <div class="tabs" role="tablist"><button type="button" role="tab" :aria-selected="what === 'offers'" @click="what = 'offers'">Offers {{ offers.length }}</button><button type="button" role="tab" :aria-selected="what === 'placed'" @click="what = 'placed'">In lessons {{ standing.length }}</button></div>
+    <div class="head">
+      <h1>Checks</h1>
+      <div class="tabs" role="tablist">
+        <button type="button" role="tab" :aria-selected="what === 'offers'" @click="what = 'offers'">
+          Offers {{ offers.length }}</button
+        ><button type="button" role="tab" :aria-selected="what === 'placed'" @click="what = 'placed'">
+          In lessons {{ standing.length }}
+        </button>
+      </div>
     </div>
     <div v-if="list.length" class="list" data-keys="checks">
-      <p class="small quiet">{{ what === 'offers' ? 'Drafted from your sources, best first, and in no lesson yet.' : `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.` }} <template v-if="what === 'offers' && desk.mayEdit"><kbd>↑↓</kbd> go through, <kbd>T</kbd> take, <kbd>R</kbd> refuse.</template></p>
-      <article v-for="check in list" :key="check.id" :data-card="check.id" tabindex="0" :class="{ current: check.id === current }" @focusin="current = check.id">
+      <p class="small quiet">
+        {{
+          what === 'offers'
+            ? 'Drafted from your sources, best first, and in no lesson yet.'
+            : `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.`
+        }}
+        <template v-if="what === 'offers' && desk.mayEdit"
+          ><kbd>↑↓</kbd> go through, <kbd>T</kbd> take, <kbd>R</kbd> refuse.</template
+        >
+      </p>
+      <article
+        v-for="check in list"
+        :key="check.id"
+        :data-card="check.id"
+        tabindex="0"
+        :class="{ current: check.id === current }"
+        @focusin="current = check.id"
+      >
         <CheckCard :check="check" />
-        <div class="about small"><NuxtLink v-if="lessonOf(check)" class="link" :to="`/course/${desk.course!.id}/lessons/${lessonOf(check)!.id}`">{{ lessonOf(check)!.title }}</NuxtLink><span class="quiet">{{ because(check) }}</span><span v-if="check.evidence.some((range) => stale.ids.has(range.id))" class="decide">The source says this differently now.</span>
-          <span v-if="desk.mayEdit" class="do"><template v-if="what === 'offers'"><UButton size="sm" @click="place(check)">Take</UButton><UButton size="sm" color="neutral" variant="outline" @click="refuse(check)">Refuse</UButton></template><UButton v-else size="sm" color="neutral" variant="outline" @click="unplace(check)">Take out</UButton></span></div>
+        <div class="about small">
+          <NuxtLink
+            v-if="lessonOf(check)"
+            class="link"
+            :to="`/course/${desk.course!.id}/lessons/${lessonOf(check)!.id}`"
+            >{{ lessonOf(check)!.title }}</NuxtLink><span class="quiet">{{ because(check) }}</span
+          ><span v-if="check.evidence.some((range) => stale.ids.has(range.id))" class="decide"
+            >The source says this differently now.</span
+          >
+          <span v-if="desk.mayEdit" class="do"
+            ><template v-if="what === 'offers'"
+              ><UButton size="sm" @click="place(check)">Take</UButton
+              ><UButton size="sm" color="neutral" variant="outline" @click="refuse(check)">Refuse</UButton></template
+            ><UButton v-else size="sm" color="neutral" variant="outline" @click="unplace(check)"
+              >Take out</UButton
+            ></span
+          >
+        </div>
       </article>
     </div>
-    <div v-else class="empty"><h2>{{ what === 'offers' ? 'No offers' : 'No checks yet' }}</h2><p>{{ what === 'offers' ? 'Questions are drafted together with lessons. Only those that are likely to be good are offered; fewer than asked is normal.' : 'Take an offer, or write a question in a lesson.' }}</p></div>
+    <div v-else class="empty">
+      <h2>{{ what === 'offers' ? 'No offers' : 'No checks yet' }}</h2>
+      <p>
+        {{
+          what === 'offers'
+            ? 'Questions are drafted together with lessons. Only those that are likely to be good are offered; fewer than asked is normal.'
+            : 'Take an offer, or write a question in a lesson.'
+        }}
+      </p>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.checks { flex: 1; display: flex; flex-direction: column; min-width: 0; }
-.tabs { display: flex; gap: 18px; align-self: stretch; margin: -8px 0 -8px 18px; }
-.tabs button { color: var(--ink-2); font-size: 14px; border-bottom: 2px solid transparent; cursor: pointer; }
-.tabs button[aria-selected=true] { color: var(--ink); font-weight: 700; border-bottom-color: var(--moss); }
-.list { overflow-y: auto; padding: 12px 18px 40px; }
-article { max-width: 820px; padding: 14px 12px; border-bottom: 1px solid var(--hair); border-left: 3px solid transparent; }
-article.current { border-left-color: var(--moss); background: var(--moss-faint); }
-.about { display: flex; align-items: center; gap: 14px; }
-.do { margin-left: auto; display: flex; gap: 8px; }
+.checks {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.tabs {
+  display: flex;
+  gap: 18px;
+  align-self: stretch;
+  margin: -8px 0 -8px 18px;
+}
+.tabs button {
+  color: var(--ink-2);
+  font-size: 14px;
+  border-bottom: 2px solid transparent;
+  cursor: pointer;
+}
+.tabs button[aria-selected='true'] {
+  color: var(--ink);
+  font-weight: 700;
+  border-bottom-color: var(--moss);
+}
+.list {
+  overflow-y: auto;
+  padding: 12px 18px 40px;
+}
+article {
+  max-width: 820px;
+  padding: 14px 12px;
+  border-bottom: 1px solid var(--hair);
+  border-left: 3px solid transparent;
+}
+article.current {
+  border-left-color: var(--moss);
+  background: var(--moss-faint);
+}
+.about {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+.do {
+  margin-left: auto;
+  display: flex;
+  gap: 8px;
+}
 </style>

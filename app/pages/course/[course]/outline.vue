@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { VueDraggable, type SortableEvent } from 'vue-draggable-plus';
-import { beginModuleAt, joinModuleBefore, moveRows, newLessonBelow, newModuleBelow, placeLessons, removeRows, wordObjective } from '~~/core/course/gestures';
+import {
+  beginModuleAt,
+  joinModuleBefore,
+  moveRows,
+  newLessonBelow,
+  newModuleBelow,
+  placeLessons,
+  removeRows,
+  wordObjective,
+} from '~~/core/course/gestures';
 import { placedChecks, type LessonState } from '~~/core/course/course';
 import type { Operation } from '~~/core/course/operations';
 import { useActions } from '~/actions/registry';
@@ -28,7 +37,13 @@ watch(looking, () => void (looked.value = true));
 const naming = ref(false);
 const planning = ref(false);
 /** Questions that wait for an answer, by lesson. */
-const openSlots = computed(() => (desk.course!.answers ?? []).reduce((counts, { lesson, text }) => (lesson && text.trim() === '' ? counts.set(lesson, (counts.get(lesson) ?? 0) + 1) : counts), new Map<string, number>()));
+const openSlots = computed(() =>
+  (desk.course!.answers ?? []).reduce(
+    (counts, { lesson, text }) =>
+      lesson && text.trim() === '' ? counts.set(lesson, (counts.get(lesson) ?? 0) + 1) : counts,
+    new Map<string, number>(),
+  ),
+);
 const versionName = ref('');
 const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
 const shown = ref<Row[]>([]);
@@ -36,29 +51,52 @@ watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
 const places = computed(() => rows.value.filter((row) => row.kind !== 'check').map((row) => row.id));
 const selected = computed(() => {
   if (!current.value) return new Set<string>();
-  const [a, b] = [places.value.indexOf(anchor.value ?? current.value), places.value.indexOf(current.value)].sort((x, y) => x - y) as [number, number];
+  const [a, b] = [places.value.indexOf(anchor.value ?? current.value), places.value.indexOf(current.value)].sort(
+    (x, y) => x - y,
+  ) as [number, number];
   return new Set(a < 0 ? [current.value] : places.value.slice(a, b + 1));
 });
 const many = computed(() => selected.value.size > 1);
 const chosenLesson = computed(() => desk.lessons.find((lesson) => lesson.id === current.value));
 /** The lesson the pane at the side speaks of: the chosen one, or the first of the chosen module. */
-const besideLesson = computed(() => chosenLesson.value ?? desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ?? desk.lessons[0]);
+const besideLesson = computed(
+  () =>
+    chosenLesson.value ??
+    desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ??
+    desk.lessons[0],
+);
 const checksIn = (row: Extract<Row, { kind: 'lesson' }>) => figures.all.get(row.id)?.checks || '';
-const minutesOf = (row: Row) => (row.kind === 'lesson' ? figures.all.get(row.id)?.minutes : row.kind === 'module' ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0)) : '');
-const objective = (row: Extract<Row, { kind: 'lesson' }>) => desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
+const minutesOf = (row: Row) =>
+  row.kind === 'lesson'
+    ? figures.all.get(row.id)?.minutes
+    : row.kind === 'module'
+      ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0))
+      : '';
+const objective = (row: Extract<Row, { kind: 'lesson' }>) =>
+  desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
 
 /** Gives what is typed; where it makes no difference, there is nothing it could meet. */
-const given = (what: string, operations: Operation[], group: string) => operations.length === 0 || desk.type(what, operations, group);
-/** Words for a field of a row, as they were typed. What stood there when typing began tells whether somebody else was quicker. */
+const given = (what: string, operations: Operation[], group: string) =>
+  operations.length === 0 || desk.type(what, operations, group);
+/**
+ * Words for a field of a row, as they were typed. What stood there when typing began tells whether somebody else was
+ * quicker.
+ */
 function rename(row: Row, title: string, was: string, group: string) {
   return desk.type(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], group);
 }
 function purpose(row: Extract<Row, { kind: 'module' }>, words: string, was: string, group: string) {
-  return desk.type(`purpose of “${row.module.title}”`, [{ type: 'set', id: row.id, field: 'purpose', value: words, was }], group);
+  return desk.type(
+    `purpose of “${row.module.title}”`,
+    [{ type: 'set', id: row.id, field: 'purpose', value: words, was }],
+    group,
+  );
 }
 function can(row: Extract<Row, { kind: 'lesson' }>, words: string, was: string, group: string) {
   const lesson = desk.lessons.find((each) => each.id === row.id);
-  return lesson ? given(`what “${lesson.title}” is for`, wordObjective(desk.course!, lesson, words, freshId('o'), was), group) : true;
+  return lesson
+    ? given(`what “${lesson.title}” is for`, wordObjective(desk.course!, lesson, words, freshId('o'), was), group)
+    : true;
 }
 async function focus(id: string | null, part = 'title') {
   current.value = id;
@@ -76,7 +114,14 @@ function step(by: number, extend: boolean) {
   if (!next) return;
   if (!extend) anchor.value = next;
   const part = document.activeElement?.getAttribute('data-part') ?? 'title';
-  void focus(next, part === 'can' || part === 'purpose' ? (rows.value.find((row) => row.id === next)?.kind === 'module' ? 'purpose' : 'can') : 'title');
+  void focus(
+    next,
+    part === 'can' || part === 'purpose'
+      ? rows.value.find((row) => row.id === next)?.kind === 'module'
+        ? 'purpose'
+        : 'can'
+      : 'title',
+  );
 }
 /** Makes the operations of a gesture, once what is typed was given to the course, and keeps the row in view. */
 function make(what: string, gesture: () => Operation[], then = current.value) {
@@ -93,8 +138,13 @@ async function name(id: string) {
 }
 function below() {
   const ids = { lesson: freshId('l'), module: freshId('m') };
-  if (current.value && folded.value.has(current.value)) folded.value = new Set([...folded.value].filter((id) => id !== current.value));
-  make('new lesson', () => newLessonBelow(desk.course!, current.value, ids, { lesson: 'New lesson', module: 'New module' }), ids.lesson);
+  if (current.value && folded.value.has(current.value))
+    folded.value = new Set([...folded.value].filter((id) => id !== current.value));
+  make(
+    'new lesson',
+    () => newLessonBelow(desk.course!, current.value, ids, { lesson: 'New lesson', module: 'New module' }),
+    ids.lesson,
+  );
   void name(ids.lesson);
 }
 function moduleBelow() {
@@ -111,7 +161,16 @@ function indent(out: boolean) {
   const fresh = freshId(isModule ? 'l' : 'm');
   // An empty module becomes a lesson under the fresh id; one with lessons goes, and they join the one before.
   const then = !isModule ? id : modules[place]!.lessons.length === 0 ? fresh : (modules[place - 1]?.id ?? null);
-  make(out ? 'new module from here' : 'module joined to the one before', () => (isModule && !out ? joinModuleBefore(desk.course!, id, fresh) : !isModule && out ? beginModuleAt(desk.course!, id, fresh) : []), then);
+  make(
+    out ? 'new module from here' : 'module joined to the one before',
+    () =>
+      isModule && !out
+        ? joinModuleBefore(desk.course!, id, fresh)
+        : !isModule && out
+          ? beginModuleAt(desk.course!, id, fresh)
+          : [],
+    then,
+  );
 }
 function remove() {
   const at = Math.max(0, places.value.indexOf(current.value ?? '') - (selected.value.size - 1));
@@ -125,7 +184,11 @@ function move(by: -1 | 1) {
   make('row moved', () => moveRows(desk.course!, [...selected.value], by));
 }
 function setState(state: LessonState) {
-  make(`state: ${state}`, () => desk.lessons.filter((lesson) => selected.value.has(lesson.id) && lesson.state !== state).map((lesson): Operation => ({ type: 'set', id: lesson.id, field: 'state', value: state, was: lesson.state })));
+  make(`state: ${state}`, () =>
+    desk.lessons
+      .filter((lesson) => selected.value.has(lesson.id) && lesson.state !== state)
+      .map((lesson): Operation => ({ type: 'set', id: lesson.id, field: 'state', value: state, was: lesson.state })),
+  );
 }
 function keys(event: KeyboardEvent) {
   if (!desk.mayEdit || event.defaultPrevented) return;
@@ -150,7 +213,10 @@ function keys(event: KeyboardEvent) {
   } else if ((key === ']' || key === '[') && ctrlKey) {
     done();
     indent(key === '[');
-  } else if ((key === 'Delete' || key === 'Backspace') && (ctrlKey || many.value || (part === 'title' && input.value === ''))) {
+  } else if (
+    (key === 'Delete' || key === 'Backspace') &&
+    (ctrlKey || many.value || (part === 'title' && input.value === ''))
+  ) {
     done();
     remove();
   } else if (key === 'Escape') {
@@ -170,11 +236,17 @@ function dropped(event: SortableEvent) {
     make('module moved', () => [{ type: 'move', id: row.id, parent: desk.course!.id, after: before }], row.id);
     return;
   }
-  const moved = selected.value.has(row.id) ? desk.lessons.filter((lesson) => selected.value.has(lesson.id)).map((lesson) => lesson.id) : [row.id];
+  const moved = selected.value.has(row.id)
+    ? desk.lessons.filter((lesson) => selected.value.has(lesson.id)).map((lesson) => lesson.id)
+    : [row.id];
   const module = above.find((each) => each.kind === 'module')?.id ?? desk.course!.modules[0]!.id;
   const before = above.find((each) => each.kind === 'lesson' && !moved.includes(each.id));
   const after = before?.kind === 'lesson' && before.module === module ? before.id : null;
-  make(moved.length > 1 ? `${moved.length} lessons moved` : 'lesson moved', () => placeLessons(moved, module, after), row.id);
+  make(
+    moved.length > 1 ? `${moved.length} lessons moved` : 'lesson moved',
+    () => placeLessons(moved, module, after),
+    row.id,
+  );
 }
 function dragging(event: SortableEvent) {
   const row = shown.value[event.oldDraggableIndex ?? 0];
@@ -184,7 +256,10 @@ async function accept() {
   naming.value = false;
   await desk.settleAll();
   await desk.asking(async () => {
-    await $fetch(`/api/courses/${desk.course!.id}/versions`, { method: 'POST', body: { name: versionName.value.trim() } });
+    await $fetch(`/api/courses/${desk.course!.id}/versions`, {
+      method: 'POST',
+      body: { name: versionName.value.trim() },
+    });
     await loadVersions();
   });
 }
@@ -193,10 +268,15 @@ function nameVersion() {
   naming.value = true;
 }
 async function loadVersions() {
-  versions.value = (await $fetch<unknown[]>(`/api/courses/${desk.course!.id}/versions`).catch(() => null))?.length ?? versions.value;
+  versions.value =
+    (await $fetch<unknown[]>(`/api/courses/${desk.course!.id}/versions`).catch(() => null))?.length ?? versions.value;
 }
-const foldAll = () => void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
-const fold = (id: string) => void (folded.value = new Set(folded.value.has(id) ? [...folded.value].filter((each) => each !== id) : [...folded.value, id]));
+const foldAll = () =>
+  void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
+const fold = (id: string) =>
+  void (folded.value = new Set(
+    folded.value.has(id) ? [...folded.value].filter((each) => each !== id) : [...folded.value, id],
+  ));
 const stateItems = computed(() => [STATES.map(({ state, label }) => ({ label, onSelect: () => setState(state) }))]);
 onMounted(() => {
   void loadVersions();
@@ -204,18 +284,103 @@ onMounted(() => {
 });
 const editing = () => desk.mayEdit;
 useActions([
-  { id: 'o-new', label: 'New lesson below', key: 'Enter', within: 'outline', area: 'Outline', when: editing, run: below },
-  { id: 'o-module', label: 'New module below', key: 'Shift+Enter', within: 'outline', area: 'Outline', when: editing, run: moduleBelow },
-  { id: 'o-in', label: 'Join module to the one before', key: 'Ctrl+]', within: 'outline', area: 'Outline', when: editing, run: () => indent(false) },
-  { id: 'o-out', label: 'Begin a module here', key: 'Ctrl+[', within: 'outline', area: 'Outline', when: editing, run: () => indent(true) },
-  { id: 'o-up', label: 'Move up', key: 'Alt+ArrowUp', within: 'outline', area: 'Outline', when: editing, run: () => move(-1) },
-  { id: 'o-down', label: 'Move down', key: 'Alt+ArrowDown', within: 'outline', area: 'Outline', when: editing, run: () => move(1) },
-  { id: 'o-more', label: 'Select one row more', key: 'Shift+ArrowDown', within: 'outline', area: 'Outline', run: () => step(1, true) },
-  { id: 'o-del', label: 'Delete rows', key: 'Ctrl+Delete', within: 'outline', area: 'Outline', when: editing, run: remove },
+  {
+    id: 'o-new',
+    label: 'New lesson below',
+    key: 'Enter',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: below,
+  },
+  {
+    id: 'o-module',
+    label: 'New module below',
+    key: 'Shift+Enter',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: moduleBelow,
+  },
+  {
+    id: 'o-in',
+    label: 'Join module to the one before',
+    key: 'Ctrl+]',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: () => indent(false),
+  },
+  {
+    id: 'o-out',
+    label: 'Begin a module here',
+    key: 'Ctrl+[',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: () => indent(true),
+  },
+  {
+    id: 'o-up',
+    label: 'Move up',
+    key: 'Alt+ArrowUp',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: () => move(-1),
+  },
+  {
+    id: 'o-down',
+    label: 'Move down',
+    key: 'Alt+ArrowDown',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: () => move(1),
+  },
+  {
+    id: 'o-more',
+    label: 'Select one row more',
+    key: 'Shift+ArrowDown',
+    within: 'outline',
+    area: 'Outline',
+    run: () => step(1, true),
+  },
+  {
+    id: 'o-del',
+    label: 'Delete rows',
+    key: 'Ctrl+Delete',
+    within: 'outline',
+    area: 'Outline',
+    when: editing,
+    run: remove,
+  },
   { id: 'o-fold', label: 'Fold or unfold all', key: 'Alt+F2', area: 'Outline', run: foldAll },
-  { id: 'o-open', label: 'Open the lesson', key: 'Ctrl+Enter', within: 'outline', area: 'Outline', when: () => chosenLesson.value !== undefined, run: () => go(`/course/${desk.course!.id}/lessons/${chosenLesson.value!.id}`) },
-  { id: 'o-versions', label: 'Look at versions', key: 'Alt+V', area: 'Outline', when: () => versions.value > 0, run: () => void (looking.value = true) },
-  { id: 'o-draft', label: 'Draft an outline', key: 'Alt+D', area: 'Outline', when: editing, run: () => void proposal.draft() },
+  {
+    id: 'o-open',
+    label: 'Open the lesson',
+    key: 'Ctrl+Enter',
+    within: 'outline',
+    area: 'Outline',
+    when: () => chosenLesson.value !== undefined,
+    run: () => go(`/course/${desk.course!.id}/lessons/${chosenLesson.value!.id}`),
+  },
+  {
+    id: 'o-versions',
+    label: 'Look at versions',
+    key: 'Alt+V',
+    area: 'Outline',
+    when: () => versions.value > 0,
+    run: () => void (looking.value = true),
+  },
+  {
+    id: 'o-draft',
+    label: 'Draft an outline',
+    key: 'Alt+D',
+    area: 'Outline',
+    when: editing,
+    run: () => void proposal.draft(),
+  },
 ]);
 </script>
 
@@ -223,81 +388,339 @@ useActions([
   <div class="outlining">
     <div class="head">
       <h1>Outline</h1>
-      <button v-if="versions" type="button" class="link small" title="Look at a version, and go back to it" @click="looking = true">{{ versions }} {{ versions === 1 ? 'version' : 'versions' }} kept</button>
+      <button
+        v-if="versions"
+        type="button"
+        class="link small"
+        title="Look at a version, and go back to it"
+        @click="looking = true"
+      >
+        {{ versions }} {{ versions === 1 ? 'version' : 'versions' }} kept
+      </button>
       <div v-if="desk.mayEdit" class="end">
-        <UDropdownMenu v-if="many" :items="stateItems"><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu>
-        <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources' }}</UButton>
+        <UDropdownMenu v-if="many" :items="stateItems"
+          ><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu
+        >
+        <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{
+          proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources'
+        }}</UButton>
         <UButton v-if="desk.lessons.length" @click="nameVersion">Keep as a version</UButton>
       </div>
     </div>
     <div class="sides">
       <div v-if="rows.length" ref="body" class="rows" data-keys="outline" @keydown="keys">
         <div role="grid" aria-label="Outline" aria-multiselectable="true">
-        <div class="names" role="row"><span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span><span class="number" role="columnheader">Min</span><span class="number" role="columnheader">Checks</span><span role="columnheader">State</span></div>
-        <VueDraggable v-model="shown" :animation="0" :force-fallback="true" handle=".grip" draggable=".drag" :disabled="!desk.mayEdit" role="rowgroup" @start="dragging" @end="dropped">
-          <div v-for="row in shown" :key="row.id" :data-row="row.id" class="row" :data-node="row.id" :class="[row.kind, { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' }]" role="row" :aria-selected="selected.has(row.id)" @focusin="row.kind !== 'check' && current !== row.id && select(row.id)" @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)">
-            <template v-if="row.kind === 'module'">
-              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><button type="button" class="fold" :aria-expanded="!folded.has(row.id)" :aria-label="`Fold ${row.module.title}`" tabindex="-1" @click="fold(row.id)">{{ folded.has(row.id) ? '+' : '–' }}</button><b>{{ row.number }}</b><FieldInPlace :value="row.module.title" :save="(words, was, group) => rename(row, words, was, group)" required data-part="title" :readonly="!desk.mayEdit" :aria-label="`Module ${row.number}`" maxlength="400" /></span>
-              <span role="gridcell" class="can"><FieldInPlace :value="row.module.purpose" :save="(words, was, group) => purpose(row, words, was, group)" data-part="purpose" :readonly="!desk.mayEdit" placeholder="what this module is for" :aria-label="`Purpose of ${row.module.title}`" maxlength="400" /></span>
-              <span role="gridcell" class="number strong">{{ minutesOf(row) }}</span><span role="gridcell" /><span role="gridcell" />
-            </template>
-            <template v-else-if="row.kind === 'lesson'">
-              <span role="gridcell" class="title"><i class="grip" aria-hidden="true" /><FieldInPlace :value="row.lesson.title" :save="(words, was, group) => rename(row, words, was, group)" required data-part="title" :readonly="!desk.mayEdit" aria-label="Lesson" maxlength="400" /><NuxtLink class="open" :to="`/course/${desk.course!.id}/lessons/${row.id}`" :aria-label="`Open ${row.lesson.title}`" title="Open the lesson (Ctrl ↵)" tabindex="-1"><UIcon name="i-lucide-arrow-right" /></NuxtLink></span>
-              <span role="gridcell" class="can"><FieldInPlace :value="objective(row)" :save="(words, was, group) => can(row, words, was, group)" data-part="can" :readonly="!desk.mayEdit" :placeholder="openSlots.has(row.id) ? counted(openSlots.get(row.id)!, ['question open', 'questions open']) : 'not said yet'" :aria-label="`After ${row.lesson.title} the learner can`" maxlength="600" /></span>
-              <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
-              <span role="gridcell" class="number">{{ checksIn(row) }}</span>
-              <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
-            </template>
-            <template v-else>
-              <span role="gridcell" class="title"><i class="post" aria-hidden="true" /><span class="stem">{{ row.stem }}</span></span><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
-            </template>
+          <div class="names" role="row">
+            <span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span
+            ><span class="number" role="columnheader">Min</span><span class="number" role="columnheader">Checks</span
+            ><span role="columnheader">State</span>
           </div>
-        </VueDraggable>
+          <VueDraggable
+            v-model="shown"
+            :animation="0"
+            :force-fallback="true"
+            handle=".grip"
+            draggable=".drag"
+            :disabled="!desk.mayEdit"
+            role="rowgroup"
+            @start="dragging"
+            @end="dropped"
+          >
+            <div
+              v-for="row in shown"
+              :key="row.id"
+              :data-row="row.id"
+              class="row"
+              :data-node="row.id"
+              :class="[
+                row.kind,
+                { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' },
+              ]"
+              role="row"
+              :aria-selected="selected.has(row.id)"
+              @focusin="row.kind !== 'check' && current !== row.id && select(row.id)"
+              @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)"
+            >
+              <template v-if="row.kind === 'module'">
+                <span role="gridcell" class="title"
+                  ><i class="grip" aria-hidden="true" /><button
+                    type="button"
+                    class="fold"
+                    :aria-expanded="!folded.has(row.id)"
+                    :aria-label="`Fold ${row.module.title}`"
+                    tabindex="-1"
+                    @click="fold(row.id)"
+                  >
+                    {{ folded.has(row.id) ? '+' : '–' }}</button
+                  ><b>{{ row.number }}</b
+                  ><FieldInPlace
+                    :value="row.module.title"
+                    :save="(words, was, group) => rename(row, words, was, group)"
+                    required
+                    data-part="title"
+                    :readonly="!desk.mayEdit"
+                    :aria-label="`Module ${row.number}`"
+                    maxlength="400"
+                /></span>
+                <span role="gridcell" class="can"
+                  ><FieldInPlace
+                    :value="row.module.purpose"
+                    :save="(words, was, group) => purpose(row, words, was, group)"
+                    data-part="purpose"
+                    :readonly="!desk.mayEdit"
+                    placeholder="what this module is for"
+                    :aria-label="`Purpose of ${row.module.title}`"
+                    maxlength="400"
+                /></span>
+                <span role="gridcell" class="number strong">{{ minutesOf(row) }}</span><span role="gridcell" /><span
+                  role="gridcell"
+                />
+              </template>
+              <template v-else-if="row.kind === 'lesson'">
+                <span role="gridcell" class="title"
+                  ><i class="grip" aria-hidden="true" /><FieldInPlace
+                    :value="row.lesson.title"
+                    :save="(words, was, group) => rename(row, words, was, group)"
+                    required
+                    data-part="title"
+                    :readonly="!desk.mayEdit"
+                    aria-label="Lesson"
+                    maxlength="400" /><NuxtLink
+                    class="open"
+                    :to="`/course/${desk.course!.id}/lessons/${row.id}`"
+                    :aria-label="`Open ${row.lesson.title}`"
+                    title="Open the lesson (Ctrl ↵)"
+                    tabindex="-1"
+                    ><UIcon name="i-lucide-arrow-right" /></NuxtLink
+                ></span>
+                <span role="gridcell" class="can"
+                  ><FieldInPlace
+                    :value="objective(row)"
+                    :save="(words, was, group) => can(row, words, was, group)"
+                    data-part="can"
+                    :readonly="!desk.mayEdit"
+                    :placeholder="
+                      openSlots.has(row.id)
+                        ? counted(openSlots.get(row.id)!, ['question open', 'questions open'])
+                        : 'not said yet'
+                    "
+                    :aria-label="`After ${row.lesson.title} the learner can`"
+                    maxlength="600"
+                /></span>
+                <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
+                <span role="gridcell" class="number">{{ checksIn(row) }}</span>
+                <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
+              </template>
+              <template v-else>
+                <span role="gridcell" class="title"
+                  ><i class="post" aria-hidden="true" /><span class="stem">{{ row.stem }}</span></span
+                ><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
+              </template>
+            </div>
+          </VueDraggable>
         </div>
-        <p class="foot small quiet"><button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">{{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button><span><kbd>Enter</kbd> new, <kbd>Alt ↑↓</kbd> move, <kbd>Ctrl [ ]</kbd> level, <kbd>Ctrl Del</kbd> delete</span></p>
+        <p class="foot small quiet">
+          <button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button
+          ><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button
+          ><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button
+          ><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">
+            {{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button
+          ><span
+            ><kbd>Enter</kbd> new, <kbd>Alt ↑↓</kbd> move, <kbd>Ctrl [ ]</kbd> level, <kbd>Ctrl Del</kbd> delete</span
+          >
+        </p>
       </div>
       <div v-else class="empty">
         <h2>No outline yet</h2>
-        <p>The outline decides: modules, lessons, what the learner can do after each. Let it be drafted from brief and sources, begin from a plan whose lessons ask you what you know, or write it yourself: <kbd>Enter</kbd> makes the next row.</p>
-        <div v-if="desk.mayEdit" class="flex gap-2"><UButton :disabled="proposal.busy" @click="proposal.draft()">{{ proposal.busy ? 'Drafting' : 'Draft from the sources' }}</UButton><UButton color="neutral" variant="outline" @click="planning = true">Begin from a plan</UButton><UButton color="neutral" variant="outline" @click="below">Write the first row</UButton></div>
+        <p>
+          The outline decides: modules, lessons, what the learner can do after each. Let it be drafted from brief and
+          sources, begin from a plan whose lessons ask you what you know, or write it yourself: <kbd>Enter</kbd> makes
+          the next row.
+        </p>
+        <div v-if="desk.mayEdit" class="flex gap-2">
+          <UButton :disabled="proposal.busy" @click="proposal.draft()">{{
+            proposal.busy ? 'Drafting' : 'Draft from the sources'
+          }}</UButton><UButton color="neutral" variant="outline" @click="planning = true">Begin from a plan</UButton
+          ><UButton color="neutral" variant="outline" @click="below">Write the first row</UButton>
+        </div>
       </div>
       <OutlineProposal v-if="proposal.made" class="side" />
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
       <OutlinePlanDialog v-model:open="planning" />
       <LazyVersionDialog v-if="looked" v-model:open="looking" />
-      <UModal v-model:open="naming" title="Keep as a version" description="The course as it stands, to go back to by name.">
-        <template #body><form class="flex gap-2" @submit.prevent="accept"><UInput v-model="versionName" required maxlength="120" autofocus class="flex-1" aria-label="Name of the version" placeholder="Before the second review" /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton></form></template>
+      <UModal
+        v-model:open="naming"
+        title="Keep as a version"
+        description="The course as it stands, to go back to by name."
+      >
+        <template #body
+          ><form class="flex gap-2" @submit.prevent="accept">
+            <UInput
+              v-model="versionName"
+              required
+              maxlength="120"
+              autofocus
+              class="flex-1"
+              aria-label="Name of the version"
+              placeholder="Before the second review"
+            /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton>
+          </form></template
+        >
       </UModal>
     </div>
   </div>
 </template>
 
 <style scoped>
-.outlining { flex: 1; display: flex; flex-direction: column; min-width: 0; }
-.sides { flex: 1; display: flex; min-height: 0; }
-.rows { flex: 1; min-width: 0; overflow-y: auto; --columns: minmax(190px, 1fr) minmax(160px, 1fr) 44px 58px 108px; }
-.names, .row { display: grid; grid-template-columns: var(--columns); align-items: center; border-bottom: 1px solid var(--hair); padding-right: 8px; }
-.names { position: sticky; top: 0; z-index: 2; background: var(--sheet); font-size: 13px; font-weight: 600; color: var(--ink-2); padding: 5px 8px 5px 10px; column-gap: 8px; }
-.row { min-height: 32px; column-gap: 8px; border-left: 3px solid transparent; padding-left: 5px; }
-.row.module { background: var(--paper); min-height: 36px; }
-.row.chosen { background: var(--moss-faint); }
-.row.current { border-left-color: var(--moss); }
-.title { display: flex; align-items: center; gap: 5px; min-width: 0; }
-.lesson .title { padding-left: 14px; }
-.check .title { padding-left: 34px; gap: 8px; color: var(--ink-2); font-size: 13.5px; }
-.stem { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.module .title :deep(input), .strong { font-weight: 700; }
-.can :deep(input) { color: var(--ink-2); font-size: 13.5px; }
-.open { flex: none; display: grid; place-items: center; width: 24px; height: 24px; color: var(--ink-3); opacity: 0; }
-.row:hover .open, .row.current .open, .open:focus-visible { opacity: 1; }
-.open:hover { color: var(--sky); }
-.grip { width: 8px; height: 16px; flex: none; cursor: grab; background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px; opacity: 0; }
-.row:hover .grip { opacity: .8; }
-.fold { width: 16px; color: var(--ink-2); cursor: pointer; }
-.post { width: 7px; height: 14px; flex: none; background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 8px no-repeat; position: relative; }
-.post::before { content: ''; position: absolute; top: 0; left: 0; width: 7px; height: 7px; border: 1px solid var(--ink); background: var(--sheet); }
-.foot { display: flex; gap: 16px; padding: 10px 16px; flex-wrap: wrap; }
-.foot span { margin-left: auto; }
-.side { width: 316px; flex: none; }
-@media (max-width: 1000px) { .sides { flex-direction: column; } .side { width: 100%; } }
+.outlining {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.sides {
+  flex: 1;
+  display: flex;
+  min-height: 0;
+}
+.rows {
+  flex: 1;
+  min-width: 0;
+  overflow-y: auto;
+  --columns: minmax(190px, 1fr) minmax(160px, 1fr) 44px 58px 108px;
+}
+.names,
+.row {
+  display: grid;
+  grid-template-columns: var(--columns);
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  padding-right: 8px;
+}
+.names {
+  position: sticky;
+  top: 0;
+  z-index: 2;
+  background: var(--sheet);
+  font-size: 13px;
+  font-weight: 600;
+  color: var(--ink-2);
+  padding: 5px 8px 5px 10px;
+  column-gap: 8px;
+}
+.row {
+  min-height: 32px;
+  column-gap: 8px;
+  border-left: 3px solid transparent;
+  padding-left: 5px;
+}
+.row.module {
+  background: var(--paper);
+  min-height: 36px;
+}
+.row.chosen {
+  background: var(--moss-faint);
+}
+.row.current {
+  border-left-color: var(--moss);
+}
+.title {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  min-width: 0;
+}
+.lesson .title {
+  padding-left: 14px;
+}
+.check .title {
+  padding-left: 34px;
+  gap: 8px;
+  color: var(--ink-2);
+  font-size: 13.5px;
+}
+.stem {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.module .title :deep(input),
+.strong {
+  font-weight: 700;
+}
+.can :deep(input) {
+  color: var(--ink-2);
+  font-size: 13.5px;
+}
+.open {
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  color: var(--ink-3);
+  opacity: 0;
+}
+.row:hover .open,
+.row.current .open,
+.open:focus-visible {
+  opacity: 1;
+}
+.open:hover {
+  color: var(--sky);
+}
+.grip {
+  width: 8px;
+  height: 16px;
+  flex: none;
+  cursor: grab;
+  background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px;
+  opacity: 0;
+}
+.row:hover .grip {
+  opacity: 0.8;
+}
+.fold {
+  width: 16px;
+  color: var(--ink-2);
+  cursor: pointer;
+}
+.post {
+  width: 7px;
+  height: 14px;
+  flex: none;
+  background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 8px no-repeat;
+  position: relative;
+}
+.post::before {
+  content: '';
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 7px;
+  height: 7px;
+  border: 1px solid var(--ink);
+  background: var(--sheet);
+}
+.foot {
+  display: flex;
+  gap: 16px;
+  padding: 10px 16px;
+  flex-wrap: wrap;
+}
+.foot span {
+  margin-left: auto;
+}
+.side {
+  width: 316px;
+  flex: none;
+}
+@media (max-width: 1000px) {
+  .sides {
+    flex-direction: column;
+  }
+  .side {
+    width: 100%;
+  }
+}
 </style>

@@ -9,7 +9,11 @@ const session = useSession();
 const rows = ref<{ id: string; name: string; role: string; waits: boolean }[] | null>(null);
 const trouble = ref<Trouble | null>(null);
 const at = `/api/courses/${desk.course!.id}/members`;
-const ROLES = [{ value: 'none', label: 'no part' }, { value: 'reviewer', label: 'reviews' }, { value: 'author', label: 'author' }];
+const ROLES = [
+  { value: 'none', label: 'no part' },
+  { value: 'reviewer', label: 'reviews' },
+  { value: 'author', label: 'author' },
+];
 
 async function load() {
   rows.value = await $fetch<NonNullable<typeof rows.value>>(at).catch((error: unknown) => {
@@ -20,25 +24,63 @@ async function load() {
 onMounted(load);
 async function set(person: string, role: string) {
   trouble.value = null;
-  await $fetch(at, { method: 'PUT', body: { person, role } }).catch((error: unknown) => void (trouble.value = troubleOf(error)));
+  await $fetch(at, { method: 'PUT', body: { person, role } }).catch(
+    (error: unknown) => void (trouble.value = troubleOf(error)),
+  );
   await load();
 }
 </script>
 
 <template>
   <div class="people">
-    <div class="head"><h1>People</h1><span class="small quiet">authors change the course, reviewers read it; a part counts once it is accepted</span><NuxtLink v-if="session.person?.role === 'owner'" class="end link small" to="/people">people of this installation</NuxtLink></div>
+    <div class="head">
+      <h1>People</h1>
+      <span class="small quiet">authors change the course, reviewers read it; a part counts once it is accepted</span
+      ><NuxtLink v-if="session.person?.role === 'owner'" class="end link small" to="/people"
+        >people of this installation</NuxtLink
+      >
+    </div>
     <ShellTroubleLine v-model="trouble" />
     <table v-if="rows?.length" class="lines">
-      <thead><tr><th>Name</th><th>Part in this course</th></tr></thead>
-      <tbody><tr v-for="row in rows" :key="row.id"><td>{{ row.name }}</td><td><USelect :model-value="row.role" :items="ROLES" size="sm" class="w-36" :aria-label="`Part of ${row.name}`" @update:model-value="set(row.id, String($event))" /><span v-if="row.waits" class="small quiet waits">offered, not accepted yet</span></td></tr></tbody>
+      <thead>
+        <tr>
+          <th>Name</th>
+          <th>Part in this course</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.id">
+          <td>{{ row.name }}</td>
+          <td>
+            <USelect
+              :model-value="row.role"
+              :items="ROLES"
+              size="sm"
+              class="w-36"
+              :aria-label="`Part of ${row.name}`"
+              @update:model-value="set(row.id, String($event))"
+            /><span v-if="row.waits" class="small quiet waits">offered, not accepted yet</span>
+          </td>
+        </tr>
+      </tbody>
     </table>
   </div>
 </template>
 
 <style scoped>
-.waits { margin-left: 12px; }
-.people { flex: 1; overflow-y: auto; }
-td:first-child, th:first-child { padding-left: 18px; width: 280px; }
-.head .end { margin-left: auto; }
+.waits {
+  margin-left: 12px;
+}
+.people {
+  flex: 1;
+  overflow-y: auto;
+}
+td:first-child,
+th:first-child {
+  padding-left: 18px;
+  width: 280px;
+}
+.head .end {
+  margin-left: auto;
+}
 </style>

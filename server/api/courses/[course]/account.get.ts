@@ -12,6 +12,10 @@ export default defineEventHandler((event) =>
     const { courses, sources, drafter } = installation();
     const id = idOf(event, 'course');
     const account = await drafter.ask('account', { course: courses.load(id).course, sources: sources.keys(id) });
-    const shown = account.leftOut.slice(0, MOST_LINES).map((line) => ({ ...line, text: line.text.length > MOST_LETTERS ? `${line.text.slice(0, MOST_LETTERS)} …` : line.text }));
+    const shown = account.leftOut.slice(0, MOST_LINES).map((line) => ({
+      ...line,
+      text: line.text.length > MOST_LETTERS ? `${line.text.slice(0, MOST_LETTERS)} …` : line.text,
+    }));
     return { ...account, leftOut: shown, notShown: account.leftOut.length - shown.length };
-  }));
+  }),
+);

@@ -10,6 +10,10 @@ export default defineEventHandler((event) =>
     const id = idOf(event, 'course');
     const { name, bytes } = exportArchive(desks, id);
     desks.audit.note(desks.now(), personOf(event).id, 'export', id);
-    setResponseHeaders(event, { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${name}"` });
+    setResponseHeaders(event, {
+      'content-type': 'application/zip',
+      'content-disposition': `attachment; filename="${name}"`,
+    });
     return Buffer.from(bytes);
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler, getQuery } from 'h3';
-import { checkInput, SinceInput } from '../../../../core/course/input';
+import { checkInput, SinceInput } from '../../../inputs/course';
 import { installation } from '../../../utils/installation';
 import { answering, idOf, personOf, refuse } from '../../../utils/request';
 
@@ -11,4 +11,5 @@ export default defineEventHandler((event) =>
     const { courses } = installation();
     const id = idOf(event, 'course');
     return { ...courses.changesSince(id, checked.value.since), ...courses.undoable(id, personOf(event).id) };
-  }));
+  }),
+);

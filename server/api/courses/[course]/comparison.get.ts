@@ -12,4 +12,5 @@ export default defineEventHandler((event) =>
     const [left, right] = [first, second].map((wanted) => keys.find((key) => key.id === wanted));
     if (!left || !right || left === right) refuse({ code: 'two-sources' });
     return drafter.ask('compare', { course: courses.load(id).course, sources: [left, right] });
-  }));
+  }),
+);

@@ -9,4 +9,5 @@ export default defineEventHandler((event) =>
     const id = idOf(event, 'course');
     const { corrections, supporting } = courses.load(id).course;
     return drafter.ask('contradictions', { course: { corrections, supporting }, sources: sources.keys(id) });
-  }));
+  }),
+);

@@ -20,4 +20,5 @@ export default defineEventHandler((event) =>
     // What was copied is understood anew, as what comes with an archive is.
     desks.sources.renewClaims().catch((error: unknown) => console.error(error));
     return made;
-  }));
+  }),
+);

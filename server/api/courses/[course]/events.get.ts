@@ -8,7 +8,10 @@ import { SESSION_COOKIE, SESSION_LASTS } from '../../../utils/session';
 /** Milliseconds between two beats; each looks again whether the asker may still watch. */
 const BEAT = 20_000;
 
-/** Says that something happened to a course: a new revision, a step of a job. What happened is asked for by the normal routes. */
+/**
+ * Says that something happened to a course: a new revision, a step of a job. What happened is asked for by the normal
+ * routes.
+ */
 export default defineEventHandler((event) =>
   answering(() => {
     const { courses, people, news, now } = installation();
@@ -24,7 +27,8 @@ export default defineEventHandler((event) =>
     const beat = setInterval(() => {
       const token = getCookie(event, SESSION_COOKIE);
       const person = token ? people.bySession(tokenHash(token), now() - SESSION_LASTS) : undefined;
-      if (person && mayCall('reader', person, people.roleIn(id, person.id))) void stream.push({ event: 'beat', data: '' });
+      if (person && mayCall('reader', person, people.roleIn(id, person.id)))
+        void stream.push({ event: 'beat', data: '' });
       else void stream.close();
     }, BEAT);
     stream.onClosed(() => {
@@ -32,4 +36,5 @@ export default defineEventHandler((event) =>
       clearInterval(beat);
     });
     return stream.send();
-  }));
+  }),
+);

@@ -8,4 +8,5 @@ export default defineEventHandler((event) =>
     const { courses, sources, drafter } = installation();
     const id = idOf(event, 'course');
     return drafter.ask('figures', { course: courses.load(id).course, sources: sources.keys(id) });
-  }));
+  }),
+);

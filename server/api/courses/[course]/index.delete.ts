@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     courses.remove(id, person);
     audit.note(now(), person, 'course-removed', id);
     return {};
-  }));
+  }),
+);

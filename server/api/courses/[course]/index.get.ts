@@ -9,4 +9,5 @@ export default defineEventHandler((event) =>
     const id = idOf(event, 'course');
     const { course, revision } = courses.load(id);
     return { course, revision, role: event.context.courseRole as string, ...courses.undoable(id, personOf(event).id) };
-  }));
+  }),
+);

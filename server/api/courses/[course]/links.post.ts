@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { LinkInput } from '../../../../core/course/input';
+import { LinkInput } from '../../../inputs/course';
 import { noted } from '../../../utils/noted';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     const { address, below } = await bodyAs(event, LinkInput);
     const added = await installation().links.add(idOf(event, 'course'), address, below, personOf(event).id);
     return added.ok ? noted(event, added) : refuse(added.problem);
-  }));
+  }),
+);

@@ -7,5 +7,11 @@ export default defineEventHandler((event) =>
   answering(() => {
     const { people } = installation();
     const members = new Map(people.membersOf(idOf(event, 'course')).map((member) => [member.id, member]));
-    return people.all().map(({ id, name }) => ({ id, name, role: members.get(id)?.role ?? 'none', waits: members.has(id) && members.get(id)!.accepted_at === null }));
-  }));
+    return people.all().map(({ id, name }) => ({
+      id,
+      name,
+      role: members.get(id)?.role ?? 'none',
+      waits: members.has(id) && members.get(id)!.accepted_at === null,
+    }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { MemberInput } from '../../../rights/input';
+import { MemberInput } from '../../../inputs/people';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
 
@@ -19,4 +19,5 @@ export default defineEventHandler((event) =>
     else people.invite(course, person, role, by);
     audit.note(now(), by, has || role === 'none' ? 'rights-changed' : 'rights-offered', course, `${person} ${role}`);
     return {};
-  }));
+  }),
+);

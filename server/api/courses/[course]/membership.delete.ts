@@ -7,9 +7,12 @@ export default defineEventHandler((event) =>
   answering(() => {
     const { people, audit, now } = installation();
     const [course, { id }] = [idOf(event, 'course'), personOf(event)];
-    const authors = people.membersOf(course).filter((member) => member.role === 'author' && member.accepted_at !== null);
+    const authors = people
+      .membersOf(course)
+      .filter((member) => member.role === 'author' && member.accepted_at !== null);
     if (authors.length === 1 && authors[0].id === id) refuse({ code: 'last-author' });
     people.removeRole(course, id);
     audit.note(now(), id, 'rights-left', course);
     return {};
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { ChangesInput } from '../../../../core/course/input';
+import { ChangesInput } from '../../../inputs/course';
 import { OPERATION_VERSION } from '../../../desk/courses';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../utils/request';
@@ -11,6 +11,12 @@ export default defineEventHandler((event) =>
     const { courses } = installation();
     const person = personOf(event).id;
     const id = idOf(event, 'course');
-    const posted = courses.post(id, changes.map((change) => ({ ...change, actor: { person }, version: OPERATION_VERSION })), since, what);
+    const posted = courses.post(
+      id,
+      changes.map((change) => ({ ...change, actor: { person }, version: OPERATION_VERSION })),
+      since,
+      what,
+    );
     return { ...posted, ...courses.undoable(id, person) };
-  }));
+  }),
+);

@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     const keys = sources.keys(id);
     if (keys.length === 0) refuse({ code: 'no-sources' });
     return drafter.ask('outline', { course: courses.load(id).course, sources: keys });
-  }));
+  }),
+);

@@ -10,5 +10,12 @@ export default defineEventHandler((event) =>
     const id = idOf(event, 'course');
     const result = await search.find(typedOf(event), sources.keys(id));
     const uses = usesOf(courses.load(id).course);
-    return { ...result, found: result.found.map((each) => ({ ...each, lessons: [...new Set(uses.get(each.id)?.map((use) => use.lesson))] })) };
-  }));
+    return {
+      ...result,
+      found: result.found.map((each) => ({
+        ...each,
+        lessons: [...new Set(uses.get(each.id)?.map((use) => use.lesson))],
+      })),
+    };
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { FromShelfInput } from '../../../../core/course/input';
+import { FromShelfInput } from '../../../inputs/course';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../utils/request';
 
@@ -12,4 +12,5 @@ export default defineEventHandler((event) =>
     const added = sources.fromShelf(course, ids, person);
     for (const id of added) audit.note(now(), person, 'source-added', id, course);
     return { added: added.length };
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { FieldInput } from '../../../../core/course/input';
+import { FieldInput } from '../../../inputs/course';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf } from '../../../utils/request';
 
@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     const { drafter, sources, courses } = installation();
     const id = idOf(event, 'course');
     return drafter.ask('topics', { course: courses.load(id).course, sources: sources.keys(id), field });
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { VideoInput } from '../../../../core/course/input';
+import { VideoInput } from '../../../inputs/course';
 import { noted } from '../../../utils/noted';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
@@ -7,6 +7,11 @@ import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/reques
 /** Takes in what is said in a video, with the link to it. */
 export default defineEventHandler((event) =>
   answering(async () => {
-    const added = await installation().links.addVideo(idOf(event, 'course'), await bodyAs(event, VideoInput), personOf(event).id);
+    const added = await installation().links.addVideo(
+      idOf(event, 'course'),
+      await bodyAs(event, VideoInput),
+      personOf(event).id,
+    );
     return added.ok ? noted(event, added) : refuse(added.problem);
-  }));
+  }),
+);

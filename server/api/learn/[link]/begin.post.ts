@@ -1,6 +1,6 @@
 import { defineEventHandler } from 'h3';
-import { BeginInput } from '../../../../core/learning/input';
-import { fail } from '../../../../core/course/problem';
+import { BeginInput } from '../../../inputs/learning';
+import { fail } from '../../../../core/document/problem';
 import type { Person } from '../../../database/people';
 import { installation } from '../../../utils/installation';
 import { courseAt, keepKey, learnerAt, mayTake, notTooOften } from '../../../utils/learner';
@@ -22,4 +22,5 @@ export default defineEventHandler((event) =>
     const { key } = learners.begin(course, release, { person, name });
     keepKey(event, link, key);
     return { begun: true };
-  }));
+  }),
+);

@@ -10,7 +10,14 @@ export default defineEventHandler((event) =>
     const link = idOf(event, 'link');
     const learner = learnerWhoMay(event, link);
     const key = getCookie(event, `learner-${link}`);
-    const own = { rules: releases.rules(learner.release_id), told: learners.told(learner), release: learner.release_id, learner: learner.id, ...(key && learner.person_id === null && { key }) };
+    const own = {
+      rules: releases.rules(learner.release_id),
+      told: learners.told(learner),
+      release: learner.release_id,
+      learner: learner.id,
+      ...(key && learner.person_id === null && { key }),
+    };
     setResponseHeader(event, 'content-type', 'application/json');
     return `{"course":${releases.viewJson(learner.release_id)},${JSON.stringify(own).slice(1)}`;
-  }));
+  }),
+);

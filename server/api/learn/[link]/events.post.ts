@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { EventsInput, eventFrom } from '../../../../core/learning/input';
+import { EventsInput, eventFrom } from '../../../inputs/learning';
 import { installation } from '../../../utils/installation';
 import { learnerWhoMay, notTooOften } from '../../../utils/learner';
 import { answering, bodyAs, idOf } from '../../../utils/request';
@@ -11,5 +11,9 @@ export default defineEventHandler((event) =>
     const learner = learnerWhoMay(event, idOf(event, 'link'));
     const { learners, rates } = installation();
     notTooOften(rates.learner(learner.id));
-    return learners.take(learner, events.flatMap((each) => eventFrom(each) ?? []));
-  }));
+    return learners.take(
+      learner,
+      events.flatMap((each) => eventFrom(each) ?? []),
+    );
+  }),
+);

@@ -9,8 +9,10 @@ export default defineEventHandler((event) =>
     const { people, audit, now } = installation();
     const { id } = personOf(event);
     const wanted = idOf(event, 'session');
-    const found = people.sessions(id).find((row) => sessionId(row.token_hash) === wanted) ?? refuse({ code: 'no-such-session' });
+    const found =
+      people.sessions(id).find((row) => sessionId(row.token_hash) === wanted) ?? refuse({ code: 'no-such-session' });
     people.endSession(found.token_hash);
     audit.note(now(), id, 'sessions-ended', undefined, found.about);
     return {};
-  }));
+  }),
+);

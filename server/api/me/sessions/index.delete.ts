@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     const ended = people.endSessions(id, event.context.session as string);
     audit.note(now(), id, 'sessions-ended', undefined, `${ended}`);
     return { ended };
-  }));
+  }),
+);

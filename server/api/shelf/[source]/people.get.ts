@@ -9,5 +9,9 @@ export default defineEventHandler((event) =>
     const [id, { id: person }] = [idOf(event, 'source'), personOf(event)];
     if (sources.mayOf(id, person) !== 'own') refuse({ code: 'no-such-source' });
     const given = new Map(sources.givenTo(id).map((row) => [row.id, row.may]));
-    return people.all().filter((each) => each.id !== person).map((each) => ({ id: each.id, name: each.name, may: given.get(each.id) ?? 'none' }));
-  }));
+    return people
+      .all()
+      .filter((each) => each.id !== person)
+      .map((each) => ({ id: each.id, name: each.name, may: given.get(each.id) ?? 'none' }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { SourceGiftInput } from '../../../rights/input';
+import { SourceGiftInput } from '../../../inputs/people';
 import { installation } from '../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
 
@@ -13,4 +13,5 @@ export default defineEventHandler((event) =>
     sources.give(id, by, person, may);
     audit.note(now(), by, 'source-given', id, `${person} ${may}`);
     return {};
-  }));
+  }),
+);

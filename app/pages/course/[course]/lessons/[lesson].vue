@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { BLOCK_KINDS, type Block, type BlockKindName } from '~~/core/course/blocks';
-import { CALLOUT_TONES, type CalloutTone } from '~~/core/course/blocks/callout';
-import { TURNABLE, type TurnableKind } from '~~/core/course/blocks/turn';
+import { blockTexts, type Block, type BlockKind } from '~~/core/blocks/forms';
+import type { Check } from '~~/core/checks/forms';
+import { TURNABLE } from '~~/core/blocks/turn';
 import type { LessonState } from '~~/core/course/course';
-import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/course/rich-text';
-import { blockTexts } from '~~/core/course/blocks';
+import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/document/rich-text';
 import { wordObjective } from '~~/core/course/gestures';
 import { isWorkedOn } from '~~/core/course/takes';
+import { addable, BLOCK_NODES } from '~/blocks';
+import { newChecks } from '~/checks';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -18,20 +19,30 @@ const LessonEditor = defineAsyncComponent(() => import('~/components/lesson/Edit
 const route = useRoute();
 const desk = useCourse();
 const figures = useFigures();
-const editor = ref<{ insert: (blocks: Block[]) => void; replaceSentence: (id: string, text: string, attrs: EvidenceMark['attrs']) => void; turn: (kind: TurnableKind) => void; remove: () => void; move: (by: -1 | 1) => void; focus: () => void } | null>(null);
+const editor = ref<{
+  insert: (blocks: Block[], fresh?: boolean) => void;
+  replaceSentence: (id: string, text: string, attrs: EvidenceMark['attrs']) => void;
+  takePictures: (files: readonly File[]) => Promise<void>;
+  turn: (kind: BlockKind) => void;
+  remove: () => void;
+  move: (by: -1 | 1) => void;
+  focus: () => void;
+} | null>(null);
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
 const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
 const drafting = useDrafting();
 /** The learner's look at the page, in the place of its evidence; kept from lesson to lesson. */
 const looking = useState('looking', () => false);
 const going = computed(() => (lesson.value ? drafting.waiting.get(lesson.value.id) : undefined));
-const KINDS: Record<BlockKindName, string> = { text: 'Paragraph', heading: 'Heading', list: 'List', steps: 'Steps', callout: 'Note, tip or warning', summary: 'Points to take along', terms: 'Terms', table: 'Table', code: 'Code', check: 'Check' };
-const TONES: Record<CalloutTone, string> = { note: 'Note', tip: 'Tip', warning: 'Warning', example: 'Example', experience: 'From experience' };
 const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
-const objectives = computed(() => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? []);
+const objectives = computed(
+  () => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? [],
+);
 const changed = computed(() => {
   if (!evidence.value || evidence.value.id === 'block') return false;
-  const found = lesson.value?.blocks.flatMap((block) => blockTexts(block).flatMap(evidencedSentences)).find(({ mark }) => mark.attrs.id === evidence.value!.id);
+  const found = lesson.value?.blocks
+    .flatMap((block) => blockTexts(block).flatMap(evidencedSentences))
+    .find(({ mark }) => mark.attrs.id === evidence.value!.id);
   return found !== undefined && sentenceHash(found.text) !== found.mark.attrs.was;
 });
 
@@ -39,42 +50,80 @@ const draft = () => void (lesson.value && !going.value && drafting.draft([lesson
 /** A page with work of its author in it is not replaced: the draft comes to lie beside it. */
 const beside = computed(() => lesson.value !== undefined && isWorkedOn(lesson.value));
 function state(value: LessonState) {
-  if (lesson.value && lesson.value.state !== value) desk.change(`state of “${lesson.value.title}”`, [{ type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state }]);
+  if (lesson.value && lesson.value.state !== value)
+    desk.change(`state of “${lesson.value.title}”`, [
+      { type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state },
+    ]);
 }
 /** What the learner can do afterwards, in the author's words; emptied, it goes. */
 function aim(id: string | undefined, place: number, words: string, was: string, group: string) {
   const now = lesson.value;
   if (!now) return true;
   const what = `what “${now.title}” is for`;
-  const operations = place === 0 ? wordObjective(desk.course!, now, words, freshId('o'), id ? was : undefined) : undefined;
+  const operations =
+    place === 0 ? wordObjective(desk.course!, now, words, freshId('o'), id ? was : undefined) : undefined;
   if (operations) return operations.length === 0 || desk.type(what, operations, group);
   if (words.trim()) return desk.type(what, [{ type: 'set', id: id!, field: 'text', value: words.trim(), was }], group);
-  return desk.type(what, [{ type: 'set', id: now.id, field: 'objectiveIds', value: now.objectiveIds.filter((each) => each !== id), was: now.objectiveIds }], group);
+  return desk.type(
+    what,
+    [
+      {
+        type: 'set',
+        id: now.id,
+        field: 'objectiveIds',
+        value: now.objectiveIds.filter((each) => each !== id),
+        was: now.objectiveIds,
+      },
+    ],
+    group,
+  );
 }
-const rename = (words: string, was: string, group: string) => (!lesson.value || desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group));
+const rename = (words: string, was: string, group: string) =>
+  !lesson.value ||
+  desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group);
 /** Menus give the cursor back to the page, into what they made, not to their button. */
 const menu = { onCloseAutoFocus: (event: Event) => event.preventDefault() };
-const own = (words: string) => [{ type: 'text' as const, text: words }];
-function fresh(kind: Exclude<BlockKindName, 'check'>, tone: CalloutTone = 'note'): Block {
-  const bodies: { [Kind in Exclude<BlockKindName, 'check'>]: unknown } = {
-    text: { text: [] }, heading: { level: 2, text: [] }, list: { ordered: false, items: [{ depth: 0, text: [] }] }, steps: { steps: [{ text: [] }] }, callout: { tone, paragraphs: [[]] }, summary: { points: [[]] },
-    terms: { terms: [{ term: 'Term', text: [] }] }, table: { header: [own('Case'), own('What to do')], rows: [[[], []], [[], []]] }, code: { code: ' ' },
-  };
-  return { id: freshId('b'), kind, body: bodies[kind] } as Block;
+const questions = newChecks(freshId);
+const picker = ref<HTMLInputElement | null>(null);
+const picturesOpen = ref(false);
+/** The dialog comes when it is first wanted, and stays. */
+const picturesWanted = ref(false);
+watch(picturesOpen, () => void (picturesWanted.value = true));
+function picked() {
+  void editor.value?.takePictures([...(picker.value?.files ?? [])]);
+  picker.value!.value = '';
 }
-const kinds = Object.keys(BLOCK_KINDS).filter((kind): kind is Exclude<BlockKindName, 'check'> => kind !== 'check' && kind !== 'callout');
-const addItems = computed(() => [[
-  ...kinds.map((kind) => ({ label: KINDS[kind], onSelect: () => editor.value?.insert([fresh(kind)]) })),
-  ...CALLOUT_TONES.map((tone) => ({ label: TONES[tone], onSelect: () => editor.value?.insert([fresh('callout', tone)]) })),
-], [{ label: 'Check: a question of your own', onSelect: ownQuestion }]]);
-const turnItems = [TURNABLE.map((kind) => ({ label: KINDS[kind], onSelect: () => editor.value?.turn(kind) }))];
+const addItems = [
+  addable(() => freshId('b')).map(({ label, make }) => ({
+    label,
+    onSelect: () => editor.value?.insert([make()], true),
+  })),
+  [
+    { label: 'Picture', onSelect: () => picker.value?.click() },
+    { label: 'Picture of a source', onSelect: () => void (picturesOpen.value = true) },
+  ],
+  questions.map(({ label, make }) => ({ label, onSelect: () => ownQuestion(make) })),
+];
+const turnItems = [
+  TURNABLE.map((kind) => ({ label: BLOCK_NODES[kind].label, onSelect: () => editor.value?.turn(kind) })),
+];
 const stateItems = [STATES.map(({ state: value, label }) => ({ label, onSelect: () => state(value) }))];
 /** A question written by hand, placed behind the cursor. */
-function ownQuestion() {
-  const id = freshId('k');
-  const [a, b] = [freshId('a'), freshId('a')];
-  const check = { id, kind: 'choice' as const, lessonId: lesson.value!.id, stem: 'What do you ask?', key: a, evidence: [], level: 'apply' as const, difficulty: 0.4, options: [{ id: a, text: 'The right answer', feedback: { code: 'right' as const, quotes: [] } }, { id: b, text: 'A wrong answer', feedback: { code: 'own' as const, quotes: [] } }] };
-  if (!desk.change('new question', [{ type: 'insert', kind: 'check', parent: desk.course!.id, after: desk.course!.checks.at(-1)?.id ?? null, node: check }])) return;
+function ownQuestion(make: (lessonId: string) => Check) {
+  const check = make(lesson.value!.id);
+  const { id } = check;
+  if (
+    !desk.change('new question', [
+      {
+        type: 'insert',
+        kind: 'check',
+        parent: desk.course!.id,
+        after: desk.course!.checks.at(-1)?.id ?? null,
+        node: check,
+      },
+    ])
+  )
+    return;
   editor.value?.insert([{ id: freshId('b'), kind: 'check', body: { checkId: id } }]);
   // What is typed next is the question.
   setTimeout(() => {
@@ -86,13 +135,72 @@ function ownQuestion() {
 const editing = () => desk.mayEdit;
 useActions([
   { id: 'l-draft', label: 'Draft this lesson', key: 'Alt+D', area: 'Lesson', when: editing, run: draft },
-  { id: 'l-look', label: 'Look at it as a learner, or at its evidence', key: 'Alt+V', area: 'Lesson', run: () => void (looking.value = !looking.value) },
-  { id: 'l-up', label: 'Part up', key: 'Alt+ArrowUp', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.move(-1) },
-  { id: 'l-down', label: 'Part down', key: 'Alt+ArrowDown', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.move(1) },
-  { id: 'l-del', label: 'Delete this part', key: 'Ctrl+Delete', within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.remove() },
-  ...TURNABLE.map((kind, at) => ({ id: `l-turn-${kind}`, label: `Turn into ${KINDS[kind].toLowerCase()}`, key: `Ctrl+Alt+${at + 1}`, within: 'page', area: 'Lesson', when: editing, run: () => editor.value?.turn(kind) })),
-  { id: 'l-question', label: 'Write a question here', key: 'Ctrl+Alt+Q', area: 'Lesson', when: editing, run: ownQuestion },
-  ...STATES.map(({ state: value, label }) => ({ id: `l-state-${value}`, label: `State: ${label.toLowerCase()}`, area: 'Lesson', when: editing, run: () => state(value) })),
+  {
+    id: 'l-look',
+    label: 'Look at it as a learner, or at its evidence',
+    key: 'Alt+V',
+    area: 'Lesson',
+    run: () => void (looking.value = !looking.value),
+  },
+  {
+    id: 'l-up',
+    label: 'Part up',
+    key: 'Alt+ArrowUp',
+    within: 'page',
+    area: 'Lesson',
+    when: editing,
+    run: () => editor.value?.move(-1),
+  },
+  {
+    id: 'l-down',
+    label: 'Part down',
+    key: 'Alt+ArrowDown',
+    within: 'page',
+    area: 'Lesson',
+    when: editing,
+    run: () => editor.value?.move(1),
+  },
+  {
+    id: 'l-del',
+    label: 'Delete this part',
+    key: 'Ctrl+Delete',
+    within: 'page',
+    area: 'Lesson',
+    when: editing,
+    run: () => editor.value?.remove(),
+  },
+  ...TURNABLE.map((kind, at) => ({
+    id: `l-turn-${kind}`,
+    label: `Turn into ${BLOCK_NODES[kind].label.toLowerCase()}`,
+    key: `Ctrl+Alt+${at + 1}`,
+    within: 'page',
+    area: 'Lesson',
+    when: editing,
+    run: () => editor.value?.turn(kind),
+  })),
+  {
+    id: 'l-picture',
+    label: 'Add a picture',
+    key: 'Ctrl+Alt+P',
+    area: 'Lesson',
+    when: editing,
+    run: () => picker.value?.click(),
+  },
+  {
+    id: 'l-question',
+    label: 'Write a question here',
+    key: 'Ctrl+Alt+Q',
+    area: 'Lesson',
+    when: editing,
+    run: () => ownQuestion(questions[0]!.make),
+  },
+  ...STATES.map(({ state: value, label }) => ({
+    id: `l-state-${value}`,
+    label: `State: ${label.toLowerCase()}`,
+    area: 'Lesson',
+    when: editing,
+    run: () => state(value),
+  })),
 ]);
 </script>
 
@@ -100,45 +208,200 @@ useActions([
   <div v-if="lesson" class="lesson">
     <div class="middle">
       <div class="head">
-        <div class="names"><h1 :data-node="lesson.id"><FieldInPlace :key="lesson.id" :value="lesson.title" :save="rename" required :readonly="!desk.mayEdit" maxlength="400" aria-label="Title of the lesson" /></h1><p class="small quiet"><PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min, {{ counted(figure?.checks ?? 0, ['check', 'checks']) }}<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template></p></div>
-        <div class="end"><UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking">As a learner</UButton><template v-if="desk.mayEdit">
-          <UDropdownMenu :items="addItems" :content="menu"><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu>
-          <UDropdownMenu :items="turnItems" :content="menu"><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu>
-          <UDropdownMenu :items="stateItems"><UButton color="neutral" variant="outline">{{ stateLabel(lesson.state) }}</UButton></UDropdownMenu>
-          <UButton :variant="lesson.blocks.length ? 'outline' : 'solid'" :color="lesson.blocks.length ? 'neutral' : 'primary'" :disabled="going !== undefined" @click="draft">{{ going === 'now' ? 'Being drafted' : going ? 'Waits for its draft' : beside ? 'Draft beside it' : lesson.blocks.length ? 'Draft again' : 'Draft' }}</UButton>
-        </template></div>
+        <div class="names">
+          <h1 :data-node="lesson.id">
+            <FieldInPlace
+              :key="lesson.id"
+              :value="lesson.title"
+              :save="rename"
+              required
+              :readonly="!desk.mayEdit"
+              maxlength="400"
+              aria-label="Title of the lesson"
+            />
+          </h1>
+          <p class="small quiet">
+            <PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min,
+            {{ counted(figure?.checks ?? 0, ['check', 'checks'])
+            }}<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template>
+          </p>
+        </div>
+        <div class="end">
+          <UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking"
+            >As a learner</UButton
+          ><template v-if="desk.mayEdit">
+            <UDropdownMenu :items="addItems" :content="menu"
+              ><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu
+            >
+            <UDropdownMenu :items="turnItems" :content="menu"
+              ><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu
+            >
+            <UDropdownMenu :items="stateItems"
+              ><UButton color="neutral" variant="outline">{{ stateLabel(lesson.state) }}</UButton></UDropdownMenu
+            >
+            <UButton
+              :variant="lesson.blocks.length ? 'outline' : 'solid'"
+              :color="lesson.blocks.length ? 'neutral' : 'primary'"
+              :disabled="going !== undefined"
+              @click="draft"
+              >{{
+                going === 'now'
+                  ? 'Being drafted'
+                  : going
+                    ? 'Waits for its draft'
+                    : beside
+                      ? 'Draft beside it'
+                      : lesson.blocks.length
+                        ? 'Draft again'
+                        : 'Draft'
+              }}</UButton
+            >
+          </template>
+        </div>
       </div>
+      <input ref="picker" type="file" accept="image/*" multiple hidden aria-label="Pictures" @change="picked" />
+      <LazyLessonPicturesDialog
+        v-if="picturesWanted"
+        v-model:open="picturesOpen"
+        @take="(block: Block) => editor?.insert([block])"
+      />
       <LessonTakes :lesson="lesson" />
       <div class="scroll">
         <article :lang="desk.course!.language" :dir="desk.course!.direction">
           <p class="after">Afterwards you can</p>
-          <ul class="can"><li v-for="(objective, place) in objectives" :key="objective.id" :data-node="objective.id"><FieldInPlace :value="objective.text" :save="(words, was, group) => aim(objective.id, place, words, was, group)" lines :readonly="!desk.mayEdit" maxlength="600" aria-label="Afterwards the learner can" /></li>
-            <li v-if="objectives.length === 0"><FieldInPlace key="none" value="" :save="(words, was, group) => aim(undefined, 0, words, was, group)" lines :readonly="!desk.mayEdit" maxlength="600" aria-label="Afterwards the learner can" placeholder="not said yet" /></li></ul>
-          <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">Blank. Draft it from {{ lesson.plannedPassages.length ? `its ${counted(lesson.plannedPassages.length, ['passage', 'passages'])}` : 'what the sources say on its title' }}, or write.</p>
+          <ul class="can">
+            <li v-for="(objective, place) in objectives" :key="objective.id" :data-node="objective.id">
+              <FieldInPlace
+                :value="objective.text"
+                :save="(words, was, group) => aim(objective.id, place, words, was, group)"
+                lines
+                :readonly="!desk.mayEdit"
+                maxlength="600"
+                aria-label="Afterwards the learner can"
+              />
+            </li>
+            <li v-if="objectives.length === 0">
+              <FieldInPlace
+                key="none"
+                value=""
+                :save="(words, was, group) => aim(undefined, 0, words, was, group)"
+                lines
+                :readonly="!desk.mayEdit"
+                maxlength="600"
+                aria-label="Afterwards the learner can"
+                placeholder="not said yet"
+              />
+            </li>
+          </ul>
+          <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">
+            Blank. Draft it from
+            {{
+              lesson.plannedPassages.length
+                ? `its ${counted(lesson.plannedPassages.length, ['passage', 'passages'])}`
+                : 'what the sources say on its title'
+            }}, or write.
+          </p>
           <LessonSlots v-if="lesson.blocks.length === 0" :lesson="lesson" />
-          <LessonEditor :key="lesson.id" ref="editor" :lesson="lesson" @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)" />
+          <LessonEditor
+            :key="lesson.id"
+            ref="editor"
+            :lesson="lesson"
+            @at="(mark: EvidenceMark['attrs'] | null) => (evidence = mark)"
+          />
         </article>
       </div>
     </div>
     <LessonPreview v-if="looking" :lesson="lesson" @close="looking = false" />
-    <EvidencePane v-else :lesson="lesson" :evidence="evidence" :changed="changed" @pull="(blocks: Block[]) => editor?.insert(blocks)" @replace="(id: string, text: string, attrs: EvidenceMark['attrs']) => editor?.replaceSentence(id, text, attrs)" />
+    <EvidencePane
+      v-else
+      :lesson="lesson"
+      :evidence="evidence"
+      :changed="changed"
+      @pull="(blocks: Block[]) => editor?.insert(blocks)"
+      @replace="(id: string, text: string, attrs: EvidenceMark['attrs']) => editor?.replaceSentence(id, text, attrs)"
+    />
   </div>
-  <div v-else class="empty"><h2>This lesson is not here</h2><p>It was deleted, or belongs to another course. Look in the <NuxtLink class="link" :to="`/course/${desk.course!.id}/bin`">bin</NuxtLink>.</p></div>
+  <div v-else class="empty">
+    <h2>This lesson is not here</h2>
+    <p>
+      It was deleted, or belongs to another course. Look in the
+      <NuxtLink class="link" :to="`/course/${desk.course!.id}/bin`">bin</NuxtLink>.
+    </p>
+  </div>
 </template>
 
 <style scoped>
-.lesson { flex: 1; display: flex; min-width: 0; min-height: 0; }
-.middle { flex: 1; display: flex; flex-direction: column; min-width: 0; }
-.names { min-width: 0; }
-.names { flex: 1; }
-.names h1 :deep(input) { margin-left: -4px; }
-.names p { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.head .end { flex: none; white-space: nowrap; }
-.scroll { flex: 1; overflow-y: auto; }
-article { max-width: 640px; margin: 0 auto; padding: 22px 8px 0 34px; }
-.after { font: 600 12.5px var(--font-sans); color: var(--ink-2); }
-.can { font-family: var(--font-read); font-size: 15.5px; margin: 2px 0 18px -4px; }
-.can :deep(textarea) { display: block; line-height: 1.45; }
-.blank { margin-bottom: 10px; }
-@media (max-width: 1000px) { .lesson { flex-direction: column; } }
+.lesson {
+  flex: 1;
+  display: flex;
+  min-width: 0;
+  min-height: 0;
+}
+.middle {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.names {
+  min-width: 0;
+}
+.names {
+  flex: 1;
+}
+.names h1 :deep(input) {
+  margin-left: -4px;
+}
+.names p {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.head .end {
+  flex: none;
+  white-space: nowrap;
+}
+.scroll {
+  flex: 1;
+  overflow-y: auto;
+}
+article {
+  max-width: 640px;
+  margin: 0 auto;
+  padding: 22px 8px 0 34px;
+}
+.after {
+  font: 600 12.5px var(--font-sans);
+  color: var(--ink-2);
+}
+.can {
+  font-family: var(--font-read);
+  font-size: 15.5px;
+  margin: 2px 0 18px -4px;
+}
+.can :deep(textarea) {
+  display: block;
+  line-height: 1.45;
+}
+.blank {
+  margin-bottom: 10px;
+}
+@media (max-width: 1000px) {
+  .lesson {
+    flex-direction: column;
+  }
+}
+@media (max-width: 640px) {
+  .head,
+  .head .end {
+    flex-wrap: wrap;
+  }
+  .head .end {
+    flex: 1 1 100%;
+    margin-left: 0;
+  }
+  .names {
+    flex-basis: 100%;
+  }
+}
 </style>

@@ -9,4 +9,5 @@ export default defineEventHandler((event) =>
     const { jobs } = installation();
     jobs.stop(idOf(event, 'course'), idOf(event, 'job'));
     return inWords(jobs.ofCourse(idOf(event, 'course')));
-  }));
+  }),
+);

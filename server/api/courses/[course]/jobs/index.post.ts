@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { LessonsInput } from '../../../../../core/course/input';
+import { LessonsInput } from '../../../../inputs/course';
 import { installation } from '../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
 import { inWords } from '../../../../words/jobs';
@@ -11,4 +11,5 @@ export default defineEventHandler((event) =>
     const { jobs } = installation();
     const id = idOf(event, 'course');
     return { job: jobs.start(id, lessons, personOf(event).id), jobs: inWords(jobs.ofCourse(id)) };
-  }));
+  }),
+);

@@ -11,4 +11,5 @@ export default defineEventHandler((event) =>
     const number = learners.remove(course, idOf(event, 'learner'), whole);
     audit.note(now(), person, whole ? 'learner-removed' : 'learner-unnamed', course, `${number} events`);
     return {};
-  }));
+  }),
+);

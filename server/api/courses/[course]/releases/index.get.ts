@@ -8,4 +8,5 @@ export default defineEventHandler((event) =>
     const { releases } = installation();
     const id = idOf(event, 'course');
     return { releases: releases.list(id), link: releases.link(id), meaning: releases.meaning(id) };
-  }));
+  }),
+);

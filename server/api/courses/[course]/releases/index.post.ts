@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { ReleaseInput, rulesFrom } from '../../../../../core/learning/input';
+import { ReleaseInput, rulesFrom } from '../../../../inputs/learning';
 import { installation } from '../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
 
@@ -12,4 +12,5 @@ export default defineEventHandler((event) =>
     const made = releases.make(id, { note: note.trim(), access, rules: rulesFrom(rules), move }, person);
     audit.note(now(), person, 'release', id, `${made.number} ${access}`);
     return made;
-  }));
+  }),
+);

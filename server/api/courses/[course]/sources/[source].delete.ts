@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     if (!sources.detach(course, source)) refuse({ code: 'no-such-source' });
     audit.note(now(), personOf(event).id, 'source-removed', source, course);
     return {};
-  }));
+  }),
+);

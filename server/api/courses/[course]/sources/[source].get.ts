@@ -4,7 +4,10 @@ import { usesOf } from '../../../../../core/course/uses';
 import { installation } from '../../../../utils/installation';
 import { answering, idOf, personOf, refuse } from '../../../../utils/request';
 
-/** A source to read: sections, passages, claims, where the course stands on its passages, and how other courses of the person corrected its reading. */
+/**
+ * A source to read: sections, passages, claims, where the course stands on its passages, and how other courses of the
+ * person corrected its reading.
+ */
 export default defineEventHandler((event) =>
   answering(() => {
     const { courses, sources } = installation();
@@ -13,6 +16,13 @@ export default defineEventHandler((event) =>
     const { course } = courses.load(id);
     const uses = usesOf(course);
     const others = sources.usedIn(personOf(event).id).filter((row) => row.source_id === sourceId && row.id !== id);
-    const elsewhere = others.map(({ id, title }) => ({ title, corrections: correctedElsewhere(course, courses.load(id).course, sourceId) })).filter(({ corrections }) => corrections.length > 0);
-    return { ...held, uses: Object.fromEntries(held.source.passages.flatMap(({ id }) => (uses.has(id) ? [[id, uses.get(id)!]] : []))), elsewhere };
-  }));
+    const elsewhere = others
+      .map(({ id, title }) => ({ title, corrections: correctedElsewhere(course, courses.load(id).course, sourceId) }))
+      .filter(({ corrections }) => corrections.length > 0);
+    return {
+      ...held,
+      uses: Object.fromEntries(held.source.passages.flatMap(({ id }) => (uses.has(id) ? [[id, uses.get(id)!]] : []))),
+      elsewhere,
+    };
+  }),
+);

@@ -13,6 +13,12 @@ export default defineEventHandler((event) =>
     const person = personOf(event).id;
     return sources.ofCourse(id).map((row) => {
       const source = sources.read(row.id, row.version)!.source;
-      return { ...row, may: sources.mayOf(row.id, person), used: source.passages.filter((passage) => uses.has(passage.id)).length, strip: stripOf(source, uses) };
+      return {
+        ...row,
+        may: sources.mayOf(row.id, person),
+        used: source.passages.filter((passage) => uses.has(passage.id)).length,
+        strip: stripOf(source, uses),
+      };
     });
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { TextSourceInput } from '../../../../../core/course/input';
+import { TextSourceInput } from '../../../../inputs/course';
 import { noted } from '../../../../utils/noted';
 import { installation } from '../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf, refuse } from '../../../../utils/request';
@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     const { title, text } = await bodyAs(event, TextSourceInput);
     const added = await installation().sources.addText(idOf(event, 'course'), title, text, personOf(event).id);
     return added.ok ? noted(event, added) : refuse(added.problem);
-  }));
+  }),
+);

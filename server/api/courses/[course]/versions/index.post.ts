@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { VersionInput } from '../../../../../core/course/input';
+import { VersionInput } from '../../../../inputs/course';
 import { installation } from '../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
 
@@ -8,4 +8,5 @@ export default defineEventHandler((event) =>
   answering(async () => {
     const { name } = await bodyAs(event, VersionInput);
     return { id: installation().courses.nameVersion(idOf(event, 'course'), name, personOf(event).id) };
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { AccessInput } from '../../../../../../core/learning/input';
+import { AccessInput } from '../../../../../inputs/learning';
 import { installation } from '../../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../../../utils/request';
 
@@ -10,6 +10,13 @@ export default defineEventHandler((event) =>
     const { releases, audit, now } = installation();
     const id = idOf(event, 'course');
     const row = releases.setAccess(id, idOf(event, 'release'), access, withdrawn);
-    audit.note(now(), personOf(event).id, withdrawn ? 'release-withdrawn' : 'release-access', id, `${row.number} ${access}`);
+    audit.note(
+      now(),
+      personOf(event).id,
+      withdrawn ? 'release-withdrawn' : 'release-access',
+      id,
+      `${row.number} ${access}`,
+    );
     return row;
-  }));
+  }),
+);

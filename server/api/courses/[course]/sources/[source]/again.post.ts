@@ -15,4 +15,5 @@ export default defineEventHandler((event) =>
       audit.note(now(), personOf(event).id, 'source-version', idOf(event, 'source'));
     }
     return meaningFor(courses.load(id).course, newer);
-  }));
+  }),
+);

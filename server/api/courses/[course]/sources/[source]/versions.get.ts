@@ -8,4 +8,5 @@ export default defineEventHandler((event) =>
     const { sources } = installation();
     const [course, source, person] = [idOf(event, 'course'), idOf(event, 'source'), personOf(event).id];
     return { may: sources.mayOf(source, person), versions: sources.versions(course, source, person) };
-  }));
+  }),
+);

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3';
-import { SinceInput } from '../../../../../../core/course/input';
+import { SinceInput } from '../../../../../inputs/course';
 import { installation } from '../../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../../../utils/request';
 
@@ -10,4 +10,5 @@ export default defineEventHandler((event) =>
     const { courses } = installation();
     const [id, person] = [idOf(event, 'course'), personOf(event).id];
     return { ...courses.backTo(id, idOf(event, 'version'), person, since), ...courses.undoable(id, person) };
-  }));
+  }),
+);

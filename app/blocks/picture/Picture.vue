@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { NodeViewContent, NodeViewWrapper, nodeViewProps } from '@tiptap/vue-3';
+import { computed } from 'vue';
+import type { MediaRef } from '~~/core/document/media';
+import { mediaAt } from '~/composables/useMedia';
+import { useCourse } from '~/stores/course';
+
+/** A picture on the page: its caption is typed under it, what it shows beside it. */
+const props = defineProps(nodeViewProps);
+const desk = useCourse();
+const ref = computed(() => props.node.attrs.picture as MediaRef);
+const decorative = computed(() => props.node.attrs.decorative === true);
+const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).trim() === '');
+</script>
+
+<template>
+  <NodeViewWrapper as="figure" class="up-picture">
+    <img
+      :src="`${mediaAt(desk.course!.id)}/${ref.hash}`"
+      :alt="decorative ? '' : String(node.attrs.alt)"
+      :width="ref.width"
+      :height="ref.height"
+      data-drag-handle
+    />
+    <NodeViewContent as="figcaption" data-hint="Caption" :class="{ none: node.content.size === 0 }" />
+    <div v-if="desk.mayEdit" contenteditable="false" class="alt small">
+      <label
+        ><span :class="{ decide: wanted }">What it shows</span
+        ><input
+          :value="node.attrs.alt"
+          :disabled="decorative"
+          maxlength="1000"
+          placeholder="for who cannot see it"
+          @input="updateAttributes({ alt: ($event.target as HTMLInputElement).value })"
+      /></label>
+      <label class="only"
+        ><input
+          type="checkbox"
+          :checked="decorative"
+          @change="updateAttributes({ decorative: ($event.target as HTMLInputElement).checked })"
+        />only decorative</label
+      >
+    </div>
+  </NodeViewWrapper>
+</template>
+
+<style scoped>
+.alt {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+  margin-top: 4px;
+  font-family: var(--font-sans);
+  color: var(--ink-2);
+}
+.alt label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  white-space: nowrap;
+}
+.alt label:first-child {
+  flex: 1 1 200px;
+  min-width: 0;
+}
+.alt input:not([type]) {
+  flex: 1;
+  min-width: 0;
+  min-height: 26px;
+  padding: 1px 6px;
+  border: 1px solid var(--hair);
+  border-radius: 3px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+.alt input:disabled {
+  color: var(--ink-3);
+  background: var(--paper);
+}
+figcaption.none::before {
+  content: attr(data-hint);
+  color: var(--ink-3);
+  float: left;
+  height: 0;
+  pointer-events: none;
+}
+</style>

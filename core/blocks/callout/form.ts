@@ -1,0 +1,22 @@
+import { richText, type RichText } from '../../document/rich-text';
+import { list, object, oneOf } from '../../document/shape';
+import type { BlockForm } from '../form';
+
+/** What a callout is for; `experience` is told by somebody who does the work, in their own words. */
+export const CALLOUT_TONES = ['note', 'tip', 'warning', 'example', 'experience'] as const;
+
+export type CalloutTone = (typeof CALLOUT_TONES)[number];
+
+/** A few sentences set apart. */
+export interface CalloutBody {
+  tone: CalloutTone;
+  paragraphs: RichText[];
+}
+
+export const callout: BlockForm<CalloutBody> = {
+  body: object({ tone: oneOf(...CALLOUT_TONES), paragraphs: list(richText, { min: 1 }) }),
+  texts: (body) => body.paragraphs,
+  mapTexts: (body, change) => ({ ...body, paragraphs: body.paragraphs.map(change) }),
+  prose: true,
+  fromTexts: (texts) => [{ tone: 'note', paragraphs: texts }],
+};

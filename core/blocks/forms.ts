@@ -1,0 +1,80 @@
+import { textOf, type PassageRange, type RichText } from '../document/rich-text';
+import { callout, type CalloutBody } from './callout/form';
+import { check, type CheckBody } from './check/form';
+import { code, type CodeBody } from './code/form';
+import type { BlockForm } from './form';
+import { heading, type HeadingBody } from './heading/form';
+import { list, type ListBody } from './list/form';
+import { picture, type PictureBody } from './picture/form';
+import { steps, type StepsBody } from './steps/form';
+import { summary, type SummaryBody } from './summary/form';
+import { table, type TableBody } from './table/form';
+import { terms, type TermsBody } from './terms/form';
+import { text, type TextBody } from './text/form';
+
+/** Bodies by kind: the one list of what a lesson's page can be made of. */
+export interface BlockBodies {
+  text: TextBody;
+  heading: HeadingBody;
+  list: ListBody;
+  steps: StepsBody;
+  callout: CalloutBody;
+  summary: SummaryBody;
+  terms: TermsBody;
+  table: TableBody;
+  code: CodeBody;
+  picture: PictureBody;
+  check: CheckBody;
+}
+
+export type BlockKind = keyof BlockBodies;
+
+/** One part of a lesson's page. */
+export type Block = {
+  [Kind in BlockKind]: { id: string; kind: Kind; body: BlockBodies[Kind]; evidence?: PassageRange[] };
+}[BlockKind];
+
+export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
+  text,
+  heading,
+  list,
+  steps,
+  callout,
+  summary,
+  terms,
+  table,
+  code,
+  picture,
+  check,
+};
+
+/** What is known of a block's kind, whatever the kind. */
+export function formOf(block: Pick<Block, 'kind'>): BlockForm<unknown> {
+  return BLOCKS[block.kind] as BlockForm<unknown>;
+}
+
+/** Every rich text of a block, in reading order. */
+export function blockTexts(block: Block): RichText[] {
+  return formOf(block).texts(block.body);
+}
+
+/** The block with every rich text put through a function. */
+export function mapBlockTexts(block: Block, change: (text: RichText) => RichText): Block {
+  return { ...block, body: formOf(block).mapTexts(block.body, change) } as Block;
+}
+
+/** A block's words without any marks, as a list shows them and a search finds them. */
+export function plainText(block: Block): string {
+  const form = formOf(block);
+  return form.text?.(block.body) ?? form.texts(block.body).map(textOf).filter(Boolean).join('\n');
+}
+
+/** The check that has its place in a block. */
+export function checkIn(block: Block): string | undefined {
+  return formOf(block).check?.(block.body);
+}
+
+/** Ids of the checks on a page, in order. */
+export function checksOn(page: { blocks: readonly Block[] }): string[] {
+  return page.blocks.flatMap((block) => checkIn(block) ?? []);
+}

@@ -1,0 +1,32 @@
+import { callout } from './callout/page';
+import { check } from './check/page';
+import { code } from './code/page';
+import { heading } from './heading/page';
+import { list } from './list/page';
+import { picture } from './picture/page';
+import { steps } from './steps/page';
+import { summary } from './summary/page';
+import { table } from './table/page';
+import { terms } from './terms/page';
+import { text } from './text/page';
+import type { Block, BlockBodies, BlockKind } from './forms';
+import type { BlockPage, PageView } from './page';
+
+const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
+  text,
+  heading,
+  list,
+  steps,
+  callout,
+  summary,
+  terms,
+  table,
+  code,
+  picture,
+  check,
+};
+
+/** A block as HTML. */
+export function blockHtml(block: Block, view: PageView): string {
+  return (PAGES[block.kind] as BlockPage<unknown>)(block.body, view, block.evidence ?? []);
+}

@@ -1,0 +1,98 @@
+import { shortHash } from '../../../document/id';
+import type { Claim } from '../../../knowledge';
+import { writtenLike } from '../../../language/en/quantities';
+import type { Candidate, QuestionForm, QuestionMatter } from '../form';
+
+const NOT_A_LIMIT =
+  /\b(?:about|around|roughly|approximately|nearly|almost|last (?:year|month|week|quarter)|on average|typically|usually|for example|for instance|e\.g\.|such as|version|released|since \d|in (?:19|20)\d\d|one in|once in|most of|tens of|hundreds of)\b/i;
+const LIMITING =
+  /\b(?:at least|at most|up to|no more than|not more than|no less than|no later than|within|less than|more than|fewer than|longer than|later than|maximum|minimum|limit|must|should|may|exceed|only|every|for|after|above|below|under|over|until)\b/i;
+
+/**
+ * "Which figure belongs in the gap?": limits, deadlines and amounts. Wrong figures are others of the same unit in the
+ * sources, then multiples.
+ */
+export const numberQuestions: QuestionForm = {
+  asks: ({ kind, quantity, leaning }) => kind === 'figure' && quantity !== undefined && !leaning,
+  ask,
+};
+
+function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
+  const { text } = claim;
+  const quantity = claim.quantity!;
+  if (!pack.questions) return undefined;
+  const words = text.split(/\s+/).length;
+  const rest = text.slice(0, quantity.from) + text.slice(quantity.to);
+  if (
+    words < 7 ||
+    words > 34 ||
+    NOT_A_LIMIT.test(text) ||
+    !LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from)) ||
+    /[`{}<>|]|https?:/.test(text) ||
+    /^(?:other|another|some other|the other|in that|only then)\b/i.test(text)
+  )
+    return undefined;
+  if (rest.toLowerCase().includes(quantity.text.toLowerCase())) return undefined;
+  if (quantity.value <= 0 || quantity.value === 1 || /^one\b/i.test(quantity.text)) return undefined;
+  // Another passage that says nearly the same with another figure: then neither is sure to be right.
+  if (course.isContradicted(claim)) return undefined;
+  const inSentence = new Set((rest.match(/\d[\d,.]*/g) ?? []).map((number) => Number(number.replace(/,/g, ''))));
+  const wrong = wrongFigures(quantity.value, course.values(quantity.unit), claim.id)
+    // A share of more than the whole gives itself away.
+    .filter((value) => !inSentence.has(value) && !(quantity.unit === 'percent' && value > 100))
+    .map((value) => ({ value, text: withValue(quantity, value) }))
+    .filter((option) => option.text !== quantity.text && !rest.toLowerCase().includes(option.text.toLowerCase()));
+  if (wrong.length < 3) return undefined;
+  const stem = pack.questions.whichFigure(
+    `${text.slice(0, quantity.from)}_____${text.slice(quantity.to)}`.replace(/\s+/g, ' '),
+  );
+  const modal = /\b(?:must|should|may not|at least|at most|up to|no later than|within|no more than)\b/i.test(text);
+  return {
+    form: 'number',
+    claim,
+    stem,
+    right: quantity.text,
+    wrong: wrong.slice(0, 3).map((option) => ({ ...option, code: 'other-figure' as const, quotes: [] })),
+    value: quantity.value,
+    level: 'recall',
+    difficulty: 0.35,
+    score: 0.72 + (modal ? 0.1 : 0) - (words > 28 ? 0.05 : 0),
+    reasons: [modal ? 'limit' : 'amount'],
+  };
+}
+
+/**
+ * Three figures around the right one: how many lie below it is settled by the claim's id, so that its place tells
+ * nothing.
+ */
+function wrongFigures(value: number, inSources: readonly number[], id: string): number[] {
+  const known = inSources
+    .filter((other) => other !== value && other / value <= 5 && value / other <= 5)
+    .sort((a, b) => Math.abs(Math.log(a / value)) - Math.abs(Math.log(b / value)) || a - b);
+  const made =
+    value <= 4
+      ? [value - 2, value - 1, value + 1, value + 2, value + 3, value * 2]
+      : [value / 2, value / 3, value / 4, value * 2, value * 3, value * 1.5, value * 4];
+  const good = (other: number) =>
+    other > 0 &&
+    other !== value &&
+    (Number.isInteger(other) || (!Number.isInteger(value) && Number.isInteger(other * 2)));
+  const below = [...known.filter((other) => other < value), ...made.filter((other) => other < value)].filter(good);
+  const above = [...known.filter((other) => other > value), ...made.filter((other) => other > value)].filter(good);
+  const wanted = shortHash(id, 4).charCodeAt(3) % 4;
+  const low = unique(below).slice(0, wanted);
+  const high = unique(above).slice(0, 3 - low.length);
+  return [...low, ...high, ...unique(below).slice(low.length)].slice(0, 5);
+}
+
+function unique(values: readonly number[]): number[] {
+  return [...new Set(values)];
+}
+
+function withValue(quantity: NonNullable<Claim['quantity']>, value: number): string {
+  const number = /^[£$€]?([\d,.]+|[a-z]+(?:-[a-z]+)?(?: and a half)?)/i.exec(quantity.text)!;
+  const currency = /^[£$€]/.exec(quantity.text)?.[0] ?? '';
+  let unit = quantity.text.slice(number[0].length);
+  if (value === 1) unit = unit.replace(/([a-z]{3,})s\b(?!.*s\b)/, '$1');
+  return currency + writtenLike(value, quantity.worded) + unit;
+}

@@ -1,0 +1,34 @@
+import type { FunctionalComponent } from 'vue';
+import type { Block, BlockBodies, BlockKind } from '../../core/blocks/forms';
+import { callout } from './callout';
+import { code } from './code';
+import { heading } from './heading';
+import { list } from './list';
+import { picture } from './picture';
+import { steps } from './steps';
+import { summary } from './summary';
+import { table } from './table';
+import { terms } from './terms';
+import { text } from './text';
+import type { BlockPart, PartView } from './part';
+
+/** The kinds that are shown as they are; a check has a life of its own on the page. */
+type ShownKind = Exclude<BlockKind, 'check'>;
+
+const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
+  text,
+  heading,
+  list,
+  steps,
+  callout,
+  summary,
+  terms,
+  table,
+  code,
+  picture,
+};
+
+/** One block of a page. */
+export const BlockView: FunctionalComponent<{ block: Block; view: PartView }> = ({ block, view }) =>
+  block.kind === 'check' ? null : (PARTS[block.kind] as BlockPart<unknown>)(block.body, view);
+BlockView.props = ['block', 'view'];

@@ -1,0 +1,28 @@
+import { defineEventHandler } from 'h3';
+import { installation } from '../../../../utils/installation';
+import { answering, idOf } from '../../../../utils/request';
+
+/** The pictures that a course's sources hold, in their order, each with its caption. */
+export default defineEventHandler((event) =>
+  answering(() => {
+    const { sources } = installation();
+    return sources.keys(idOf(event, 'course')).flatMap(({ id, version }) => {
+      const source = sources.read(id, version)?.source;
+      const passages = new Map(source?.passages.map((passage) => [passage.id, passage]));
+      // The same picture may stand in a source often; it is offered once, as it stands there first.
+      const pictures = new Map(source?.pictures.toReversed().map((picture) => [picture.hash, picture]));
+      return [...pictures.values()].toReversed().map(({ hash, alt, caption, near }) => {
+        // What it stands on: its caption, or the passage it stands by.
+        const passage = passages.get(caption ?? near ?? '');
+        return {
+          source: id,
+          title: source!.title,
+          hash,
+          alt,
+          ...(caption && passage && { caption: passage.text }),
+          ...(passage && { evidence: [{ id: passage.id, from: 0, to: passage.text.length }] }),
+        };
+      });
+    });
+  }),
+);

@@ -1,0 +1,123 @@
+import 'reflect-metadata';
+import { plainToInstance, Transform, Type, type ClassConstructor } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Min,
+  ValidateNested,
+  validateSync,
+  type ValidationError,
+} from 'class-validator';
+import { ID_PATTERN } from '../../core/document/id';
+import type { Operation } from '../../core/course/operations';
+import type { Problem, Result } from '../../core/document/problem';
+
+/** Signs of the longest label. */
+const LABEL = 80;
+
+/** A change as a screen sends it; the operation itself is checked when it is made. */
+export class ChangeInput {
+  @IsString() @Matches(ID_PATTERN) id!: string;
+  @IsString() @Matches(ID_PATTERN) group!: string;
+  @IsObject() operation!: Operation;
+}
+
+export class ChangesInput {
+  @IsInt() @Min(0) since!: number;
+  /** What undo calls it: shortened, since words are not refused for the sake of their label. */
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? label(value) : value))
+  @IsOptional()
+  @IsString()
+  what?: string;
+  @IsArray() @ArrayMaxSize(3000) @ValidateNested({ each: true }) @Type(() => ChangeInput) changes!: ChangeInput[];
+}
+
+/** A label, shortened to what undo has room for; none for an empty one. */
+function label(text: string): string | undefined {
+  const signs = [...text];
+  return (signs.length > LABEL ? `${signs.slice(0, LABEL - 1).join('')}…` : text) || undefined;
+}
+
+export class SinceInput {
+  @IsInt() @Min(0) since!: number;
+}
+
+export class LessonsInput {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(5000)
+  @IsString({ each: true })
+  @Matches(ID_PATTERN, { each: true })
+  lessons!: string[];
+}
+
+export class NewCourseInput {
+  @IsString() @Length(1, 200) title!: string;
+  @IsOptional() @IsIn(['en', 'de', 'fr', 'es']) language?: string;
+}
+
+export class VersionInput {
+  @IsString() @Length(1, 120) name!: string;
+}
+
+export class TextSourceInput {
+  @IsString() @Length(1, 200) title!: string;
+  @IsString() @Length(1, 1_000_000) text!: string;
+}
+
+export class LinkInput {
+  @IsString() @Length(8, 2000) address!: string;
+  @IsBoolean() below!: boolean;
+}
+
+/** A video that is linked to, with what is said in it. */
+export class VideoInput {
+  @IsString() @Length(8, 2000) address!: string;
+  @IsString() @Length(1, 200) title!: string;
+  @IsString() @Length(1, 2_000_000) transcript!: string;
+}
+
+export class FromShelfInput {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(500)
+  @IsString({ each: true })
+  @Matches(ID_PATTERN, { each: true })
+  sources!: string[];
+}
+
+export class FieldInput {
+  @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @Length(1, 200, { each: true }) field!: string[];
+}
+
+export class PutAwayInput {
+  @IsBoolean() away!: boolean;
+}
+
+/**
+ * Checks what was sent against its class; unknown fields are refused. The problem names the first field that is wrong.
+ */
+export function checkInput<T extends object>(kind: ClassConstructor<T>, value: unknown): Result<T> {
+  const input = plainToInstance(kind, value);
+  if (typeof input !== 'object' || input === null || Array.isArray(input))
+    return { ok: false, problem: { code: 'bad-input' } };
+  const [error] = validateSync(input, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  return error ? { ok: false, problem: problemOf(error) } : { ok: true, value: input };
+}
+
+function problemOf(error: ValidationError, path = ''): Problem {
+  const place = path ? `${path}.${error.property}` : error.property;
+  const [inner] = error.children ?? [];
+  return inner
+    ? problemOf(inner, place)
+    : { code: 'bad-input', parameters: { rule: Object.keys(error.constraints ?? {})[0] ?? '' }, place };
+}

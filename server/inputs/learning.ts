@@ -1,0 +1,107 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
+import { ID_PATTERN, NAME_PATTERN } from '../../core/document/id';
+import type { LearnerEvent } from '../../core/learning/progress';
+import type { Rules } from '../../core/learning/rules';
+
+/** A response is some plain data of at most so many characters as JSON. */
+const RESPONSE_MOST = 20_000;
+const SMALL = {
+  name: 'small',
+  validator: { validate: (value: unknown) => JSON.stringify(value).length <= RESPONSE_MOST },
+};
+
+/** How a release is taken, as a screen sends it. */
+export class RulesInput {
+  @IsIn(['read', 'answered', 'passed']) lesson!: Rules['lesson']['kind'];
+  @IsIn(['lessons', 'passed']) course!: Rules['course']['kind'];
+  @IsNumber() @Min(0.01) @Max(1) share!: number;
+  @IsIn(['free', 'forced']) order!: Rules['order'];
+  @IsOptional() @IsInt() @Min(1) @Max(3) tries?: number;
+}
+
+export class ReleaseInput {
+  @IsString() @MaxLength(400) note!: string;
+  @IsIn(['people', 'link', 'nobody']) access!: 'people' | 'link' | 'nobody';
+  @ValidateNested() @Type(() => RulesInput) rules!: RulesInput;
+  @IsBoolean() move!: boolean;
+}
+
+export class AccessInput {
+  @IsIn(['people', 'link', 'nobody']) access!: 'people' | 'link' | 'nobody';
+  @IsBoolean() withdrawn!: boolean;
+}
+
+export class BeginInput {
+  @IsOptional() @IsString() @Length(1, 80) @Matches(NAME_PATTERN) name?: string;
+}
+
+export class ReturnInput {
+  @IsString() @Matches(/^[\w-]{16,80}$/) key!: string;
+  /** Whether the place is taken; otherwise only whose it is is said. */
+  @IsOptional() @IsBoolean() take?: boolean;
+}
+
+export class EventInput {
+  @IsString() @Matches(ID_PATTERN) id!: string;
+  @IsIn(['read', 'answer']) kind!: 'read' | 'answer';
+  @IsString() @Matches(ID_PATTERN) lesson!: string;
+  @IsOptional() @IsString() @Matches(ID_PATTERN) check?: string;
+  /** As the check's kind has it; it is held against the check where it is marked. */
+  @IsOptional() @ValidateBy(SMALL) response?: unknown;
+  /** What pages opened before checks had kinds send as the response. */
+  @IsOptional() @IsString() @Matches(ID_PATTERN) option?: string;
+  /** Milliseconds UTC by the learner's clock. */
+  @IsInt() @Min(0) @Max(8.64e15) at!: number;
+}
+
+export class EventsInput {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => EventInput)
+  events!: EventInput[];
+}
+
+/** The rules a screen's choice stands for. */
+export function rulesFrom({ lesson, course, share, order, tries }: RulesInput): Rules {
+  return {
+    lesson: lesson === 'passed' ? { kind: lesson, share } : { kind: lesson },
+    course: course === 'passed' ? { kind: course, share } : { kind: course },
+    order,
+    tries: tries ?? null,
+  };
+}
+
+/** An event as it was sent; undefined for an answer without check or response. */
+export function eventFrom({
+  id,
+  kind,
+  lesson,
+  check,
+  option,
+  response = option,
+  at,
+}: EventInput): (LearnerEvent & { at: number }) | undefined {
+  if (kind === 'read') return { id, kind, lesson, at };
+  return check !== undefined && response !== undefined ? { id, kind, lesson, check, response, at } : undefined;
+}

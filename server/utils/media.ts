@@ -1,0 +1,54 @@
+import { createReadStream, statSync } from 'node:fs';
+import {
+  getRequestHeader,
+  getRouterParam,
+  send,
+  sendStream,
+  setResponseHeaders,
+  setResponseStatus,
+  type H3Event,
+} from 'h3';
+import parseRange from 'range-parser';
+import { MEDIA_HASH, type PictureType } from '../../core/document/media';
+import { refuse } from './request';
+
+/** The hash an address names. */
+export function mediaHash(event: H3Event): string {
+  const hash = getRouterParam(event, 'hash') ?? '';
+  return MEDIA_HASH.test(hash) ? hash : refuse({ code: 'no-such-media', place: hash.slice(0, 80) });
+}
+
+/**
+ * Sends a file of media under the type its bytes were found to be of, whole or the part that was asked for (RFC 9110,
+ * 14). It never changes, so whoever may have it keeps it; opened by itself it can do nothing.
+ */
+export function sendMedia(
+  event: H3Event,
+  { path, type }: { path: string; type: PictureType; name: string },
+): Promise<void> {
+  const { size } = statSync(path);
+  const asked = getRequestHeader(event, 'range');
+  const ranges = asked ? parseRange(size, asked) : undefined;
+  const part = Array.isArray(ranges) && ranges.type === 'bytes' && ranges.length === 1 ? ranges[0] : undefined;
+  setResponseHeaders(event, {
+    'content-type': type,
+    'content-disposition': 'inline',
+    'accept-ranges': 'bytes',
+    'cache-control': 'private, max-age=31536000, immutable',
+  });
+  if (ranges === -1) {
+    setResponseStatus(event, 416);
+    setResponseHeaders(event, { 'content-range': `bytes */${size}`, 'cache-control': 'no-store' });
+    return send(event, '');
+  }
+  if (part) {
+    setResponseStatus(event, 206);
+    setResponseHeaders(event, {
+      'content-range': `bytes ${part.start}-${part.end}/${size}`,
+      'content-length': String(part.end - part.start + 1),
+    } as Record<string, string>);
+    return sendStream(event, createReadStream(path, part));
+  }
+  setResponseHeaders(event, { 'content-length': String(size) } as Record<string, string>);
+  return sendStream(event, createReadStream(path));
+}

@@ -1,0 +1,39 @@
+import type { Block } from '../core/blocks/forms';
+import { plainRun } from '../core/document/rich-text';
+import { anId } from './builders';
+
+const text = plainRun('Some words.');
+
+/** What a page can be made of: a new kind gets its line here, and every test that asks all kinds asks it, too. */
+export const A_BLOCK_OF_EVERY_KIND: Block[] = [
+  { id: anId('b1'), kind: 'heading', body: { level: 2, text } },
+  { id: anId('b2'), kind: 'text', body: { text } },
+  {
+    id: anId('b3'),
+    kind: 'list',
+    body: {
+      ordered: true,
+      items: [
+        { depth: 0, text },
+        { depth: 1, text },
+      ],
+    },
+  },
+  { id: anId('b4'), kind: 'table', body: { header: [text, text], rows: [[text, []]] } },
+  { id: anId('b5'), kind: 'steps', body: { steps: [{ text, detail: [text] }, { text }] } },
+  { id: anId('b6'), kind: 'callout', body: { tone: 'warning', paragraphs: [text] } },
+  { id: anId('b7'), kind: 'code', body: { code: 'x = 1' }, evidence: [{ id: anId('p'), from: 0, to: 5 }] },
+  { id: anId('b8'), kind: 'terms', body: { terms: [{ term: 'word', text }] } },
+  { id: anId('b9'), kind: 'summary', body: { points: [text] } },
+  {
+    id: anId('b12'),
+    kind: 'picture',
+    body: {
+      picture: { hash: 'ab'.repeat(32), type: 'image/png', width: 640, height: 480 },
+      alt: 'A ladder on a wall',
+      caption: text,
+    },
+    evidence: [{ id: anId('p'), from: 0, to: 5 }],
+  },
+  { id: anId('b10'), kind: 'check', body: { checkId: anId('check') } },
+];
