@@ -6,6 +6,7 @@ const text = plainRun('Some words.');
 
 /** What a page can be made of: a new kind gets its line here, and every test that asks all kinds asks it, too. */
 export const A_BLOCK_OF_EVERY_KIND: Block[] = [
+  { id: anId('b11'), kind: 'quote', body: { paragraphs: [text, text], by: 'Ada' } },
   { id: anId('b1'), kind: 'heading', body: { level: 2, text } },
   { id: anId('b2'), kind: 'text', body: { text } },
   {

@@ -8,6 +8,7 @@ import { code } from './code';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
+import { quote } from './quote';
 import { steps } from './steps';
 import { summary } from './summary';
 import { table } from './table';
@@ -23,6 +24,7 @@ export const BLOCK_NODES: { [Kind in BlockKind]: BlockNode<BlockBodies[Kind]> } 
   steps,
   callout,
   summary,
+  quote,
   terms,
   table,
   code,

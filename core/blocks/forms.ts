@@ -6,6 +6,7 @@ import type { BlockForm } from './form';
 import { heading, type HeadingBody } from './heading/form';
 import { list, type ListBody } from './list/form';
 import { picture, type PictureBody } from './picture/form';
+import { quote, type QuoteBody } from './quote/form';
 import { steps, type StepsBody } from './steps/form';
 import { summary, type SummaryBody } from './summary/form';
 import { table, type TableBody } from './table/form';
@@ -20,6 +21,7 @@ export interface BlockBodies {
   steps: StepsBody;
   callout: CalloutBody;
   summary: SummaryBody;
+  quote: QuoteBody;
   terms: TermsBody;
   table: TableBody;
   code: CodeBody;
@@ -41,6 +43,7 @@ export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
   steps,
   callout,
   summary,
+  quote,
   terms,
   table,
   code,

@@ -4,6 +4,7 @@ import { code } from './code/page';
 import { heading } from './heading/page';
 import { list } from './list/page';
 import { picture } from './picture/page';
+import { quote } from './quote/page';
 import { steps } from './steps/page';
 import { summary } from './summary/page';
 import { table } from './table/page';
@@ -19,6 +20,7 @@ const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
   steps,
   callout,
   summary,
+  quote,
   terms,
   table,
   code,

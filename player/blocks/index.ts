@@ -5,6 +5,7 @@ import { code } from './code';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
+import { quote } from './quote';
 import { steps } from './steps';
 import { summary } from './summary';
 import { table } from './table';
@@ -22,6 +23,7 @@ const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
   steps,
   callout,
   summary,
+  quote,
   terms,
   table,
   code,
