@@ -1,9 +1,10 @@
 import { CHECK_KINDS, type Check, type CheckKind, type CheckKinds } from '~~/core/checks/forms';
 import { choice } from './choice';
 import type { CheckEditor } from './editor';
+import { truth } from './truth';
 
 /** Every kind of check as the desk knows it, in the order they are offered in. */
-export const CHECK_EDITORS: { [Kind in CheckKind]: CheckEditor<CheckKinds[Kind]> } = { choice };
+export const CHECK_EDITORS: { [Kind in CheckKind]: CheckEditor<CheckKinds[Kind]> } = { choice, truth };
 
 /** What can be written by hand: what it is called, and a new one for a lesson. `id` gives ids by their letter. */
 export function newChecks(id: (letter: string) => string): {

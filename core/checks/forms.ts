@@ -1,6 +1,7 @@
 import { FRAME, type Fields } from './check';
 import { choice, type ChoiceCheck } from './choice/form';
 import type { CheckForm } from './form';
+import { truth, type TruthCheck } from './truth/form';
 
 export type { Quote } from './check';
 export type { ChoiceCheck, Option } from './choice/form';
@@ -8,6 +9,7 @@ export type { ChoiceCheck, Option } from './choice/form';
 /** Checks by kind: the one list of what learners can be asked. */
 export interface CheckKinds {
   choice: ChoiceCheck;
+  truth: TruthCheck;
 }
 
 export type CheckKind = keyof CheckKinds;
@@ -15,7 +17,7 @@ export type CheckKind = keyof CheckKinds;
 /** Anything that asks the learner. */
 export type Check = CheckKinds[CheckKind];
 
-const CHECKS: { [Kind in CheckKind]: CheckForm<CheckKinds[Kind]> } = { choice };
+const CHECKS: { [Kind in CheckKind]: CheckForm<CheckKinds[Kind]> } = { choice, truth };
 
 export const CHECK_KINDS = Object.keys(CHECKS) as CheckKind[];
 

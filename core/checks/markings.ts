@@ -2,15 +2,18 @@ import { idFrom } from '../document/id';
 import { choice, type ChoiceSecret, type ChoiceView } from './choice/marking';
 import type { Check, CheckKind, CheckKinds } from './forms';
 import type { BitReader, BitWriter, CheckMarking, Feedback, Interaction, Mark } from './marking';
+import { truth, type TruthSecret } from './truth/marking';
 
 export type { BitReader, BitWriter, Feedback, Interaction, Mark } from './marking';
 
 /** What a learner gets of a check of each kind, and what is kept from them. */
 export interface CheckViews {
   choice: ChoiceView;
+  truth: object;
 }
 interface CheckSecrets {
   choice: ChoiceSecret;
+  truth: TruthSecret;
 }
 
 /** A check as a learner gets it: no key, no feedback, no evidence. */
@@ -26,6 +29,7 @@ type Marking = CheckMarking<Check, unknown, unknown, unknown>;
 // The responses of a kind are its own matter: outside of its folder nobody looks into one.
 const MARKINGS: { [Kind in CheckKind]: CheckMarking<CheckKinds[Kind], CheckViews[Kind], CheckSecrets[Kind], never> } = {
   choice: choice as CheckMarking<CheckKinds['choice'], ChoiceView, ChoiceSecret, never>,
+  truth: truth as CheckMarking<CheckKinds['truth'], object, TruthSecret, never>,
 };
 const markingOf = ({ kind }: { kind: CheckKind }) => MARKINGS[kind] as unknown as Marking;
 

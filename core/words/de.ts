@@ -31,6 +31,8 @@ export const de: Words = {
   rightAnswer: 'richtig',
   right: 'Das ist richtig.',
   wrong: 'Das ist nicht richtig.',
+  isTrue: 'Richtig',
+  isFalse: 'Falsch',
   partly: 'Teilweise richtig: {share} %.',
   toBeMarked: 'Festgehalten. Ein Mensch bewertet es.',
   triesLeft: 'Versuche übrig: {left}',

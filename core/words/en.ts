@@ -31,6 +31,8 @@ export const en: Words = {
   rightAnswer: 'right',
   right: 'That is right.',
   wrong: 'That is not right.',
+  isTrue: 'True',
+  isFalse: 'False',
   partly: 'Partly right: {share} %.',
   toBeMarked: 'Kept. A person will mark it.',
   triesLeft: 'Tries left: {left}',

@@ -31,6 +31,8 @@ export const es: Words = {
   rightAnswer: 'correcta',
   right: 'Es correcto.',
   wrong: 'No es correcto.',
+  isTrue: 'Verdadero',
+  isFalse: 'Falso',
   partly: 'En parte correcto: {share} %.',
   toBeMarked: 'Guardado. Lo evaluará una persona.',
   triesLeft: 'Intentos restantes: {left}',

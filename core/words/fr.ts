@@ -31,6 +31,8 @@ export const fr: Words = {
   rightAnswer: 'juste',
   right: 'C’est juste.',
   wrong: 'Ce n’est pas juste.',
+  isTrue: 'Vrai',
+  isFalse: 'Faux',
   partly: 'En partie juste : {share} %.',
   toBeMarked: 'Gardé. Une personne l’évaluera.',
   triesLeft: 'Essais restants : {left}',

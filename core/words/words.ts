@@ -33,6 +33,8 @@ export interface Words {
   rightAnswer: string;
   right: string;
   wrong: string;
+  isTrue: string;
+  isFalse: string;
   partly: string;
   toBeMarked: string;
   triesLeft: string;

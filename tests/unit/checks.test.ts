@@ -13,13 +13,27 @@ import { checkHtml } from '../../core/checks/pages';
 import type { PageView } from '../../core/blocks/page';
 import type { Problem } from '../../core/document/problem';
 import { wordsFor } from '../../core/words';
-import { aCheck } from '../builders';
+import type { TruthCheck } from '../../core/checks/truth/form';
+import { aCheck, anId } from '../builders';
+
+const A_STATEMENT: TruthCheck = {
+  id: anId('statement'),
+  kind: 'truth',
+  lessonId: anId('First one'),
+  stem: 'Ladders go back first.',
+  answer: true,
+  quotes: [],
+  evidence: [],
+  level: 'recall',
+  difficulty: 0.3,
+};
 
 /** A check of each kind, what platforms are told of its right answer, and what is no response to it. */
 const EVERY_KIND: {
   [Kind in CheckKind]: { check: Extract<Check, { kind: Kind }>; type: Interaction['type']; bad: unknown[] };
 } = {
   choice: { check: aCheck('choice'), type: 'choice', bad: ['nothing', '__proto__', 1, null, undefined, {}, []] },
+  truth: { check: A_STATEMENT, type: 'true-false', bad: ['true', 0, 1, null, undefined, {}, []] },
 };
 
 const view: PageView = {
