@@ -1,5 +1,4 @@
 import { resolve } from 'node:path';
-import { isMainThread } from 'node:worker_threads';
 import { courseDesk } from '../desk/courses';
 import { interviewDesk } from '../desk/interview';
 import { learnerDesk } from '../desk/learners';
@@ -26,7 +25,7 @@ import { clearLeftovers } from '../desk/leftovers';
 /** Everything a data folder holds, opened once. */
 export function openInstallation(folder: string) {
   // What is written is its user's alone.
-  if (isMainThread) process.umask(0o077);
+  process.umask(0o077);
   const db = openDatabase(folder);
   clearLeftovers(folder);
   const now = () => Date.now();

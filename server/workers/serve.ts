@@ -1,4 +1,3 @@
-import { parentPort, workerData } from 'node:worker_threads';
 import { ProblemError } from '../../core/document/problem';
 import { openForReading, type Db } from '../database/open';
 import type { TaskAnswer, TaskMessage, TaskTable } from './asker';
@@ -7,7 +6,7 @@ import type { TaskAnswer, TaskMessage, TaskTable } from './asker';
 export function serveTasks<Tasks extends TaskTable<Tasks>>(run: {
   [Name in keyof Tasks]: (given: Tasks[Name]['given']) => Tasks[Name]['made'];
 }): void {
-  parentPort!.on('message', ({ number, name, given }: TaskMessage<Tasks>) => {
+  process.on('message', ({ number, name, given }: TaskMessage<Tasks>) => {
     let answer: TaskAnswer;
     try {
       answer = { number, ok: true, made: run[name](given) };
@@ -17,13 +16,15 @@ export function serveTasks<Tasks extends TaskTable<Tasks>>(run: {
           ? { number, ok: false, problem: error.problem }
           : { number, ok: false, fault: (error as Error).stack ?? String(error) };
     }
-    parentPort!.postMessage(answer);
+    process.send!(answer);
   });
+  // A server that was killed leaves no worker behind.
+  process.on('disconnect', () => process.exit());
 }
 
 let db: Db | undefined;
 
 /** The worker's own connection to the data folder, for reading only. */
 export function database(): Db {
-  return (db ??= openForReading((workerData as { folder: string }).folder));
+  return (db ??= openForReading(process.argv[2]));
 }

@@ -247,6 +247,7 @@ test('a server killed again and again while it drafts, releases, reads files and
   const made = file
     .prepare('select id, number, document from release where course_id = ? order by number')
     .all(demo) as { id: string; number: number; document: string }[];
+  expect(file.pragma('integrity_check', { simple: true })).toBe('ok');
   file.close();
   expect(new Set(kept).size).toBe(kept.length);
   expect(kept.filter((id) => answers.includes(id))).toEqual(answers);
