@@ -53,23 +53,17 @@ const boundaries = {
       const target = source.startsWith('~~/')
         ? source.slice(3).split('/')
         : relative(root, resolve(dirname(context.filename), source)).split('/');
-      if (place[0] === 'app' && ['server', 'cli', 'eval', 'tests', 'demo'].includes(target[0]))
+      const isType = node.importKind === 'type' || node.exportKind === 'type';
+      // Of the server the desk knows what it answers, and runs nothing.
+      if (place[0] === 'app' && target[0] === 'server' && !isType)
+        context.report({ node, message: 'the desk may not run server' });
+      if (place[0] === 'app' && ['cli', 'eval', 'tests', 'demo'].includes(target[0]))
         context.report({ node, message: `the desk may not import ${target[0]}` });
-      if (
-        place[0] === 'app' &&
-        target[0] === 'core' &&
-        node.importKind !== 'type' &&
-        !FOR_THE_DESK.includes(roomOf(target))
-      )
+      if (place[0] === 'app' && target[0] === 'core' && !isType && !FOR_THE_DESK.includes(roomOf(target)))
         context.report({ node, message: `the desk may not run core/${target[1]}` });
       if (place[0] === 'player' && !['core', 'player'].includes(target[0]))
         context.report({ node, message: `the player may not import ${target[0]}` });
-      if (
-        place[0] === 'player' &&
-        target[0] === 'core' &&
-        node.importKind !== 'type' &&
-        !FOR_THE_PLAYER.includes(roomOf(target))
-      )
+      if (place[0] === 'player' && target[0] === 'core' && !isType && !FOR_THE_PLAYER.includes(roomOf(target)))
         context.report({ node, message: `the player may not run core/${target[1]}` });
       if (place[0] === 'core' && target[0] !== 'core')
         context.report({ node, message: `core may not import ${target[0]}` });

@@ -22,6 +22,7 @@ import { openInstallation } from '../server/utils/installation';
 import { playerFiles } from '../server/player';
 import { aLearnersCourse } from '../tests/builders';
 import { briefFrom } from '../core/brief/given';
+import { startDrafting } from '../server/jobs/drafting';
 
 const LEARNERS = 200;
 const PORT = '3419';
@@ -189,7 +190,7 @@ async function drafting(): Promise<void> {
   const small: number[] = [];
   delay.enable();
   const start = performance.now();
-  desk.jobs.start(id, lessons, owner);
+  startDrafting(desk, id, lessons, owner);
   let going = true;
   void desk.jobs.idle().then(() => void (going = false));
   while (going) {

@@ -9,12 +9,13 @@ import { sql as understood } from './migrations/0004-understood';
 import { sql as trust } from './migrations/0005-trust';
 import { sql as responses } from './migrations/0006-responses';
 import { sql as media } from './migrations/0007-media';
+import { sql as jobs } from './migrations/0008-jobs';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media];
+const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media, jobs];
 
 export const DATA_VERSION = MIGRATIONS.length;
 

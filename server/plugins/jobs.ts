@@ -1,20 +1,17 @@
-import { openedOrNot } from '../utils/installation';
+import { openedOrNot, whenOpened } from '../utils/installation';
 
 /** Milliseconds that a server takes at most to stop, with pages open and readers at work. */
 const STOPS_WITHIN = 1500;
 
 /**
- * What was being drafted or made searchable when the server stopped is gone on with, and sources understood by an
- * earlier state of the program are understood anew, once this server stands: before, it does not know where its own
- * files lie.
+ * What was being worked on or made searchable when the server stopped is gone on with, and sources understood by an
+ * earlier state of the program are understood anew, once the installation stands.
  */
 export default defineNitroPlugin(() => {
-  setImmediate(() => {
-    const desks = openedOrNot();
-    if (!desks) return;
-    desks.jobs.resume();
-    desks.search.fill();
-    desks.sources.renewClaims().catch((error: unknown) => console.error(error));
+  whenOpened(({ jobs, search, sources }) => {
+    jobs.resume();
+    search.fill();
+    sources.renewClaims().catch((error: unknown) => console.error(error));
   });
   const stop = () => {
     // Open pages would keep it for as long as they look; every confirmed change is on the disk already.

@@ -1,17 +1,15 @@
 import { startSite } from '../standins/site';
-import { openedOrNot } from '../utils/installation';
+import { whenOpened } from '../utils/installation';
 
 /**
  * In a demo folder, a small site of its own stands in for pages of the web; it alone may be fetched from this machine.
  * It keeps its place from start to start, so that its links can be fetched again.
  */
-export default defineNitroPlugin(
-  () =>
-    void setImmediate(async () => {
-      const desks = openedOrNot();
-      if (!desks?.demo.isFolder) return;
-      const { address } = await startSite(Number(process.env.PORT ?? 3000) + 1000);
-      desks.allowed.add(new URL(address).host);
-      desks.site.address = address;
-    }),
+export default defineNitroPlugin(() =>
+  whenOpened(async ({ demo, allowed, site }) => {
+    if (!demo.isFolder) return;
+    const { address } = await startSite(Number(process.env.PORT ?? 3000) + 1000);
+    allowed.add(new URL(address).host);
+    site.address = address;
+  }),
 );

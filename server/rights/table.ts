@@ -56,6 +56,7 @@ export const RIGHTS: readonly [method: string, pattern: string, right: Right, bo
   ['GET', '/api/courses/:course/events', 'reader'],
   ['GET', '/api/courses/:course/jobs', 'reader'],
   ['POST', '/api/courses/:course/jobs', 'author', 'list'],
+  ['POST', '/api/courses/:course/jobs/:job', 'author'],
   ['DELETE', '/api/courses/:course/jobs/:job', 'author'],
   ['GET', '/api/courses/:course/lessons/:lesson/unused', 'reader'],
   ['POST', '/api/courses/:course/media', 'author', 'file'],

@@ -14,7 +14,8 @@ import { openDatabase } from '../database/open';
 import { auditIn } from '../database/audit';
 import { peopleIn } from '../database/people';
 import { drafterFor } from '../drafting/drafter';
-import { draftJobs } from '../jobs/drafting';
+import { draftingKind } from '../jobs/drafting';
+import { jobQueue } from '../jobs/queue';
 import { say } from '../words/problems';
 import { signInTries } from '../rights/sign-in';
 import { ProblemError } from '../../core/document/problem';
@@ -66,7 +67,7 @@ export function openInstallation(folder: string) {
     stale: staleDesk(db, courses, sources),
     people,
     audit: auditIn(db),
-    jobs: draftJobs({ db, courses, sources, drafter, news, now }),
+    jobs: jobQueue({ db, news, now, kinds: { drafting: draftingKind({ db, courses, drafter, now }) } }),
     learners: learnerDesk(db, releases, news, now),
     tries: signInTries(db, now),
     rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<
@@ -96,6 +97,9 @@ export function installation() {
     opened = openInstallation(dataFolder());
     if (refused) console.log('The data folder can be used again.');
     refused = undefined;
+    const desks = opened;
+    // Once this call is over: before, the server does not know where its own files lie.
+    for (const work of begun) setImmediate(() => work(desks));
     return opened;
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error;
@@ -108,7 +112,18 @@ export function installation() {
 /** The folder the data lie in. */
 export const dataFolder = (): string => resolve(process.env.UPLIFT_DATA ?? 'data');
 
-/** The installation, or nothing while it cannot be opened: for what begins with the server. */
+const begun: ((desks: ReturnType<typeof openInstallation>) => void)[] = [];
+
+/**
+ * Does something once the installation stands: at the server's start, or later, when what was wrong with its folder is
+ * mended.
+ */
+export function whenOpened(work: (desks: ReturnType<typeof openInstallation>) => void): void {
+  begun.push(work);
+  setImmediate(openedOrNot);
+}
+
+/** The installation, or nothing while it cannot be opened. */
 export function openedOrNot() {
   try {
     return installation();

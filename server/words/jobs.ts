@@ -1,4 +1,4 @@
-import type { JobView } from '../jobs/drafting';
+import type { JobView } from '../jobs/queue';
 import { say } from './problems';
 
 /** Jobs with what went wrong put into words; the title stands before them already. */
@@ -11,3 +11,6 @@ export function inWords(jobs: readonly JobView[]) {
     })),
   }));
 }
+
+/** A job as the desk gets it. */
+export type JobAnswer = ReturnType<typeof inWords>[number];

@@ -69,7 +69,8 @@ const PROBLEMS: Record<string, Wording> = {
   'bad-log': () =>
     'what was kept of this course is damaged. Nothing else is. Stop the desk and run “npm run check”, then “npm run repair”.',
   'no-such-course': () => 'there is no such course, or you have no part in it.',
-  'no-such-job': () => 'this drafting is not known here.',
+  'no-such-job': () => 'this work is not known here.',
+  'nothing-left': () => 'nothing of it is left to do.',
   'no-such-release': () => 'this course has no such release.',
   'nothing-to-release': () => 'there is no lesson with text yet. Draft or write one first.',
   'no-such-link': () => 'there is no course at this address. Ask whoever gave it to you.',

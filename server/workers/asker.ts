@@ -22,9 +22,9 @@ export type TaskAnswer =
  * Asks a worker that reads a data folder; starts it at the first question, and again when it broke. One task at a time,
  * in order. `script` is its program, as built.
  *
- * A worker is a process, not a thread. The server's bundle has a copy of the database library of its own, and two copies
- * in one process undo each other's locks on the file (POSIX locks belong to the process): what one writes, the other
- * reads half, and takes for damaged.
+ * A worker is a process, not a thread. The server's bundle has a copy of the database library of its own, and two
+ * copies in one process undo each other's locks on the file (POSIX locks belong to the process): what one writes, the
+ * other reads half, and takes for damaged.
  */
 export function workerFor<Tasks extends TaskTable<Tasks>>(script: string, folder: string) {
   let worker: ChildProcess | undefined;

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
-import { useDrafting } from '~/stores/drafting';
+import { useJobs } from '~/stores/jobs';
 import { useFigures } from '~/stores/figures';
 import { useStale } from '~/stores/stale';
 import { useReleases } from '~/stores/releases';
@@ -11,7 +11,7 @@ import { useReleases } from '~/stores/releases';
 const route = useRoute();
 const desk = useCourse();
 const figures = useFigures();
-const drafting = useDrafting();
+const jobs = useJobs();
 const releases = useReleases();
 const stale = useStale();
 const sources = ref(0);
@@ -63,7 +63,7 @@ provide('sources-changed', countSources);
 
 useNews(() => (desk.course?.id === id.value ? id.value : undefined), {
   course: (revision) => void desk.hear(revision),
-  job: () => void drafting.load(),
+  job: () => void jobs.load(),
   learners: () => void (releases.learners && releases.loadLearners()),
 });
 useEventListener(document, 'visibilitychange', () => void desk.settleAll());
@@ -118,7 +118,7 @@ useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
       <PathProfile v-if="desk.lessons.length" :selected="selected" />
       <ShellTroubleLine v-model="desk.trouble" />
       <ShellConflicts />
-      <ShellDraftingLine />
+      <ShellJobsLine />
       <ShellStuckLine />
       <div class="columns">
         <ShellStepsList :sources="sources" />

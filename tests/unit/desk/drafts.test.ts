@@ -17,6 +17,7 @@ import { contentVersion } from '../../../core/source/assemble';
 import { validateSource } from '../../../core/source/validate';
 import { duplicate, exportArchive, importArchive } from '../../../server/desk/archive';
 import { courseRows } from '../../../server/desk/rows';
+import { startDrafting } from '../../../server/jobs/drafting';
 import { openInstallation } from '../../../server/utils/installation';
 import { inWords } from '../../../server/words/jobs';
 import { aBriefInput, aChange, INES, TOM } from '../../data';
@@ -54,7 +55,7 @@ async function outlinedFor(brief: ReturnType<typeof aBriefInput>, ...files: stri
 
 /** Drafts lessons and waits for them. */
 async function drafted(id: string, lessons: string[]) {
-  desk.jobs.start(id, lessons, INES);
+  startDrafting(desk, id, lessons, INES);
   await desk.jobs.idle();
 }
 
@@ -116,7 +117,7 @@ describe('a course on the desk', () => {
   it('never writes over a lesson that was edited while it was drafted: the draft lies beside it, to be taken', async () => {
     const { id } = await outlined('demo/files/coordinators-notes.md');
     const [lesson, other] = allLessons(desk.courses.load(id).course);
-    desk.jobs.start(id, [lesson.id, other.id], INES);
+    startDrafting(desk, id, [lesson.id, other.id], INES);
     desk.courses.post(
       id,
       [
@@ -180,7 +181,7 @@ describe('a course on the desk', () => {
     );
     clean.db.prepare('update course set revision = ? where id = ?').run(pinned, id);
     expect(clean.courses.load(id).course).toEqual(before);
-    clean.jobs.start(id, lessons, INES);
+    startDrafting(clean, id, lessons, INES);
     while (clean.jobs.ofCourse(id)[0].steps.filter((step) => step.state === 'done').length < 2)
       await new Promise((go) => setTimeout(go, 5));
     // As a crash: the lesson under way is lost, and nothing more is written.
@@ -205,8 +206,8 @@ describe('a course on the desk', () => {
     const lessons = allLessons(desk.courses.load(id).course).map((lesson) => lesson.id);
     const heard: string[] = [];
     const leave = desk.news.watch(id, (news) => heard.push(news.kind));
-    const job = desk.jobs.start(id, lessons, INES)!;
-    expect(desk.jobs.start(id, lessons.slice(0, 2), INES)).toBeUndefined();
+    const job = startDrafting(desk, id, lessons, INES)!;
+    expect(startDrafting(desk, id, lessons.slice(0, 2), INES)).toBeUndefined();
     while (!desk.jobs.ofCourse(id)[0].steps.some((step) => step.state === 'done'))
       await new Promise((go) => setTimeout(go, 5));
     desk.jobs.stop(id, job);
@@ -214,7 +215,7 @@ describe('a course on the desk', () => {
     leave();
     const [ended] = desk.jobs.ofCourse(id);
     expect(ended.state).toBe('stopped');
-    const done = ended.steps.filter((step) => step.state === 'done').map((step) => step.lesson_id);
+    const done = ended.steps.filter((step) => step.state === 'done').map((step) => step.item);
     expect(done.length).toBeLessThan(lessons.length);
     expect(
       allLessons(desk.courses.load(id).course)
@@ -253,8 +254,10 @@ describe('a course on the desk', () => {
     expect(inWords(desk.jobs.ofCourse(id))[0].steps[0].problem!.message).toMatch(
       /^The sources hold nothing that fits here/,
     );
-    expect(() => desk.jobs.start(id, ['lnosuchlesson'], INES)).toThrow('gone');
-    expect(() => desk.jobs.start(desk.courses.create('Empty', aBriefInput(), INES), [], INES)).toThrow('no-sources');
+    expect(() => startDrafting(desk, id, ['lnosuchlesson'], INES)).toThrow('gone');
+    expect(() => startDrafting(desk, desk.courses.create('Empty', aBriefInput(), INES), [], INES)).toThrow(
+      'no-sources',
+    );
   });
 
   it('shows unused passages that fit a lesson best first, and passages in their place', async () => {

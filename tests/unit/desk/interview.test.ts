@@ -4,6 +4,7 @@ import { allLessons } from '../../../core/course/course';
 import type { Operation } from '../../../core/course/operations';
 import { aBriefInput, aChange, anInstallation, INES } from '../../data';
 import { anId } from '../../builders';
+import { startDrafting } from '../../../server/jobs/drafting';
 
 const { desk } = anInstallation();
 const make = (id: string, operations: readonly Operation[]) => {
@@ -32,7 +33,7 @@ describe('a course from what its author knows', () => {
     expect(view.understood[slot.question].claims).toMatchObject({ step: 5, rule: expect.any(Number) });
     const lesson = allLessons(desk.courses.load(id).course).find((each) => each.id === slot.lesson)!;
     expect(lesson.plannedPassages).toHaveLength(view.understood[slot.question].passages);
-    desk.jobs.start(id, [lesson.id], INES);
+    startDrafting(desk, id, [lesson.id], INES);
     await desk.jobs.idle();
     const drafted = allLessons(desk.courses.load(id).course).find((each) => each.id === lesson.id)!;
     expect(drafted.blocks.map((block) => block.kind)).toContain('steps');

@@ -16,6 +16,7 @@ import { startSite } from '../../../server/standins/site';
 import { openInstallation } from '../../../server/utils/installation';
 import { aCourse, anId } from '../../builders';
 import { aBriefInput, aChange, INES } from '../../data';
+import { startDrafting } from '../../../server/jobs/drafting';
 
 const ROUTES: Record<string, RequestListener> = {
   '/page': (_, answer) =>
@@ -298,7 +299,8 @@ describe('links as sources', () => {
         0,
       );
       const lessons = allLessons(desk.courses.load(id).course);
-      desk.jobs.start(
+      startDrafting(
+        desk,
         id,
         lessons.map((lesson) => lesson.id),
         INES,

@@ -8,6 +8,7 @@ import { blockTexts } from '../../../core/blocks/forms';
 import { validateCourse } from '../../../core/course/validate';
 import { meaningFor } from '../../../server/words/newer';
 import { aBriefInput, aChange, anInstallation, INES } from '../../data';
+import { startDrafting } from '../../../server/jobs/drafting';
 
 const { folder, desk } = anInstallation();
 const TEXT = `# Returns
@@ -57,7 +58,8 @@ describe('a newer version of a source', () => {
       takeOutline(desk.courses.load(id).course, nodes).map((operation) => aChange(operation)),
       0,
     );
-    desk.jobs.start(
+    startDrafting(
+      desk,
       id,
       allLessons(desk.courses.load(id).course).map((lesson) => lesson.id),
       INES,

@@ -11,7 +11,7 @@ import { newChecks } from '~/checks';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
-import { useDrafting } from '~/stores/drafting';
+import { useJobs } from '~/stores/jobs';
 import { useFigures } from '~/stores/figures';
 import { counted, STATES, stateLabel } from '~/words/states';
 
@@ -30,10 +30,10 @@ const editor = ref<{
 } | null>(null);
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
 const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
-const drafting = useDrafting();
+const jobs = useJobs();
 /** The learner's look at the page, in the place of its evidence; kept from lesson to lesson. */
 const looking = useState('looking', () => false);
-const going = computed(() => (lesson.value ? drafting.waiting.get(lesson.value.id) : undefined));
+const going = computed(() => (lesson.value ? jobs.waiting.get(lesson.value.id) : undefined));
 const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
 const objectives = computed(
   () => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? [],
@@ -46,7 +46,7 @@ const changed = computed(() => {
   return found !== undefined && sentenceHash(found.text) !== found.mark.attrs.was;
 });
 
-const draft = () => void (lesson.value && !going.value && drafting.draft([lesson.value.id]));
+const draft = () => void (lesson.value && !going.value && jobs.draft([lesson.value.id]));
 /** A page with work of its author in it is not replaced: the draft comes to lie beside it. */
 const beside = computed(() => lesson.value !== undefined && isWorkedOn(lesson.value));
 function state(value: LessonState) {

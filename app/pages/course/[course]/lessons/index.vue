@@ -3,7 +3,7 @@ import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useStale } from '~/stores/stale';
 import { staleWords } from '~/words/sources';
-import { useDrafting } from '~/stores/drafting';
+import { useJobs } from '~/stores/jobs';
 import { useFigures } from '~/stores/figures';
 import { counted } from '~/words/states';
 
@@ -11,22 +11,22 @@ import { counted } from '~/words/states';
 const desk = useCourse();
 const figures = useFigures();
 const stale = useStale();
-const drafting = useDrafting();
+const jobs = useJobs();
 const chosen = ref(new Set<string>());
 const blank = computed(() => desk.lessons.filter((lesson) => lesson.blocks.length === 0).map((lesson) => lesson.id));
 const next = computed(() =>
   (chosen.value.size > 0
     ? desk.lessons.map((lesson) => lesson.id).filter((id) => chosen.value.has(id))
     : blank.value
-  ).filter((id) => !drafting.waiting.has(id)),
+  ).filter((id) => !jobs.waiting.has(id)),
 );
 
 async function draft() {
-  await drafting.draft(next.value);
+  await jobs.draft(next.value);
   chosen.value = new Set();
 }
 /** What is going on with a lesson, in words. */
-const going = (id: string) => ({ now: 'being drafted', waiting: 'waits for its draft' })[drafting.waiting.get(id)!];
+const going = (id: string) => ({ now: 'being drafted', waiting: 'waits for its draft' })[jobs.waiting.get(id)!];
 const toggle = (id: string) =>
   void (chosen.value = new Set(
     chosen.value.has(id) ? [...chosen.value].filter((each) => each !== id) : [...chosen.value, id],
@@ -37,7 +37,7 @@ useActions([
     label: 'Draft the chosen or blank lessons',
     key: 'Alt+D',
     area: 'Lessons',
-    when: () => desk.mayEdit && next.value.length > 0 && (chosen.value.size > 0 || drafting.running.length === 0),
+    when: () => desk.mayEdit && next.value.length > 0 && (chosen.value.size > 0 || jobs.running.length === 0),
     run: () => void draft(),
   },
 ]);
@@ -49,7 +49,7 @@ useActions([
       <h1>Lessons</h1>
       <span class="small quiet">{{ blank.length ? `${blank.length} blank` : 'every lesson has text' }}</span>
       <div v-if="desk.mayEdit" class="end">
-        <UButton v-if="next.length && (chosen.size || drafting.running.length === 0)" @click="draft">{{
+        <UButton v-if="next.length && (chosen.size || jobs.running.length === 0)" @click="draft">{{
           chosen.size
             ? `Draft ${counted(chosen.size, ['lesson', 'lessons'])}`
             : `Draft ${next.length === 1 ? 'the blank lesson' : `all ${next.length} blank lessons`}`

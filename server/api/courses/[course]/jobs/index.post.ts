@@ -1,5 +1,6 @@
 import { defineEventHandler } from 'h3';
 import { LessonsInput } from '../../../../inputs/course';
+import { startDrafting } from '../../../../jobs/drafting';
 import { installation } from '../../../../utils/installation';
 import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
 import { inWords } from '../../../../words/jobs';
@@ -8,8 +9,11 @@ import { inWords } from '../../../../words/jobs';
 export default defineEventHandler((event) =>
   answering(async () => {
     const { lessons } = await bodyAs(event, LessonsInput);
-    const { jobs } = installation();
+    const desks = installation();
     const id = idOf(event, 'course');
-    return { job: jobs.start(id, lessons, personOf(event).id), jobs: inWords(jobs.ofCourse(id)) };
+    return {
+      job: startDrafting(desks, id, lessons, personOf(event).id),
+      jobs: inWords(desks.jobs.ofCourse(id)),
+    };
   }),
 );
