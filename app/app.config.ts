@@ -14,6 +14,28 @@ export default defineAppConfig({
     },
     input: { slots: { base: 'rounded-[3px]' } },
     textarea: { slots: { base: 'rounded-[3px]' } },
+    select: {
+      slots: { base: 'rounded-[3px]', content: 'rounded-[3px]' },
+      variants: { size: { sm: { base: 'text-[13px]', item: 'text-[13px]' } } },
+    },
+    inputNumber: { slots: { base: 'rounded-[3px]' } },
+    checkbox: { slots: { base: 'rounded-[2px] ring-(--ink-3)' } },
+    radioGroup: {
+      slots: { fieldset: 'gap-y-1', base: 'ring-(--ink-3)', label: 'text-[14px] font-normal text-(--ink)' },
+    },
+    table: {
+      slots: {
+        root: 'overflow-visible',
+        base: 'lines',
+        caption: 'sr-only',
+        thead: '[&>tr]:hover:bg-transparent',
+        tbody: '[&>tr]:data-[selected=true]:bg-(--moss-faint) divide-y-0',
+        th: 'px-2 py-1.5 text-[13px] font-semibold text-(--ink-2)',
+        td: 'px-2 py-1.5 text-[14.5px] text-(--ink) whitespace-normal align-top',
+        separator: 'bg-(--hair)',
+        empty: 'py-4 text-left',
+      },
+    },
     modal: { slots: { overlay: 'bg-(--ink)/25', content: 'rounded-[4px] ring-(--hair)' } },
   },
 });

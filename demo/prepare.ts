@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { readArchive } from '../core/exchange/archive';
 import { importArchive } from '../server/desk/archive';
-import { demoNote } from '../server/standins/demo';
+import { demoNote } from '../server/demo';
 import { hashPassword } from '../server/rights/password';
 import { openInstallation } from '../server/utils/installation';
 import { addLearners } from './learners';

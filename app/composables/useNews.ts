@@ -1,3 +1,4 @@
+import { addressOf } from '~/client';
 /** What a window can be told about a course. */
 interface Listeners {
   course: (revision: number) => void;
@@ -28,7 +29,7 @@ export function useNews(course: () => string | undefined, listeners: Listeners):
     close();
     const id = course();
     if (!id || document.visibilityState === 'hidden') return;
-    stream = new EventSource(`/api/courses/${id}/events`);
+    stream = new EventSource(addressOf('GET /api/courses/:course/events', { course: id }));
     stream.addEventListener('course', (event) =>
       listeners.course((JSON.parse((event as MessageEvent<string>).data) as { revision: number }).revision),
     );

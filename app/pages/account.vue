@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { useSession } from '~/stores/session';
 import { counted } from '~/words/states';
 
@@ -29,12 +30,12 @@ const trying = (work: () => Promise<void>) => {
 };
 const load = () =>
   trying(async () => {
-    if (!session.person?.mustChange) rows.value = await $fetch<SessionLine[]>('/api/me/sessions');
+    if (!session.person?.mustChange) rows.value = await api('GET /api/me/sessions');
   });
 onMounted(load);
 const change = () =>
   trying(async () => {
-    await $fetch('/api/me/password', { method: 'PUT', body: { old: form.old, fresh: form.fresh } });
+    await api('PUT /api/me/password', { body: { old: form.old, fresh: form.fresh } });
     form.old = form.fresh = form.again = '';
     const first = session.person?.mustChange;
     await session.start();
@@ -45,12 +46,12 @@ const change = () =>
   });
 const end = (row: SessionLine) =>
   trying(async () => {
-    await $fetch(`/api/me/sessions/${row.id}`, { method: 'DELETE' });
+    await api('DELETE /api/me/sessions/:session', { session: row.id });
     await load();
   });
 const endAll = () =>
   trying(async () => {
-    await $fetch('/api/me/sessions', { method: 'DELETE' });
+    await api('DELETE /api/me/sessions');
     await load();
   });
 useHead({ title: 'Your account – Uplift Path' });

@@ -1,18 +1,10 @@
 <script setup lang="ts">
+import { api, type AnswerOf } from '~/client';
 import { useDebounceFn } from '@vueuse/core';
-import Papa from 'papaparse';
 import { troubleOf } from '~/composables/useApi';
 import { AUDIT } from '~/words/audit';
 
-interface Line {
-  id: number;
-  made_at: number;
-  person: string | null;
-  what: string;
-  about: string | null;
-  title: string | null;
-  detail: string | null;
-}
+type Line = AnswerOf<'GET /api/audit'>[number];
 
 /** What happened that somebody may have to answer for; for owners. */
 const KINDS: Record<string, string[]> = {
@@ -27,6 +19,7 @@ const KINDS: Record<string, string[]> = {
   ],
   'People and rights': [
     'person-added',
+    'letter-sent',
     'person-removed',
     'standing-changed',
     'rights-offered',
@@ -70,7 +63,7 @@ let latest = 0;
 async function load(from?: number) {
   const mine = ++latest;
   try {
-    const found = await $fetch<Line[]>('/api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
+    const found = await api('GET /api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
     if (mine !== latest) return;
     lines.value = from ? [...(lines.value ?? []), ...found] : found;
     more.value = found.length === PAGE;
@@ -83,27 +76,25 @@ const later = useDebounceFn(() => void load(), 250);
 watch(asked, () => void later());
 onMounted(async () => {
   void load();
-  const answer = await $fetch<{ people: { id: string; name: string }[] }>('/api/people').catch(() => ({ people: [] }));
+  const answer = await api('GET /api/people').catch(() => ({ people: [] }));
   people.value = [
     { value: 'all', label: 'Everybody' },
     ...answer.people.map(({ id, name }) => ({ value: id, label: name })),
   ];
 });
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' });
-/**
- * Everything that fits the filter, as a table for other programs. What could be taken for a formula there is written as
- * text.
- */
+/** Everything that fits the filter, as a table for other programs. */
 const save = () =>
   trying(async () => {
     const all: Line[] = [];
     for (let from: number | undefined; ;) {
-      const found = await $fetch<Line[]>('/api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
+      const found = await api('GET /api/audit', { query: { ...asked.value, ...(from && { before: from }) } });
       all.push(...found);
       from = found.at(-1)?.id;
       if (found.length < PAGE) break;
     }
-    const csv = Papa.unparse(
+    saveCsv(
+      'audit.csv',
       all.map((line) => ({
         time: new Date(line.made_at).toISOString(),
         who: line.person ?? '',
@@ -111,13 +102,7 @@ const save = () =>
         about: line.title ?? line.about ?? '',
         detail: line.detail ?? '',
       })),
-      { escapeFormulae: true },
     );
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
-    link.download = 'audit.csv';
-    link.click();
-    URL.revokeObjectURL(link.href);
   });
 useHead({ title: 'Audit – Uplift Path' });
 </script>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { useActions } from '~/actions/registry';
 import { freshId, troubleOf } from '~/composables/useApi';
 import { sendLeftBehind, useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
 import { dayOf } from '~/words/dates';
 import { counted } from '~/words/states';
-import type { Answer } from '~/sync/server';
 import type { CourseRow as Row, Lately } from '~~/core/course/row';
 
 const session = useSession();
@@ -28,23 +28,23 @@ const deleting = ref<Row | null>(null);
 const load = () =>
   trying(async () => {
     [rows.value, invitations.value, removed.value, lately.value] = await Promise.all([
-      $fetch<Row[]>('/api/courses'),
-      $fetch<typeof invitations.value>('/api/invitations'),
-      $fetch<typeof removed.value>('/api/bin'),
-      $fetch<Lately[]>('/api/lately'),
+      api('GET /api/courses'),
+      api('GET /api/invitations'),
+      api('GET /api/bin'),
+      api('GET /api/lately'),
     ]);
     if (removed.value.length === 0) inBin.value = false;
   });
 const reply = (course: string, accept: boolean) =>
   trying(async () => {
-    await $fetch(`/api/invitations/${course}`, { method: 'POST', body: { accept } });
+    await api('POST /api/invitations/:invitation', { invitation: course, body: { accept } });
     await load();
   });
 const remove = () =>
   trying(async () => {
     const row = deleting.value!;
     deleting.value = null;
-    await $fetch(`/api/courses/${row.id}`, { method: 'DELETE' });
+    await api('DELETE /api/courses/:course', { course: row.id });
     await load();
   });
 const rename = () =>
@@ -55,11 +55,11 @@ const rename = () =>
       {
         id: freshId('x'),
         group: freshId('g'),
-        operation: { type: 'set', id: row.id, field: 'title', value: title.trim(), was: row.title },
+        operation: { type: 'set' as const, id: row.id, field: 'title', value: title.trim(), was: row.title },
       },
     ];
-    const { refused } = await $fetch<Answer>(`/api/courses/${row.id}/operations`, {
-      method: 'POST',
+    const { refused } = await api('POST /api/courses/:course/operations', {
+      course: row.id,
       body: { since: row.revision, what: 'title', changes },
     });
     await load();
@@ -71,15 +71,15 @@ const rename = () =>
   });
 const duplicate = (row: Row) =>
   trying(async () => {
-    await $fetch(`/api/courses/${row.id}/copy`, {
-      method: 'POST',
+    await api('POST /api/courses/:course/copy', {
+      course: row.id,
       body: { title: `${row.title.slice(0, 390)} (copy)` },
     });
     await load();
   });
 const bringBack = (id: string) =>
   trying(async () => {
-    await $fetch(`/api/bin/${id}`, { method: 'POST' });
+    await api('POST /api/bin/:removed', { removed: id });
     await load();
   });
 onMounted(async () => {
@@ -101,10 +101,7 @@ function begin(step: string) {
 }
 async function make() {
   try {
-    const { id } = await $fetch<{ id: string }>('/api/courses', {
-      method: 'POST',
-      body: { title: title.value.trim() },
-    });
+    const { id } = await api('POST /api/courses', { body: { title: title.value.trim() } });
     await navigateTo(`/course/${id}/${then}`);
   } catch (error) {
     trouble.value = troubleOf(error);
@@ -115,11 +112,7 @@ async function bring(event: Event) {
   const [file] = (event.target as HTMLInputElement).files ?? [];
   if (!file) return;
   try {
-    const { id } = await $fetch<{ id: string }>('/api/archives', {
-      method: 'POST',
-      body: file,
-      headers: { 'content-type': 'application/octet-stream' },
-    });
+    const { id } = await api('POST /api/archives', { body: file });
     await navigateTo(`/course/${id}/outline`);
   } catch (error) {
     trouble.value = troubleOf(error);

@@ -1,28 +1,40 @@
 <script setup lang="ts">
+import { useTimeoutPoll } from '@vueuse/core';
+import { api, type AnswerOf } from '~/client';
+import type { ListColumn } from '~/components/list/column';
 import { useSession } from '~/stores/session';
 
-interface Row {
-  id: string;
-  name: string;
-  login: string;
-  role: 'owner' | 'member';
-}
+type Row = AnswerOf<'GET /api/people'>['people'][number];
 
 /** Who may sign in here; for owners. */
 const session = useSession();
 const rows = ref<Row[] | null>(null);
 const orphans = ref<{ id: string; title: string }[]>([]);
 const byOneClick = ref(false);
+const mail = ref({ standsIn: true, where: '' });
+const search = ref('');
 const { trouble, trying: tried } = useTrying();
 const said = ref('');
-const form = reactive({ name: '', login: '', password: '' });
-/** Whose password is being set, or who is being taken out. */
+const form = reactive({ name: '', login: '', mail: '', password: '', by: 'letter' as 'letter' | 'password' });
+/** Whose password is being set, who gets a letter, or who is being taken out. */
 const resetting = ref<Row | null>(null);
+const writing = ref<Row | null>(null);
 const leaving = ref<Row | null>(null);
 const fresh = ref('');
 const STANDINGS = [
   { value: 'owner', label: 'owns this installation' },
   { value: 'member', label: 'member' },
+] as const;
+const WAYS = [
+  { value: 'letter', label: 'They get a letter with a link and choose a password' },
+  { value: 'password', label: 'You give them a first password' },
+];
+const COLUMNS: ListColumn<Row>[] = [
+  { key: 'name', label: 'Name', value: (row) => row.name },
+  { key: 'login', label: 'Signs in as', value: (row) => row.login },
+  { key: 'mail', label: 'Mail', value: (row) => row.mail ?? '' },
+  { key: 'role', label: 'Standing', value: (row) => row.role },
+  { key: 'change', label: 'Change', hidden: true },
 ];
 
 /** Something is tried: what was said of the last thing goes. */
@@ -31,45 +43,76 @@ const trying = (work: () => Promise<void>) => {
   return tried(work);
 };
 async function look() {
-  const answer = await $fetch<{ people: Row[]; byOneClick: boolean }>('/api/people');
+  const answer = await api('GET /api/people');
   rows.value = answer.people;
   byOneClick.value = answer.byOneClick;
-  orphans.value = await $fetch<typeof orphans.value>('/api/orphans');
+  mail.value = answer.mail;
+  orphans.value = await api('GET /api/orphans');
 }
 onMounted(() => trying(look));
+// Letters are on their way for a while, and some come back later.
+useTimeoutPoll(() => look().catch(() => undefined), 3000, { immediate: true });
 const add = () =>
   trying(async () => {
-    await $fetch('/api/people', { method: 'POST', body: { ...form } });
-    said.value = `${form.name} can sign in as “${form.login}” and chooses a password then.`;
-    form.name = form.login = form.password = '';
+    const { name, login, by } = form;
+    await api('POST /api/people', {
+      body: { name, login, ...(by === 'letter' ? { mail: form.mail } : { password: form.password }) },
+    });
+    said.value =
+      by === 'letter'
+        ? `A letter to ${name} is on its way; they sign in as “${login}” from then on.`
+        : `${name} can sign in as “${login}” and chooses a password then.`;
+    Object.assign(form, { name: '', login: '', mail: '', password: '' });
     await look();
   });
-const stand = (row: Row, role: string) =>
+const stand = (row: Row, role: Row['role']) =>
   trying(async () => {
-    await $fetch(`/api/people/${row.id}`, { method: 'PUT', body: { role } }).finally(look);
+    await api('PUT /api/people/:person', { person: row.id, body: { role } }).finally(look);
   });
 const reset = () =>
   trying(async () => {
     const row = resetting.value!;
-    await $fetch(`/api/people/${row.id}`, { method: 'PUT', body: { password: fresh.value } });
+    await api('PUT /api/people/:person', { person: row.id, body: { password: fresh.value } });
     resetting.value = null;
     said.value = `${row.name} signs in with that password once, and chooses another then. Everywhere they were signed in, they are not any more.`;
   });
+const send = () =>
+  trying(async () => {
+    const row = writing.value!;
+    await api('POST /api/people/:person/letter', { person: row.id, body: { mail: fresh.value } });
+    writing.value = null;
+    said.value = `A letter to ${row.name} is on its way; links of earlier ones work no more.`;
+    await look();
+  });
 const remove = (name: 'keep' | 'drop') =>
   trying(async () => {
-    await $fetch(`/api/people/${leaving.value!.id}`, { method: 'DELETE', query: { name } });
+    await api('DELETE /api/people/:person', { person: leaving.value!.id, query: { name } });
     leaving.value = null;
     await look();
   });
 const adopt = (id: string) =>
   trying(async () => {
-    await $fetch(`/api/orphans/${id}`, { method: 'POST' });
+    await api('POST /api/orphans/:orphan', { orphan: id });
     await look();
   });
 function ask(row: Row) {
   fresh.value = '';
   resetting.value = row;
 }
+function write(row: Row) {
+  fresh.value = row.mail ?? '';
+  writing.value = row;
+}
+const time = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+/** How the last letter stands, in words; nothing once it did what it was for. */
+function letterWords({ letter, invited }: Row): string {
+  if (!letter) return invited ? 'not invited yet' : '';
+  if (letter.state === 'waiting')
+    return letter.problem ? `Tried again at ${time(letter.due_at)}: ${letter.problem.message}` : 'letter on its way';
+  if (letter.state === 'failed') return `Not reached: ${letter.problem?.message ?? ''}`;
+  return invited ? `invited ${time(letter.at)}, not come yet` : '';
+}
+const goesNowhere = computed(() => mail.value.standsIn);
 useHead({ title: 'People – Uplift Path' });
 </script>
 
@@ -78,40 +121,45 @@ useHead({ title: 'People – Uplift Path' });
     <ShellTopBar title="People" />
     <ShellTroubleLine v-model="trouble" />
     <main id="work" class="open-page people">
-      <h1>People</h1>
+      <div class="title">
+        <h1>People</h1>
+        <UInput
+          v-if="(rows?.length ?? 0) > 5"
+          v-model="search"
+          size="sm"
+          placeholder="Find a name"
+          aria-label="Find a name"
+        />
+      </div>
       <p v-if="said" class="small" role="status">{{ said }}</p>
-      <table v-if="rows" class="lines">
-        <thead>
-          <tr>
-            <th>Name</th>
-            <th>Signs in as</th>
-            <th>Standing</th>
-            <th><span class="sr-only">Change</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.id">
-            <td>{{ row.name }}</td>
-            <td>{{ row.login }}</td>
-            <td>
-              <USelect
-                :model-value="row.role"
-                :items="STANDINGS"
-                size="sm"
-                class="w-52"
-                :aria-label="`Standing of ${row.name}`"
-                @update:model-value="stand(row, String($event))"
-              />
-            </td>
-            <td class="number">
-              <template v-if="row.id !== session.person?.id"
-                ><button type="button" class="link small" @click="ask(row)">new password</button>
-                <button type="button" class="link small" @click="leaving = row">take out</button></template
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <ListTable v-if="rows" v-model:search="search" :rows="rows" :columns="COLUMNS" label="People">
+        <template #mail="{ row }"
+          >{{ row.mail
+          }}<span
+            v-if="letterWords(row)"
+            class="small block"
+            :class="row.letter?.state === 'failed' ? 'decide' : 'quiet'"
+            >{{ letterWords(row) }}</span
+          ></template
+        >
+        <template #role="{ row }">
+          <FieldSelect
+            :model-value="row.role"
+            :items="STANDINGS"
+            class="w-48"
+            :label="`Standing of ${row.name}`"
+            @update:model-value="stand(row, $event)"
+          />
+        </template>
+        <template #change="{ row }">
+          <span v-if="row.id !== session.person?.id" class="actions"
+            ><button type="button" class="link small" @click="write(row)">
+              {{ row.invited ? 'invite again' : 'send a link' }}</button
+            ><button type="button" class="link small" @click="ask(row)">new password</button
+            ><button type="button" class="link small" @click="leaving = row">take out</button></span
+          >
+        </template>
+      </ListTable>
       <section v-if="orphans.length">
         <h2>Courses without an author</h2>
         <table class="lines">
@@ -134,7 +182,17 @@ useHead({ title: 'People – Uplift Path' });
         <form class="fields" @submit.prevent="add">
           <label>Name<UInput v-model="form.name" required maxlength="80" class="w-full" /></label>
           <label>Signs in as<UInput v-model="form.login" required class="w-full" /></label>
-          <label
+          <URadioGroup v-model="form.by" :items="WAYS" aria-label="How they come in" />
+          <label v-if="form.by === 'letter'"
+            >Mail address<UInput v-model="form.mail" type="email" required maxlength="200" class="w-full" /><span
+              class="small quiet font-normal"
+              >Letters go to {{ mail.where
+              }}<template v-if="goesNowhere"
+                >, nowhere else: <NuxtLink class="link" to="/services">look at them there</NuxtLink></template
+              >.</span
+            ></label
+          >
+          <label v-else
             >First password<UInput
               v-model="form.password"
               type="password"
@@ -143,10 +201,27 @@ useHead({ title: 'People – Uplift Path' });
               autocomplete="new-password"
               class="w-full"
           /></label>
-          <div><UButton type="submit">Add</UButton></div>
+          <div>
+            <UButton type="submit">{{ form.by === 'letter' ? 'Invite' : 'Add' }}</UButton>
+          </div>
         </form>
       </section>
     </main>
+    <UModal
+      :open="writing !== null"
+      :title="writing?.invited ? `Invite ${writing.name} again` : `A link for ${writing?.name ?? ''}`"
+      description="The letter has a link by which they choose a password. It works once, for seven days; links of earlier letters work no more."
+      @update:open="writing = null"
+    >
+      <template #body
+        ><form class="fields" @submit.prevent="send">
+          <label
+            >Mail address<UInput v-model="fresh" type="email" required maxlength="200" autofocus class="w-full"
+          /></label>
+          <div><UButton type="submit">Send</UButton></div>
+        </form></template
+      >
+    </UModal>
     <UModal
       :open="resetting !== null"
       :title="`New password for ${resetting?.name ?? ''}`"
@@ -187,7 +262,12 @@ useHead({ title: 'People – Uplift Path' });
 
 <style scoped>
 .people {
-  max-width: 880px;
+  max-width: 1000px;
+}
+.title {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
 }
 section {
   margin-top: 30px;
@@ -203,7 +283,10 @@ section .fields {
   max-width: 62ch;
   margin-bottom: 10px;
 }
-td .link + .link {
-  margin-left: 14px;
+.actions {
+  display: flex;
+  gap: 14px;
+  justify-content: flex-end;
+  white-space: nowrap;
 }
 </style>

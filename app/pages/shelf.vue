@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { useActions } from '~/actions/registry';
 import type { FoundPassage } from '~/components/source/Found.vue';
 import { troubleOf, type Trouble } from '~/composables/useApi';
@@ -16,7 +17,7 @@ useCourse().course = null;
 
 async function load() {
   try {
-    rows.value = await $fetch<ShelfSource[]>('/api/shelf');
+    rows.value = await api('GET /api/shelf');
   } catch (error) {
     trouble.value = troubleOf(error);
   }
@@ -26,7 +27,7 @@ const shown = computed(() => (rows.value ?? []).filter((row) => (row.put_away_at
 const count = computed(() => (rows.value ?? []).filter((row) => row.put_away_at !== null).length);
 const byId = computed(() => new Map(rows.value?.map((row) => [row.id, row])));
 async function put(row: ShelfSource, gone: boolean) {
-  await $fetch(`/api/shelf/${row.id}`, { method: 'PUT', body: { away: gone } }).catch(
+  await api('PUT /api/shelf/:source', { source: row.id, body: { away: gone } }).catch(
     (error: unknown) => void (trouble.value = troubleOf(error)),
   );
   await load();
@@ -38,6 +39,7 @@ function share(row: ShelfSource) {
   shared.value = row;
   sharing.value = true;
 }
+const find = (words: string) => api('GET /api/shelf/search', { query: { typed: words } });
 const leadTo = (found: FoundPassage) => {
   const [course] = byId.value.get(found.sourceId)?.courses ?? [];
   return course && `/course/${course.id}/sources/${found.sourceId}#${found.id}`;
@@ -73,7 +75,7 @@ useHead({ title: 'Source shelf – Uplift Path' });
       </div>
       <SourceFound
         v-if="typed.trim()"
-        address="/api/shelf/search"
+        :find="find"
         :typed="typed"
         :title="(id: string) => byId.get(id)?.title ?? ''"
         :to="leadTo"

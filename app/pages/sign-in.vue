@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useSession } from '~/stores/session';
 
@@ -8,10 +9,10 @@ const form = reactive({ name: '', login: '', password: '' });
 const trouble = ref<Trouble | null>(null);
 const busy = ref(false);
 
-async function enter(path: string, body: Record<string, string>) {
+async function enter(asking: () => Promise<Parameters<typeof session.enter>[0]>) {
   busy.value = true;
   try {
-    await session.enter(path, body);
+    session.enter(await asking());
     const to = typeof route.query.to === 'string' && /^\/(?!\/)/.test(route.query.to) ? route.query.to : '/';
     // A learner's page is not one of the desk's.
     await navigateTo(to, { external: to.startsWith('/learn/') });
@@ -21,9 +22,12 @@ async function enter(path: string, body: Record<string, string>) {
   busy.value = false;
 }
 const send = () =>
-  session.needsOwner
-    ? enter('/api/first-owner', { ...form })
-    : enter('/api/sign-in', { login: form.login, password: form.password });
+  enter(() =>
+    session.needsOwner
+      ? api('POST /api/first-owner', { body: { ...form } })
+      : api('POST /api/sign-in', { body: { login: form.login, password: form.password } }),
+  );
+const comeInAs = (person: string) => enter(() => api('POST /api/sign-in-as', { body: { person } }));
 useHead({ title: 'Sign in – Uplift Path' });
 </script>
 
@@ -45,13 +49,9 @@ useHead({ title: 'Sign in – Uplift Path' });
         <p class="quiet">This is the demo. Come in as</p>
         <ul>
           <li v-for="person in session.demoPeople" :key="person.id">
-            <UButton
-              color="neutral"
-              variant="outline"
-              :disabled="busy"
-              @click="enter('/api/sign-in-as', { person: person.id })"
-              >{{ person.name }}</UButton
-            >
+            <UButton color="neutral" variant="outline" :disabled="busy" @click="comeInAs(person.id)">{{
+              person.name
+            }}</UButton>
           </li>
         </ul>
         <p class="quiet small">or sign in by name and password:</p>

@@ -1,3 +1,4 @@
+import { api } from '~/client';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Account } from '~~/core/review/account';
@@ -23,7 +24,7 @@ export const useAccount = defineStore('account', () => {
     const [mine, id] = [++asked, desk.course!.id];
     looked.value = 'looking';
     await desk.settleAll();
-    const answer = await $fetch<AccountView>(`/api/courses/${id}/account`).catch(() => undefined);
+    const answer = await api('GET /api/courses/:course/account', { course: id }).catch(() => undefined);
     if (mine !== asked || desk.course?.id !== id) return;
     found.value = answer ?? found.value;
     looked.value = answer ? 'found' : 'failed';

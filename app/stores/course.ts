@@ -1,3 +1,4 @@
+import { api } from '~/client';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { conflictsOf, letStand, takeText } from '~~/core/course/conflicts';
@@ -7,7 +8,7 @@ import { freshId } from '~/composables/useApi';
 import { useTrying } from '~/composables/useTrying';
 import { courseEngine, type CourseEngine, type Saving } from '~/sync/engine';
 import { coursesWaiting, outboxOf } from '~/sync/outbox';
-import type { Answer, CourseServer, Opened } from '~/sync/server';
+import type { Answer, CourseServer } from '~/sync/server';
 import { useSession } from './session';
 
 /** Something that was done elsewhere than under the author's hands, to be shown where it is: undo, going back. */
@@ -194,12 +195,12 @@ export async function sendLeftBehind(person: { id: string; name: string }): Prom
 
 /** A course's routes on our server. */
 function serverOf(id: string): CourseServer {
-  const at = `/api/courses/${id}`;
   return {
-    open: () => $fetch<Opened>(at),
-    post: (body) => $fetch<Answer>(`${at}/operations`, { method: 'POST', body }),
-    changes: (since) => $fetch<Answer>(`${at}/changes`, { query: { since } }),
-    takeBack: (which, since) => $fetch<Answer>(`${at}/${which}`, { method: 'POST', body: { since } }),
-    backTo: (version, since) => $fetch<Answer>(`${at}/versions/${version}/back`, { method: 'POST', body: { since } }),
+    open: () => api('GET /api/courses/:course', { course: id }),
+    post: (body) => api('POST /api/courses/:course/operations', { course: id, body }),
+    changes: (since) => api('GET /api/courses/:course/changes', { course: id, query: { since } }),
+    takeBack: (which, since) => api(`POST /api/courses/:course/${which}`, { course: id, body: { since } }),
+    backTo: (version, since) =>
+      api('POST /api/courses/:course/versions/:version/back', { course: id, version, body: { since } }),
   };
 }

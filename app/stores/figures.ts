@@ -1,3 +1,4 @@
+import { api } from '~/client';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { checksOn } from '~~/core/blocks/forms';
@@ -23,9 +24,7 @@ export const useFigures = defineStore('figures', () => {
 
   async function load() {
     if (!desk.course) return;
-    served.value = await $fetch<typeof served.value>(`/api/courses/${desk.course.id}/figures`).catch(
-      () => served.value,
-    );
+    served.value = await api('GET /api/courses/:course/figures', { course: desk.course.id }).catch(() => served.value);
   }
   watch(
     () => desk.savedAt,

@@ -1,12 +1,12 @@
+import { api, type AnswerOf } from '~/client';
 import { defineStore } from 'pinia';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, shallowRef, watch } from 'vue';
 import { pagesBeside } from '~~/core/course/takes';
-import type { JobAnswer } from '~~/server/words/jobs';
 import { useCourse } from './course';
 
-export type Job = JobAnswer;
-export type JobStep = JobAnswer['steps'][number];
+export type Job = AnswerOf<'GET /api/courses/:course/jobs'>[number];
+export type JobStep = Job['steps'][number];
 
 /** The long work of the course at hand: the server goes on with it whether or not a window looks. */
 export const useJobs = defineStore('jobs', () => {
@@ -21,12 +21,11 @@ export const useJobs = defineStore('jobs', () => {
   let asked = false;
   let asking: Promise<void> | undefined;
 
-  const at = () => `/api/courses/${desk.course!.id}/jobs`;
   /** Asks how far it is; questions while one is open are asked once behind it. */
   async function load(): Promise<void> {
     if (!desk.course) return;
     if (asking) return void (asked = true);
-    asking = $fetch<Job[]>(at()).then(
+    asking = api('GET /api/courses/:course/jobs', { course: desk.course.id }).then(
       (answer) => void (jobs.value = answer),
       () => undefined,
     );
@@ -83,12 +82,16 @@ export const useJobs = defineStore('jobs', () => {
     (step.state === 'failed' ||
       (step.state === 'kept' && pagesBeside(desk.course!, step.item).some((take) => take.made.why === 'draft')));
 
-  const change = (path: string, method: 'POST' | 'DELETE') =>
-    desk.asking(async () => void (jobs.value = await $fetch<Job[]>(`${at()}/${path}`, { method })));
+  const change = (job: string, how: 'POST' | 'DELETE') =>
+    desk.asking(
+      async () =>
+        void (jobs.value = await api(`${how} /api/courses/:course/jobs/:job`, { course: desk.course!.id, job })),
+    );
   async function draft(lessons: readonly string[]): Promise<void> {
     await desk.settleAll();
     await desk.asking(async () => {
-      jobs.value = (await $fetch<{ jobs: Job[] }>(at(), { method: 'POST', body: { lessons } })).jobs;
+      const given = { course: desk.course!.id, body: { lessons: [...lessons] } };
+      jobs.value = (await api('POST /api/courses/:course/jobs', given)).jobs;
     });
   }
   async function stop(): Promise<void> {

@@ -1,17 +1,10 @@
+import { api, type AnswerOf } from '~/client';
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
-import { takeOutline, type OutlineNodes } from '~~/core/course/gestures';
-import type { LeftOutLine } from '~~/core/review/left-out';
+import { takeOutline } from '~~/core/course/gestures';
 import { useCourse } from './course';
 
-interface Made {
-  nodes: OutlineNodes;
-  leftOut: LeftOutLine[];
-  notices: { code: string; parameters?: Record<string, string | number> }[];
-  minutes: Record<string, number>;
-  /** How long everything that can be taught would take. */
-  full: number;
-}
+type Made = AnswerOf<'POST /api/courses/:course/outline'>;
 
 /** A drafted outline that lies beside the course until it is taken or left. */
 export const useProposal = defineStore('proposal', () => {
@@ -27,7 +20,7 @@ export const useProposal = defineStore('proposal', () => {
     busy.value = true;
     await desk.settleAll();
     await desk.asking(async () => {
-      made.value = await $fetch<Made>(`/api/courses/${desk.course!.id}/outline`, { method: 'POST' });
+      made.value = await api('POST /api/courses/:course/outline', { course: desk.course!.id });
     });
     busy.value = false;
   }

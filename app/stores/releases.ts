@@ -1,27 +1,14 @@
+import { api, type AnswerOf, type Given } from '~/client';
 import { defineStore } from 'pinia';
 import { shallowRef, watch } from 'vue';
 import type { LearnerLine } from '~~/core/learning/progress';
-import type { Rules } from '~~/core/learning/rules';
 import type { Access } from '~/words/releases';
 import { useCourse } from './course';
 
-export interface ReleaseLine {
-  id: string;
-  number: number;
-  note: string;
-  figures: { minutes: number; lessons: number; checks: number };
-  rules: Rules;
-  access: Access;
-  made_at: number;
-  withdrawn_at: number | null;
-}
+export type ReleaseLine = AnswerOf<'GET /api/courses/:course/releases'>['releases'][number];
 
 /** What a release made now would change against the newest one. */
-export interface Meaning {
-  since: number;
-  lessons: { same: string[]; changed: string[]; added: string[]; gone: string[] };
-  underWay: number;
-}
+export type Meaning = NonNullable<AnswerOf<'GET /api/courses/:course/releases'>['meaning']>;
 
 /** Releases of the course at hand, and who learns by them. */
 export const useReleases = defineStore('releases', () => {
@@ -37,30 +24,38 @@ export const useReleases = defineStore('releases', () => {
       learners.value = undefined;
     },
   );
-  const at = (path: string) => `/api/courses/${desk.course!.id}/${path}`;
 
   async function load() {
     await desk.settleAll();
     await desk.asking(async () => {
-      const answer = await $fetch<{ releases: ReleaseLine[]; link?: string; meaning?: Meaning }>(at('releases'));
+      const answer = await api('GET /api/courses/:course/releases', { course: desk.course!.id });
       releases.value = answer.releases;
       link.value = answer.link;
       meaning.value = answer.meaning;
     });
   }
   const loadLearners = () =>
-    desk.asking(async () => void (learners.value = await $fetch<LearnerLine[]>(at('learners'))));
+    desk.asking(
+      async () => void (learners.value = await api('GET /api/courses/:course/learners', { course: desk.course!.id })),
+    );
 
   /** Makes the course available as it stands; what is typed is saved first. */
-  async function make(body: { note: string; access: Access; rules: object; move: boolean }): Promise<boolean> {
+  async function make(body: Given<'POST /api/courses/:course/releases'>['body']): Promise<boolean> {
     await desk.settleAll();
-    const made = await desk.asking(async () => void (await $fetch(at('releases'), { method: 'POST', body })));
+    const made = await desk.asking(
+      async () => void (await api('POST /api/courses/:course/releases', { course: desk.course!.id, body })),
+    );
     if (made) await load();
     return made;
   }
   async function setAccess(release: ReleaseLine, access: Access, withdrawn: boolean) {
     await desk.asking(
-      async () => void (await $fetch(at(`releases/${release.id}`), { method: 'PUT', body: { access, withdrawn } })),
+      async () =>
+        void (await api('PUT /api/courses/:course/releases/:release', {
+          course: desk.course!.id,
+          release: release.id,
+          body: { access, withdrawn },
+        })),
     );
     await load();
   }

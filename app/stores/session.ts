@@ -1,3 +1,4 @@
+import { api } from '~/client';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { troubleOf } from '~/composables/useApi';
@@ -17,9 +18,7 @@ export const useSession = defineStore('session', () => {
   const known = ref(false);
 
   async function start() {
-    const answer = await $fetch<{ person: typeof person.value; needsOwner: boolean; demoPeople: Named[] }>(
-      '/api/start',
-    ).catch((error: unknown) => {
+    const answer = await api('GET /api/start').catch((error: unknown) => {
       trouble.value = troubleOf(error).message;
       return null;
     });
@@ -30,11 +29,10 @@ export const useSession = defineStore('session', () => {
     demoPeople.value = answer.demoPeople;
     known.value = true;
   }
-  async function enter(path: string, body: Record<string, string>) {
-    person.value = await $fetch<NonNullable<typeof person.value>>(path, { method: 'POST', body });
-  }
+  /** Takes on whom the server let in. */
+  const enter = (who: NonNullable<typeof person.value>) => void (person.value = who);
   async function leave() {
-    await $fetch('/api/sign-out', { method: 'POST' });
+    await api('POST /api/sign-out');
     person.value = null;
     await start();
   }

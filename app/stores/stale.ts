@@ -1,3 +1,4 @@
+import { api } from '~/client';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { usesOf } from '~~/core/course/uses';
@@ -16,7 +17,7 @@ export const useStale = defineStore('stale', () => {
   async function load() {
     const id = desk.course?.id;
     if (!id) return;
-    const list = await $fetch<Stale[]>(`/api/courses/${id}/stale`).catch(() => null);
+    const list = await api('GET /api/courses/:course/stale', { course: id }).catch(() => null);
     if (list && desk.course?.id === id) found.value = new Map(list.map((each) => [each.id, each]));
   }
   let timer: ReturnType<typeof setTimeout> | undefined;

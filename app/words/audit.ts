@@ -7,6 +7,7 @@ export const AUDIT: Record<string, string> = {
   'password-changed': 'changed their password',
   'password-reset': 'set a new password for',
   'person-added': 'added a person',
+  'letter-sent': 'sent a letter to',
   'person-removed': 'took a person out',
   'standing-changed': 'changed the standing of',
   'rights-offered': 'offered a part in',

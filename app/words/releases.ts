@@ -18,6 +18,20 @@ export const COURSE_RULES: Record<Rules['course']['kind'], string> = {
   passed: 'all lessons are done and enough of all checks right',
 };
 
+export const ORDERS: Record<Rules['order'], string> = { free: 'in any order', forced: 'one after another' };
+/** Tries at a check; kept in forms as text. */
+export const TRIES = [
+  { value: '1', label: 'one' },
+  { value: '2', label: 'two' },
+  { value: '3', label: 'three' },
+  { value: 'any', label: 'as many as one likes' },
+] as const;
+/** What becomes of learners under way when a release is made. */
+export const MOVES = {
+  stay: 'They stay on their release and finish it as it is.',
+  move: 'They go on with this one: lessons as before stay done, changed and new ones are open again.',
+} as const;
+
 /** The rules of a release in one line. */
 export function ruleLine({ lesson, course, order, tries }: Rules): string {
   const share = (rule: { kind: string; share?: number }) =>

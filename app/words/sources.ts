@@ -1,3 +1,4 @@
+import type { AnswerOf } from '~/client';
 import type { Holds } from '~~/core/knowledge/holds';
 import { CLAIMS, counted } from '~/words/states';
 
@@ -36,21 +37,7 @@ export function holdsWords({ claims }: Holds, most = 4): string {
 }
 
 /** A source of the shelf, as the server lists it. */
-export interface ShelfSource {
-  id: string;
-  title: string;
-  kind: string;
-  language: string;
-  words: number;
-  file_name: string;
-  read_at: number;
-  holds: Holds;
-  own: boolean;
-  /** What one may do with it. */
-  may: 'own' | 'change' | 'use' | 'read';
-  put_away_at: number | null;
-  courses: { id: string; title: string }[];
-}
+export type ShelfSource = AnswerOf<'GET /api/shelf'>[number];
 
 /** What one may do with a source of somebody else's. */
 export const MAY: Record<ShelfSource['may'], string> = {

@@ -1,18 +1,20 @@
-import { defineEventHandler } from 'h3';
 import { importArchive } from '../desk/archive';
 import { openArchive } from '../reading';
-import { installation } from '../utils/installation';
-import { answering, personOf, refuse } from '../utils/request';
+import { refuse } from '../utils/request';
 import { withUpload } from '../utils/upload';
+import { FileQuery } from '../inputs/query';
+import { route } from '../route';
 
 /** Takes in a course archive as a new course; it is opened and checked in a process of its own. */
-export default defineEventHandler((event) =>
-  answering(() =>
+export default route({
+  right: 'signed-in',
+  query: FileQuery,
+  carries: 'file',
+  run: async ({ event, me, desks }) =>
     withUpload(
       event,
       async (path, name, signal) => {
-        const desks = installation();
-        const person = personOf(event).id;
+        const person = me.id;
         const opened = await desks.sources.inTurn(person, () => openArchive(path, name, signal));
         if (!opened.ok) return refuse(opened.problem);
         const made = importArchive(desks, opened, person);
@@ -22,5 +24,4 @@ export default defineEventHandler((event) =>
       },
       'course.uplift.zip',
     ),
-  ),
-);
+});

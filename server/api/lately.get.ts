@@ -1,7 +1,8 @@
-import { defineEventHandler } from 'h3';
 import { latelyOf } from '../desk/lately';
-import { installation } from '../utils/installation';
-import { answering, personOf } from '../utils/request';
+import { route } from '../route';
 
 /** What happened lately in one's courses. */
-export default defineEventHandler((event) => answering(() => latelyOf(installation().db, personOf(event).id)));
+export default route({
+  right: 'signed-in',
+  run: ({ me, desks }) => latelyOf(desks.db, me.id),
+});

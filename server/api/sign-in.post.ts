@@ -1,16 +1,17 @@
-import { defineEventHandler } from 'h3';
 import { checkPassword } from '../rights/password';
 import { SignInInput } from '../inputs/people';
 import { foldedLogin } from '../rights/logins';
-import { installation } from '../utils/installation';
-import { answering, bodyAs, refuse } from '../utils/request';
+import { refuse } from '../utils/request';
 import { addressOf, beginSession } from '../utils/session';
+import { route } from '../route';
 
 /** Signs in by name and password. A try counts before anything is checked. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { login, password } = await bodyAs(event, SignInInput);
-    const { people, tries, audit, now } = installation();
+export default route({
+  right: 'anyone',
+  body: SignInInput,
+  async run({ event, body, desks }) {
+    const { login, password } = body;
+    const { people, tries, audit, now } = desks;
     const person = await tries(foldedLogin(login), addressOf(event), async () => {
       const found = people.byLogin(foldedLogin(login)) ?? people.byLogin(login);
       return (await checkPassword(password, found?.password)) ? found : undefined;
@@ -21,5 +22,5 @@ export default defineEventHandler((event) =>
     }
     beginSession(event, person);
     return { id: person.id, name: person.name, role: person.role, mustChange: person.must_change === 1 };
-  }),
-);
+  },
+});

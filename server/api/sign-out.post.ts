@@ -1,14 +1,14 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../utils/installation';
-import { answering, personOf } from '../utils/request';
 import { endSession } from '../utils/session';
+import { route } from '../route';
 
 /** Signs out on this browser. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { audit, now } = installation();
+export default route({
+  right: 'signed-in',
+  early: true,
+  run({ event, me, desks }) {
+    const { audit, now } = desks;
     endSession(event);
-    audit.note(now(), personOf(event).id, 'sign-out');
+    audit.note(now(), me.id, 'sign-out');
     return {};
-  }),
-);
+  },
+});

@@ -9,6 +9,7 @@ export const AUDITED = [
   'password-changed',
   'password-reset',
   'person-added',
+  'letter-sent',
   'person-removed',
   'standing-changed',
   'rights-offered',

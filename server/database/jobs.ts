@@ -109,6 +109,9 @@ export function jobsIn(db: Db) {
   const underWay = db.prepare<[string, string], { found: number }>(
     "select 1 as found from job join job_step on job_id = job.id where course_id = ? and item = ? and job.state = 'running' and job_step.state = 'waiting'",
   );
+  const madeBy = db.prepare<[string, string], { job_id: string; position: number }>(
+    "select job_id, position from job join job_step on job_id = job.id where kind = ? and job_step.state = 'done' and result = ? limit 1",
+  );
   const forget = db.prepare("delete from job where course_id is null and state != 'running' and ended_at < ?");
   return {
     add(
@@ -162,6 +165,8 @@ export function jobsIn(db: Db) {
     },
     /** Whether something of a course waits for its turn already. */
     isWaiting: (courseId: string, item: string) => underWay.get(courseId, item) !== undefined,
+    /** The step of a kind that made something, by what it made. */
+    madeBy: (kind: string, result: unknown) => madeBy.get(kind, JSON.stringify(result)),
     /** Forgets jobs of no course that ended before. */
     forget: (before: number) => void forget.run(before),
   };

@@ -10,12 +10,13 @@ import { sql as trust } from './migrations/0005-trust';
 import { sql as responses } from './migrations/0006-responses';
 import { sql as media } from './migrations/0007-media';
 import { sql as jobs } from './migrations/0008-jobs';
+import { sql as mail } from './migrations/0009-mail';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media, jobs];
+const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media, jobs, mail];
 
 export const DATA_VERSION = MIGRATIONS.length;
 

@@ -8,6 +8,13 @@ export interface Person {
   name: string;
   login: string;
   role: Role;
+  /** Where letters reach them. */
+  mail?: string | null;
+}
+
+/** A person as owners see them; `invited`: they have chosen no password yet. */
+export interface PersonRow extends Person {
+  invited: number;
 }
 
 /** A person as a request finds them: whether they must choose a password of their own first. */
@@ -45,7 +52,7 @@ export interface InvitationRow {
  * list.
  */
 export function peopleIn(db: Db) {
-  const columns = 'id, name, login, role';
+  const columns = 'id, name, login, role, mail';
   const byLogin = db.prepare<[string], Person & { password: string; must_change: number }>(
     `select ${columns}, password, must_change from person where login = ? and removed_at is null`,
   );
@@ -55,15 +62,25 @@ export function peopleIn(db: Db) {
   const byToken = db.prepare<[string, number], SignedIn>(
     `select ${columns}, must_change from person join session on person_id = id where token_hash = ? and seen_at > ? and removed_at is null`,
   );
-  const all = db.prepare<[], Person>(`select ${columns} from person where removed_at is null order by created_at, id`);
+  const all = db.prepare<[], PersonRow>(
+    `select ${columns}, password = '' as invited from person where removed_at is null order by created_at, id`,
+  );
   const name = db.prepare<[string], { name: string }>('select name from person where id = ?');
   const insert = db.prepare(
-    'insert into person (id, name, login, password, role, created_at, must_change) values (@id, @name, @login, @password, @role, @at, @mustChange)',
+    'insert into person (id, name, login, password, role, mail, created_at, must_change) values (@id, @name, @login, @password, @role, @mail, @at, @mustChange)',
   );
   const setPassword = db.prepare('update person set password = ?, must_change = ? where id = ?');
+  const setMail = db.prepare('update person set mail = ? where id = ?');
+  const setLink = db.prepare(
+    'insert into password_link values (?, ?, ?) on conflict (person_id) do update set token_hash = excluded.token_hash, until = excluded.until',
+  );
+  const byLink = db.prepare<[string, number], Person & { password: string }>(
+    `select ${columns}, password from person join password_link on person_id = id where token_hash = ? and until > ? and removed_at is null`,
+  );
+  const endLink = db.prepare('delete from password_link where person_id = ?');
   const setRole = db.prepare('update person set role = ? where id = ?');
   const leave = db.prepare(
-    "update person set removed_at = ?, name = ?, login = 'removed ' || id, password = '' where id = ?",
+    "update person set removed_at = ?, name = ?, login = 'removed ' || id, password = '', mail = null where id = ?",
   );
   const startSession = db.prepare(
     'insert into session (token_hash, person_id, created_at, seen_at, about, address) values (?, ?, ?, ?, ?, ?)',
@@ -101,10 +118,16 @@ export function peopleIn(db: Db) {
     /** What somebody is called, who has left or not; empty when nobody of that id was ever here. */
     nameOf: (id: string) => name.get(id)?.name ?? '',
     add: (person: Person, password: string, at: number, mustChange = false) =>
-      void insert.run({ ...person, password, at, mustChange: mustChange ? 1 : 0 }),
+      void insert.run({ mail: null, ...person, password, at, mustChange: mustChange ? 1 : 0 }),
     /** Sets a password; `mustChange`: it was chosen by somebody else. */
     setPassword: (id: string, password: string, mustChange: boolean) =>
       void setPassword.run(password, mustChange ? 1 : 0, id),
+    setMail: (id: string, mail: string | null) => void setMail.run(mail, id),
+    /** Keeps the link by which a person chooses a password; one at a time. */
+    setPasswordLink: (id: string, tokenHash: string, until: number) => void setLink.run(tokenHash, id, until),
+    /** The person of a link that still works; `password` is empty for who never had one. */
+    byPasswordLink: (tokenHash: string, now: number) => byLink.get(tokenHash, now),
+    endPasswordLink: (id: string) => void endLink.run(id),
     setStanding: (id: string, standing: Role) => void setRole.run(standing, id),
     /**
      * Takes a person out: their sessions and parts go, what they made stays; `called` is what they are called from then
@@ -112,6 +135,7 @@ export function peopleIn(db: Db) {
      */
     leave(id: string, called: string, at: number) {
       endSessions.run(id, '');
+      endLink.run(id);
       removeMembers.run(id);
       leave.run(at, called, id);
     },

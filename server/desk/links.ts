@@ -4,14 +4,15 @@ import { tmpdir } from 'node:os';
 import { fail, type Problem } from '../../core/document/problem';
 import type { ReadResult } from '../../core/reading';
 import type { Source } from '../../core/source/source';
-import { addressOf, fetchPage, type Allowed } from '../fetching/fetch';
-import { fetchSite } from '../fetching/site';
+import type { PageService } from '../services/pages';
+import { addressOf } from '../services/pages/fetch';
+import { fetchSite } from '../services/pages/section';
 import { readInChild, readTextInChild } from '../reading';
 import { freshId } from '../ids';
 import type { Added, Newer, SourceDesk } from './sources';
 
 /** Sources that are fetched: a page, or a contents page with what hangs below it; and fetched again on wish. */
-export function linkDesk(sources: SourceDesk, allowed: Allowed) {
+export function linkDesk(sources: SourceDesk, web: PageService) {
   /** Fetches and reads an address; the bytes of a single file come with it, to be kept. */
   async function read(
     address: string,
@@ -19,7 +20,7 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
     id: string,
     person: string,
   ): Promise<{ result: ReadResult; bytes?: Uint8Array; left: number }> {
-    const first = await fetchPage(address, allowed);
+    const first = await web.fetch(address);
     const folder = mkdtempSync(join(tmpdir(), 'uplift-link-'));
     try {
       if (!below || first.ending !== 'html') {
@@ -33,7 +34,7 @@ export function linkDesk(sources: SourceDesk, allowed: Allowed) {
           left: 0,
         };
       }
-      const { pages, left } = await fetchSite(first, allowed);
+      const { pages, left } = await fetchSite(first, web);
       for (const page of pages) {
         const path = join(folder, 'site', page.name);
         mkdirSync(dirname(path), { recursive: true });

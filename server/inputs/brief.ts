@@ -15,7 +15,7 @@ import {
 } from 'class-validator';
 import type { GivenBrief } from '../../core/brief/given';
 import type { Problem } from '../../core/document/problem';
-import { checkInput } from './course';
+import { checkInput } from './check';
 
 /** A brief as a person or a program sends it. */
 export class BriefInput implements GivenBrief {

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { plainToInstance, Transform, Type, type ClassConstructor } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -14,12 +14,9 @@ import {
   Matches,
   Min,
   ValidateNested,
-  validateSync,
-  type ValidationError,
 } from 'class-validator';
 import { ID_PATTERN } from '../../core/document/id';
 import type { Operation } from '../../core/course/operations';
-import type { Problem, Result } from '../../core/document/problem';
 
 /** Signs of the longest label. */
 const LABEL = 80;
@@ -86,6 +83,11 @@ export class VideoInput {
   @IsString() @Length(1, 2_000_000) transcript!: string;
 }
 
+/** What a copy of a course is called. */
+export class CopyInput {
+  @IsString() @Length(1, 400) title!: string;
+}
+
 export class FromShelfInput {
   @IsArray()
   @ArrayMinSize(1)
@@ -101,23 +103,4 @@ export class FieldInput {
 
 export class PutAwayInput {
   @IsBoolean() away!: boolean;
-}
-
-/**
- * Checks what was sent against its class; unknown fields are refused. The problem names the first field that is wrong.
- */
-export function checkInput<T extends object>(kind: ClassConstructor<T>, value: unknown): Result<T> {
-  const input = plainToInstance(kind, value);
-  if (typeof input !== 'object' || input === null || Array.isArray(input))
-    return { ok: false, problem: { code: 'bad-input' } };
-  const [error] = validateSync(input, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
-  return error ? { ok: false, problem: problemOf(error) } : { ok: true, value: input };
-}
-
-function problemOf(error: ValidationError, path = ''): Problem {
-  const place = path ? `${path}.${error.property}` : error.property;
-  const [inner] = error.children ?? [];
-  return inner
-    ? problemOf(inner, place)
-    : { code: 'bad-input', parameters: { rule: Object.keys(error.constraints ?? {})[0] ?? '' }, place };
 }

@@ -1,18 +1,18 @@
 import 'reflect-metadata';
 import {
   IsBoolean,
+  IsEmail,
+  ValidateIf,
   IsIn,
-  IsInt,
   IsOptional,
   IsString,
   Length,
   Matches,
-  Max,
   MaxLength,
-  Min,
   MinLength,
 } from 'class-validator';
 import { ID_PATTERN, NAME_PATTERN } from '../../core/document/id';
+import { MODES, SERVICES, type Mode, type ServiceName } from '../services/service';
 
 export class SignInInput {
   @IsString() @Length(1, 80) login!: string;
@@ -32,6 +32,39 @@ export class PersonInput {
   @IsString() @MinLength(1) @MaxLength(80) @Matches(NAME_PATTERN) name!: string;
   @IsString() @Matches(/^[\p{L}\p{N}._@-]{2,80}$/u) login!: string;
   @IsString() @MinLength(10) @MaxLength(200) password!: string;
+}
+
+/** Somebody who is added: by a first password, or by a letter with a link to choose one. */
+export class NewPersonInput {
+  @IsString() @MinLength(1) @MaxLength(80) @Matches(NAME_PATTERN) name!: string;
+  @IsString() @Matches(/^[\p{L}\p{N}._@-]{2,80}$/u) login!: string;
+  @ValidateIf((input: NewPersonInput) => input.mail === undefined)
+  @IsString()
+  @MinLength(10)
+  @MaxLength(200)
+  password?: string;
+  @IsOptional() @IsEmail() @MaxLength(200) mail?: string;
+}
+
+/** A letter to somebody, to another address where one is given. */
+export class LetterInput {
+  @IsOptional() @IsEmail() @MaxLength(200) mail?: string;
+}
+
+/** The link of a letter. */
+export class LinkTokenInput {
+  @IsString() @Matches(/^[\w-]{20,60}$/) token!: string;
+}
+
+/** The password somebody chooses by the link of a letter. */
+export class WelcomeInput extends LinkTokenInput {
+  @IsString() @MinLength(10) @MaxLength(200) password!: string;
+}
+
+/** How a stand-in is to behave. */
+export class ModeInput {
+  @IsIn(SERVICES) service!: ServiceName;
+  @IsIn([...new Set(Object.values(MODES).flat())]) mode!: Mode;
 }
 
 /** What is changed about a person: their standing, or a password to be replaced at the next sign-in. */
@@ -67,14 +100,4 @@ export class SourceGiftInput {
 
 export class SourceVersionInput {
   @IsString() @Matches(/^[0-9a-f]{64}$/) version!: string;
-}
-
-/** What of the audit is looked for. Times are milliseconds UTC; `before` is the line to go on from. */
-export class AuditInput {
-  @IsOptional() @IsString() @MaxLength(600) what?: string;
-  @IsOptional() @IsString() @Matches(ID_PATTERN) person?: string;
-  @IsOptional() @IsString() @MaxLength(120) words?: string;
-  @IsOptional() @IsInt() @Min(0) @Max(8.64e15) since?: number;
-  @IsOptional() @IsInt() @Min(0) @Max(8.64e15) until?: number;
-  @IsOptional() @IsInt() @Min(0) before?: number;
 }

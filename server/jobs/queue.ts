@@ -170,6 +170,13 @@ export function jobQueue({ db, news, now, kinds }: Means) {
     },
     /** Goes on with whatever is left to do. */
     resume: pump,
+    /** Says that what a step made did not hold after all, as a letter that comes back. */
+    undone(kind: string, result: unknown, problem: Problem): void {
+      const step = jobs.madeBy(kind, result);
+      if (!step) return;
+      jobs.endStep(step.job_id, step.position, 'failed', problem, result);
+      tell(jobs.get(step.job_id)!, step.position);
+    },
     isWaiting: jobs.isWaiting,
     /** Jobs of a course that are under way, and the last one. */
     ofCourse: (courseId: string): JobView[] => jobs.ofCourse(courseId).map(view),

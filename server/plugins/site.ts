@@ -1,4 +1,4 @@
-import { startSite } from '../standins/site';
+import { startSite } from '../services/pages/stand-in';
 import { whenOpened } from '../utils/installation';
 
 /**
@@ -6,9 +6,9 @@ import { whenOpened } from '../utils/installation';
  * It keeps its place from start to start, so that its links can be fetched again.
  */
 export default defineNitroPlugin(() =>
-  whenOpened(async ({ demo, allowed, site }) => {
+  whenOpened(async ({ demo, allowed, site, settings }) => {
     if (!demo.isFolder) return;
-    const { address } = await startSite(Number(process.env.PORT ?? 3000) + 1000);
+    const { address } = await startSite(Number(process.env.PORT ?? 3000) + 1000, () => settings.mode('pages'));
     allowed.add(new URL(address).host);
     site.address = address;
   }),

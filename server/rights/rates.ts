@@ -33,6 +33,8 @@ export const RATES = {
   beginLink: { most: 600, within: 60 * MINUTE },
   /** Tries at somebody's place in a course. */
   returnAddress: { most: 20, within: 10 * MINUTE },
+  /** Tries at the link of a letter. */
+  linkAddress: { most: 30, within: 10 * MINUTE },
   /** What one learner sends. */
   learner: { most: 1_500, within: MINUTE },
 } as const satisfies Record<string, Rate>;

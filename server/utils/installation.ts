@@ -15,11 +15,16 @@ import { auditIn } from '../database/audit';
 import { peopleIn } from '../database/people';
 import { drafterFor } from '../drafting/drafter';
 import { draftingKind } from '../jobs/drafting';
+import { mailKind, type LetterSent } from '../jobs/mail';
 import { jobQueue } from '../jobs/queue';
+import { settingsIn } from '../database/settings';
+import { outboxMail } from '../services/mail/outbox';
+import { smtpMail } from '../services/mail/smtp';
 import { say } from '../words/problems';
 import { signInTries } from '../rights/sign-in';
 import { ProblemError } from '../../core/document/problem';
-import { demoOf } from '../standins/demo';
+import { demoOf } from '../demo';
+import { webPages } from '../services/pages';
 import { rateLimit, RATES } from '../rights/rates';
 import { clearLeftovers } from '../desk/leftovers';
 
@@ -49,6 +54,26 @@ export function openInstallation(folder: string) {
       .filter(Boolean),
   );
   const releases = releaseDesk(db, courses, now);
+  /** Where the demo's own site is, once it stands. */
+  const site: { address?: string } = {};
+  const pages = webPages(allowed, site);
+  const settings = settingsIn(db);
+  const outbox = outboxMail(
+    db,
+    now,
+    () => settings.mode('mail'),
+    (message) => jobs.undone('mail', { message } satisfies LetterSent, { code: 'mail-came-back' }),
+  );
+  // A demo writes to nobody outside, whatever is set.
+  const demo = demoOf(folder, () => people.all());
+  const server = demo.isFolder ? undefined : process.env.UPLIFT_MAIL;
+  const mail = server ? smtpMail(server, process.env.UPLIFT_MAIL_FROM ?? 'Uplift Path <uplift@localhost>') : outbox;
+  const jobs = jobQueue({
+    db,
+    news,
+    now,
+    kinds: { drafting: draftingKind({ db, courses, drafter, now }), mail: mailKind({ db, mail, now }) },
+  });
   return {
     db,
     folder,
@@ -62,25 +87,30 @@ export function openInstallation(folder: string) {
     releases,
     media: mediaDesk(db, files, now),
     allowed,
-    links: linkDesk(sources, allowed),
+    pages,
+    mail,
+    outbox: mail === outbox ? outbox : undefined,
+    settings,
+    links: linkDesk(sources, pages),
     interview: interviewDesk(courses, sources),
     stale: staleDesk(db, courses, sources),
     people,
     audit: auditIn(db),
-    jobs: jobQueue({ db, news, now, kinds: { drafting: draftingKind({ db, courses, drafter, now }) } }),
+    jobs,
     learners: learnerDesk(db, releases, news, now),
     tries: signInTries(db, now),
     rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<
       keyof typeof RATES,
       (key: string) => number
     >,
-    /** Where the demo's own site is, once it stands. */
-    site: {} as { address?: string },
-    demo: demoOf(folder, () => people.all()),
+    site,
+    demo,
   };
 }
 
-let opened: ReturnType<typeof openInstallation> | undefined;
+export type Installation = ReturnType<typeof openInstallation>;
+
+let opened: Installation | undefined;
 /** Why it could not be opened, and when that was tried. */
 let refused: { error: ProblemError; at: number } | undefined;
 /** Milliseconds until opening is tried again: what was wrong may have been mended. */
@@ -112,13 +142,13 @@ export function installation() {
 /** The folder the data lie in. */
 export const dataFolder = (): string => resolve(process.env.UPLIFT_DATA ?? 'data');
 
-const begun: ((desks: ReturnType<typeof openInstallation>) => void)[] = [];
+const begun: ((desks: Installation) => void)[] = [];
 
 /**
  * Does something once the installation stands: at the server's start, or later, when what was wrong with its folder is
  * mended.
  */
-export function whenOpened(work: (desks: ReturnType<typeof openInstallation>) => void): void {
+export function whenOpened(work: (desks: Installation) => void): void {
   begun.push(work);
   setImmediate(openedOrNot);
 }

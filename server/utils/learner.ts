@@ -2,6 +2,7 @@ import { deleteCookie, getCookie, setCookie, type H3Event } from 'h3';
 import { fail } from '../../core/document/problem';
 import type { LearnerRow, ReleaseRow } from '../database/releases';
 import type { Person } from '../database/people';
+import { personOf } from '../route';
 import { installation } from './installation';
 import { isHttps } from './session';
 
@@ -18,7 +19,7 @@ export function courseAt(link: string): string {
 export function learnerAt(event: H3Event, link: string): LearnerRow | undefined {
   const { learners } = installation();
   const course = courseAt(link);
-  const person = event.context.person as Person | undefined;
+  const person = personOf(event);
   const key = getCookie(event, cookieOf(link));
   return (person && learners.byPerson(course, person.id)) ?? (key ? learners.byKey(course, key) : undefined);
 }
@@ -56,7 +57,7 @@ export function mayTake(
 export function learnerWhoMay(event: H3Event, link: string): LearnerRow {
   const learner = learnerAt(event, link) ?? fail('not-begun');
   const release = installation().releases.get(learner.course_id, learner.release_id);
-  const may = mayTake(release, event.context.person as Person | undefined);
+  const may = mayTake(release, personOf(event));
   if (may !== 'open') fail(may === 'withdrawn' ? 'withdrawn' : 'not-available');
   return learner;
 }

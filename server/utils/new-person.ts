@@ -1,6 +1,6 @@
 import type { Person } from '../database/people';
 import { freshId } from '../ids';
-import type { PersonInput } from '../inputs/people';
+import type { NewPersonInput } from '../inputs/people';
 import { foldedLogin, isWeakPassword, lookOf, mixesScripts } from '../rights/logins';
 import { hashPassword } from '../rights/password';
 import { installation } from './installation';
@@ -11,7 +11,7 @@ import { refuse } from './request';
  * password that is none to guess.
  */
 export async function personFrom(
-  { name, login, password }: PersonInput,
+  { name, login, password, mail }: NewPersonInput,
   role: Person['role'],
 ): Promise<{ person: Person; hashed: string }> {
   const { people } = installation();
@@ -23,6 +23,10 @@ export async function personFrom(
       code: foldedLogin(alike.login) === folded ? 'name-taken' : 'name-alike',
       parameters: { login: alike.login },
     });
-  if (isWeakPassword(password, folded)) refuse({ code: 'weak-password' });
-  return { person: { id: freshId('p'), name: name.trim(), login: folded, role }, hashed: await hashPassword(password) };
+  if (password !== undefined && isWeakPassword(password, folded)) refuse({ code: 'weak-password' });
+  return {
+    person: { id: freshId('p'), name: name.trim(), login: folded, role, mail: mail ?? null },
+    // Without one nobody signs in until they chose theirs by the link of a letter.
+    hashed: password === undefined ? '' : await hashPassword(password),
+  };
 }

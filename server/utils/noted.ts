@@ -1,11 +1,11 @@
-import type { H3Event } from 'h3';
 import type { Added } from '../desk/sources';
-import { installation } from './installation';
-import { idOf, personOf } from './request';
+import type { Asked } from '../route';
 
 /** Notes in the audit that a source came into a course, and hands on what came of it. */
-export function noted<Given extends Added & { ok: true }>(event: H3Event, added: Given): Given {
-  const { audit, now } = installation();
-  audit.note(now(), personOf(event).id, 'source-added', added.source.id, idOf(event, 'course'));
+export function noted<Given extends Added & { ok: true }>(
+  { me, ids, desks: { audit, now } }: Pick<Asked<'author', unknown, unknown>, 'me' | 'ids' | 'desks'>,
+  added: Given,
+): Given {
+  audit.note(now(), me.id, 'source-added', added.source.id, ids.course);
   return added;
 }

@@ -1,10 +1,6 @@
-import type { ClassConstructor } from 'class-transformer';
-import { createError, getQuery, getRouterParam, type H3Event } from 'h3';
-import { checkInput } from '../inputs/course';
+import { createError } from 'h3';
 import { ProblemError, type Problem } from '../../core/document/problem';
-import type { Person } from '../database/people';
 import { troubleOf } from '../database/trouble';
-import { withinLimit, type BodyLimit } from '../rights/limits';
 import { say } from '../words/problems';
 
 const STATUS: Record<string, number> = {
@@ -28,6 +24,8 @@ const STATUS: Record<string, number> = {
   'no-such-session': 404,
   'no-such-learner': 404,
   'no-such-media': 404,
+  'no-such-letter': 404,
+  'link-over': 404,
   'not-begun': 409,
   'file-too-big': 413,
   'body-too-big': 413,
@@ -53,49 +51,6 @@ export function refuse(problem: Problem): never {
   });
 }
 
-/**
- * The body, checked against its class. Nothing is built of it before its size is known to be within the route's limit.
- */
-export async function bodyAs<T extends object>(event: H3Event, kind: ClassConstructor<T>): Promise<T> {
-  const limit = event.context.body as BodyLimit;
-  const text = await bodyText(event, limit.bytes);
-  if (!withinLimit(text, limit)) refuse({ code: 'body-too-big', parameters: { limit: `${limit.values} values` } });
-  const checked = checkInput(kind, parsed(text));
-  return checked.ok ? checked.value : refuse(checked.problem);
-}
-
-function parsed(text: string): unknown {
-  try {
-    return text === '' ? undefined : (JSON.parse(text) as unknown);
-  } catch {
-    return refuse({ code: 'bad-json' });
-  }
-}
-
-/**
- * The body's text, up to so many bytes: beyond that nothing more is taken in, and the connection ends with the answer.
- */
-async function bodyText({ node: { req, res } }: H3Event, most: number): Promise<string> {
-  const chunks: Buffer[] = [];
-  const whole = await new Promise<boolean>((done) => {
-    let size = 0;
-    req.on('data', (chunk: Buffer) => {
-      size += chunk.length;
-      if (size <= most) return void chunks.push(chunk);
-      req.pause();
-      req.removeAllListeners('data');
-      done(false);
-    });
-    req.on('end', () => done(true));
-    // Whoever went away is answered nothing.
-    req.on('error', () => done(true));
-    req.on('close', () => done(true));
-  });
-  if (whole) return Buffer.concat(chunks).toString('utf8');
-  res.setHeader('connection', 'close');
-  return refuse({ code: 'body-too-big', parameters: { limit: `${Math.ceil(most / 1024)} KB` } });
-}
-
 /** Runs what may meet a problem; problems become answers, and so does what is wrong with disk or database. */
 export async function answering<T>(work: () => T | Promise<T>): Promise<T> {
   try {
@@ -106,35 +61,4 @@ export async function answering<T>(work: () => T | Promise<T>): Promise<T> {
     if (trouble) refuse(trouble);
     throw error;
   }
-}
-
-/** Who is asking: settled by the guard before any route runs. */
-export function personOf(event: H3Event): Person {
-  return (event.context.person as Person | undefined) ?? refuse({ code: 'not-signed-in' });
-}
-
-/** Parts of addresses, which the guard has seen to be ids. */
-type Named =
-  | 'course'
-  | 'lesson'
-  | 'source'
-  | 'version'
-  | 'job'
-  | 'release'
-  | 'link'
-  | 'person'
-  | 'session'
-  | 'learner'
-  | 'invitation'
-  | 'orphan'
-  | 'removed';
-
-/** A part of the address. */
-export function idOf(event: H3Event, name: Named): string {
-  return getRouterParam(event, name) ?? refuse({ code: 'bad-input', place: name });
-}
-
-/** What somebody typed to search for, no longer than a person types. */
-export function typedOf(event: H3Event): string {
-  return String(getQuery(event).typed ?? '').slice(0, 300);
 }

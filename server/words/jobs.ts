@@ -11,6 +11,3 @@ export function inWords(jobs: readonly JobView[]) {
     })),
   }));
 }
-
-/** A job as the desk gets it. */
-export type JobAnswer = ReturnType<typeof inWords>[number];

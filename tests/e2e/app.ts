@@ -156,6 +156,12 @@ export async function enter(page: Page, app: App, name = 'Ines Marlow'): Promise
   await expect(courses).toBeVisible();
 }
 
+/** Chooses something from a list of the kit's. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
 /** Opens the demo course: for its author a copy of the test's own, for others the one they were given. */
 export async function openDemo(page: Page, app: App, name?: string): Promise<void> {
   await enter(page, app, name);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { enter, expect, newCourse, openDemo, openLesson, saved, served, test } from './app';
+import { choose, enter, expect, newCourse, openDemo, openLesson, saved, served, test } from './app';
 
 // Everything here types as people do: a key every 60 to 120 ms, clicks elsewhere in between. What was typed is compared
 // with what the server holds.
@@ -444,7 +444,7 @@ test('what is set and typed for a release stays: away in the middle of a word, a
   await page.getByLabel('Enough is, in percent').click();
   await page.keyboard.press('Control+a');
   await type(page, '65');
-  await page.getByLabel('Lessons are taken').selectOption('forced');
+  await choose(page, 'Lessons are taken', 'one after another');
   await page.reload();
   await expect(note).toHaveValue('Late fees are clearer');
   await expect(page.getByLabel('Enough is, in percent')).toHaveValue('65');

@@ -1,13 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkBriefInput } from '../../server/inputs/brief';
-import {
-  ChangesInput,
-  checkInput,
-  NewCourseInput,
-  SinceInput,
-  TextSourceInput,
-  VersionInput,
-} from '../../server/inputs/course';
+import { ChangesInput, NewCourseInput, SinceInput, TextSourceInput, VersionInput } from '../../server/inputs/course';
+import { checkInput } from '../../server/inputs/check';
 import { MemberInput, PersonInput, SignInAsInput, SignInInput } from '../../server/inputs/people';
 import { say, worded } from '../../server/words/problems';
 
@@ -111,6 +105,7 @@ describe('problems in words', () => {
           seconds: 20,
           type: 'image/png',
           login: 'ines',
+          said: '550 No such mailbox',
           lesson: 'Ladders',
         },
       });

@@ -11,7 +11,7 @@ import {
   rulesFrom,
   type RulesInput,
 } from '../../server/inputs/learning';
-import { checkInput } from '../../server/inputs/course';
+import { checkInput } from '../../server/inputs/check';
 import { packState, unpackState } from '../../core/learning/packed';
 import {
   after,

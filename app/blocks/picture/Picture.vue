@@ -2,7 +2,7 @@
 import { NodeViewContent, NodeViewWrapper, nodeViewProps } from '@tiptap/vue-3';
 import { computed } from 'vue';
 import type { MediaRef } from '~~/core/document/media';
-import { mediaAt } from '~/composables/useMedia';
+import { mediaAddress } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 
 /** A picture on the page: its caption is typed under it, what it shows beside it. */
@@ -16,7 +16,7 @@ const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).
 <template>
   <NodeViewWrapper as="figure" class="up-picture">
     <img
-      :src="`${mediaAt(desk.course!.id)}/${ref.hash}`"
+      :src="mediaAddress(desk.course!.id, ref)"
       :alt="decorative ? '' : String(node.attrs.alt)"
       :width="ref.width"
       :height="ref.height"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import type { EvidenceMark } from '~~/core/document/rich-text';
 import type { Block } from '~~/core/blocks/forms';
 import { sentenceHash, type PassageRange } from '~~/core/document/rich-text';
@@ -41,9 +42,10 @@ watch(
     if (!known) looked.value = 'looking';
     const found =
       known ??
-      (await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/passages`, { query: { ids } }).catch(
-        () => undefined,
-      ));
+      (await api('GET /api/courses/:course/passages', {
+        course: desk.course!.id,
+        query: { ids: ids.split(',') },
+      }).catch(() => undefined));
     if (found) seen.set(ids, found);
     if (mine !== asked) return;
     views.value = found ?? [];
@@ -60,7 +62,10 @@ watch(
     if (!ids) return void (alsoViews.value = []);
     const found =
       alsoSeen.get(ids) ??
-      (await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/passages`, { query: { ids } }).catch(() => []));
+      (await api('GET /api/courses/:course/passages', {
+        course: desk.course!.id,
+        query: { ids: ids.split(',') },
+      }).catch(() => []));
     if (found.length > 0) alsoSeen.set(ids, found);
     if (props.evidence?.also?.map((range) => range.id).join() === ids) alsoViews.value = found;
   },
@@ -114,7 +119,7 @@ function renew() {
 async function loadMore() {
   const lesson = props.lesson.id;
   moreFailed.value = false;
-  const found = await $fetch<PassageView[]>(`/api/courses/${desk.course!.id}/lessons/${lesson}/unused`).catch(
+  const found = await api('GET /api/courses/:course/lessons/:lesson/unused', { course: desk.course!.id, lesson }).catch(
     () => undefined,
   );
   if (lesson !== props.lesson.id) return;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import type { Lesson } from '~~/core/course/course';
 import { giveTo } from '~~/core/course/gestures';
 import { reasonWords } from '~~/core/course/left-out-words';
@@ -9,14 +10,16 @@ import { claimWords, placeWords, type PassageView } from './place';
 const props = defineProps<{ lesson: Lesson }>();
 const desk = useCourse();
 const found = ref<PassageView[] | null>(null);
-const at = computed(() => `/api/courses/${desk.course!.id}/lessons/${props.lesson.id}/unused`);
 const failed = ref(false);
 let asked = 0;
 
 async function load() {
   const mine = ++asked;
   failed.value = false;
-  const answer = await $fetch<PassageView[]>(at.value).catch(() => undefined);
+  const answer = await api('GET /api/courses/:course/lessons/:lesson/unused', {
+    course: desk.course!.id,
+    lesson: props.lesson.id,
+  }).catch(() => undefined);
   if (mine !== asked) return;
   failed.value = answer === undefined;
   found.value = answer ?? null;

@@ -1,3 +1,4 @@
+import type { AnswerOf } from '~/client';
 import type { Passage } from '~~/core/source/source';
 
 /** Where a passage stands, in words: clause, page, slide, time, headings. */
@@ -16,17 +17,14 @@ export function placeWords({ locator }: Pick<Passage, 'locator'>): string {
 }
 
 /** A passage with what stands around it, as the server gives it. */
-export interface PassageView {
-  passage: Passage;
-  source: { id: string; title: string; kind: string; language: string; address?: string };
-  before: Passage[];
-  after: Passage[];
-  claims: { id: string; kind: string; rule?: { strength: string; negative: boolean }; term?: string }[];
-  score?: number;
-}
+export type PassageView = AnswerOf<'GET /api/courses/:course/passages'>[number] & { score?: number };
 
 /** What a claim is, in words: "Rule, must not". */
-export function claimWords(claim: PassageView['claims'][number]): string {
+export function claimWords(claim: {
+  kind: string;
+  rule?: { strength: string; negative: boolean };
+  term?: string;
+}): string {
   const kinds: Record<string, string> = {
     rule: 'Rule',
     definition: 'Term',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressOf } from '~/client';
 import type { DropdownMenuItem } from '@nuxt/ui';
 import { dayOf } from '~/words/dates';
 import { STATES } from '~/words/states';
@@ -66,7 +67,7 @@ function actions(row: Row): DropdownMenuItem[][] {
         : []),
       {
         label: 'Save as an archive',
-        onSelect: () => void window.location.assign(`/api/courses/${row.id}/archive`),
+        onSelect: () => void window.location.assign(addressOf('GET /api/courses/:course/archive', { course: row.id })),
         disabled: !can,
       },
     ],

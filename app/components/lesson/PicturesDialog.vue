@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { addressOf, api } from '~/client';
 import type { Block } from '~~/core/blocks/forms';
 import type { PassageRange } from '~~/core/document/rich-text';
 import { ofPicture } from '~/blocks';
 import { freshId, troubleOf } from '~/composables/useApi';
-import { mediaAt, type MediaAdded } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 
 /** The pictures that the course's sources hold; one that is taken comes onto the page with its caption and passage. */
@@ -28,7 +28,7 @@ watch(
     if (!now) return;
     trouble.value = '';
     try {
-      held.value = await $fetch<Held[]>(`${mediaAt(desk.course!.id)}/pictures`);
+      held.value = await api('GET /api/courses/:course/media/pictures', { course: desk.course!.id });
     } catch (error) {
       trouble.value = troubleOf(error).message;
     }
@@ -37,8 +37,8 @@ watch(
 );
 async function take({ source, hash, alt, caption, evidence }: Held) {
   try {
-    const added = await $fetch<MediaAdded>(`${mediaAt(desk.course!.id)}/pictures`, {
-      method: 'POST',
+    const added = await api('POST /api/courses/:course/media/pictures', {
+      course: desk.course!.id,
       body: { source, hash },
     });
     open.value = false;
@@ -47,6 +47,8 @@ async function take({ source, hash, alt, caption, evidence }: Held) {
     trouble.value = troubleOf(error).message;
   }
 }
+const pictureAt = ({ source, hash }: Held) =>
+  addressOf('GET /api/courses/:course/sources/:source/pictures/:hash', { course: desk.course!.id, source, hash });
 </script>
 
 <template>
@@ -70,11 +72,7 @@ async function take({ source, hash, alt, caption, evidence }: Held) {
             :aria-label="`Take ${each.caption || each.alt || 'this picture'}`"
             @click="take(each)"
           >
-            <img
-              :src="`/api/courses/${desk.course!.id}/sources/${each.source}/pictures/${each.hash}`"
-              :alt="each.alt"
-              loading="lazy"
-            />
+            <img :src="pictureAt(each)" :alt="each.alt" loading="lazy" />
             <span class="small">{{ each.caption || each.alt || 'without a caption' }}</span>
           </button>
         </div>

@@ -3,7 +3,7 @@ import { useDebounceFn, useElementSize } from '@vueuse/core';
 import type { Lesson } from '~~/core/course/course';
 import { USUAL_RULES } from '~~/core/learning/rules';
 import { freezeCourse } from '~~/core/learning/view';
-import { mediaAt } from '~/composables/useMedia';
+import { mediaFolder } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 import { useFigures } from '~/stores/figures';
 
@@ -38,7 +38,7 @@ function give() {
         keys,
         rules: USUAL_RULES,
         lesson: props.lesson.id,
-        media: mediaAt(desk.course.id),
+        media: mediaFolder(desk.course.id),
         dark: color.value === 'dark',
       },
     },

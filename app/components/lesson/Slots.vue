@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import type { Lesson } from '~~/core/course/course';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
@@ -13,7 +14,7 @@ const filling = ref(false);
 async function fill() {
   filling.value = true;
   await desk.settleAll();
-  trouble.value = await $fetch(`/api/courses/${desk.course!.id}/answers`, { method: 'POST' }).then(
+  trouble.value = await api('POST /api/courses/:course/answers', { course: desk.course!.id }).then(
     () => '',
     () => 'The answers could not be put in. They are saved; try again.',
   );

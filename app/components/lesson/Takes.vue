@@ -8,7 +8,7 @@ import type { MediaRef } from '~~/core/document/media';
 import { wordsFor } from '~~/core/words';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
-import { mediaAt } from '~/composables/useMedia';
+import { mediaAddress } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
 import { changeWords } from '~/words/versions';
@@ -27,7 +27,7 @@ const open = ref(false);
 const differing = ref('');
 const view = computed(() => ({
   words: wordsFor(desk.course!.language).words,
-  media: ({ hash }: MediaRef) => `${mediaAt(desk.course!.id)}/${hash}`,
+  media: (ref: MediaRef) => mediaAddress(desk.course!.id, ref),
 }));
 const pages = computed(() =>
   pagesBeside(desk.course!, props.lesson.id).map((take) => ({ take, change: differs(take) })),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { actions, shownKey, useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
@@ -35,6 +36,20 @@ useActions([
     run: () => go('/people'),
   },
   {
+    id: 'services',
+    label: 'Outside services',
+    area: 'Everywhere',
+    when: () => session.person?.role === 'owner',
+    run: () => go('/services'),
+  },
+  {
+    id: 'audit',
+    label: 'Audit',
+    area: 'Everywhere',
+    when: () => session.person?.role === 'owner',
+    run: () => go('/audit'),
+  },
+  {
     id: 'shelf',
     label: 'Source shelf',
     area: 'Everywhere',
@@ -46,9 +61,9 @@ useActions([
 
 watch(barOpen, async (open) => {
   if (!open) return;
-  courses.value = await $fetch<typeof courses.value>('/api/courses').catch(() => []);
+  courses.value = await api('GET /api/courses').catch(() => []);
   sources.value = desk.course
-    ? await $fetch<typeof sources.value>(`/api/courses/${desk.course.id}/sources`).catch(() => [])
+    ? await api('GET /api/courses/:course/sources', { course: desk.course.id }).catch(() => [])
     : [];
 });
 const leadTo = (path: string) => () => {

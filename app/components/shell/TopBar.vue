@@ -45,6 +45,7 @@ const items = computed(() => [
     ...(session.person?.role === 'owner'
       ? [
           { label: 'People', onSelect: () => go('/people') },
+          { label: 'Outside services', onSelect: () => go('/services') },
           { label: 'Audit', onSelect: () => go('/audit') },
         ]
       : []),

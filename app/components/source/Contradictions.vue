@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { settle, unsettle } from '~~/core/course/settle';
 import type { Settlement } from '~~/core/course/course';
 import { overlaps, standsOn } from '~~/core/course/standing';
@@ -19,7 +20,7 @@ const asked = computed(() => props.sources.map((source) => source.id + source.ve
 async function look() {
   const before = asked.value;
   const answer = before
-    ? await $fetch<Contradiction[]>(`/api/courses/${desk.course!.id}/contradictions`).catch(() => undefined)
+    ? await api('GET /api/courses/:course/contradictions', { course: desk.course!.id }).catch(() => undefined)
     : [];
   if (before !== asked.value) return;
   failed.value = answer === undefined;

@@ -14,7 +14,7 @@ export interface FoundPassage {
   lessons?: string[];
 }
 const props = defineProps<{
-  address: string;
+  find: (typed: string) => Promise<{ found: FoundPassage[]; more: boolean; unready: number }>;
   typed: string;
   title: (id: string) => string;
   to: (found: FoundPassage) => string | undefined;
@@ -24,7 +24,7 @@ const result = shallowRef<{ found: FoundPassage[]; more: boolean; unready: numbe
 const failed = ref(false);
 let asked = 0;
 watch(
-  () => [props.address, props.typed],
+  () => [props.find, props.typed],
   () => void ask(120),
   { immediate: true },
 );
@@ -34,9 +34,7 @@ async function ask(after: number): Promise<void> {
   const mine = ++asked;
   await new Promise((go) => setTimeout(go, after));
   if (mine !== asked) return;
-  const found = await $fetch<NonNullable<typeof result.value>>(props.address, { query: { typed: props.typed } }).catch(
-    () => null,
-  );
+  const found = await props.find(props.typed).catch(() => null);
   if (mine !== asked) return;
   failed.value = found === null;
   result.value = found ?? result.value;

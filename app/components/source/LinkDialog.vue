@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { troubleOf } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
@@ -13,11 +14,12 @@ const busy = ref(false);
 const trouble = ref('');
 /** In the demo, where links can be tried. */
 const site = ref<string>();
-const at = computed(() => `/api/courses/${desk.course!.id}/links`);
 watch(open, async (shown) => {
   trouble.value = '';
   if (shown)
-    site.value ??= (await $fetch<{ address?: string }>(at.value).catch(() => ({ address: undefined }))).address;
+    site.value ??= (
+      await api('GET /api/courses/:course/links', { course: desk.course!.id }).catch(() => ({ address: undefined }))
+    ).address;
 });
 function example(path: string, below: boolean) {
   form.address = `${site.value}${path}`;
@@ -32,8 +34,8 @@ async function send() {
   trouble.value = '';
   const address = form.address.trim();
   try {
-    const added = await $fetch<{ same?: string; left?: number }>(at.value, {
-      method: 'POST',
+    const added = await api('POST /api/courses/:course/links', {
+      course: desk.course!.id,
       body: { address, below: form.below },
     });
     open.value = false;

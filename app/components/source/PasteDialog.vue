@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { troubleOf } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 
@@ -25,8 +26,8 @@ async function paste(event: ClipboardEvent) {
 async function send() {
   trouble.value = '';
   try {
-    await $fetch(`/api/courses/${desk.course!.id}/sources`, {
-      method: 'POST',
+    await api('POST /api/courses/:course/sources', {
+      course: desk.course!.id,
       body: { title: form.value.title.trim(), text: form.value.text },
     });
     open.value = false;

@@ -1,23 +1,24 @@
 <script setup lang="ts">
+import { api, type AnswerOf } from '~/client';
 /** Who else may use a source of one's own in courses of theirs, or put newer versions of it. */
 const open = defineModel<boolean>('open', { required: true });
 const props = defineProps<{ source: { id: string; title: string } | null }>();
-const rows = ref<{ id: string; name: string; may: string }[] | null>(null);
+const rows = ref<AnswerOf<'GET /api/shelf/:source/people'> | null>(null);
 const { trouble, trying } = useTrying();
 const ITEMS = [
   { value: 'none', label: 'not at all' },
   { value: 'use', label: 'may use it' },
   { value: 'change', label: 'may use and change it' },
-];
-const at = () => `/api/shelf/${props.source!.id}/people`;
-const load = () => trying(async () => void (rows.value = await $fetch<NonNullable<typeof rows.value>>(at())));
+] as const;
+const load = () =>
+  trying(async () => void (rows.value = await api('GET /api/shelf/:source/people', { source: props.source!.id })));
 watch(open, (now) => {
   rows.value = null;
   if (now) void load();
 });
-const give = (person: string, may: string) =>
+const give = (person: string, may: (typeof ITEMS)[number]['value']) =>
   trying(async () => {
-    await $fetch(at(), { method: 'PUT', body: { person, may } });
+    await api('PUT /api/shelf/:source/people', { source: props.source!.id, body: { person, may } });
     await load();
   });
 </script>
@@ -35,13 +36,12 @@ const give = (person: string, may: string) =>
           <tr v-for="row in rows" :key="row.id">
             <td>{{ row.name }}</td>
             <td>
-              <USelect
+              <FieldSelect
                 :model-value="row.may"
                 :items="ITEMS"
-                size="sm"
                 class="w-48"
-                :aria-label="`What ${row.name} may do with it`"
-                @update:model-value="give(row.id, String($event))"
+                :label="`What ${row.name} may do with it`"
+                @update:model-value="give(row.id, $event)"
               />
             </td>
           </tr>

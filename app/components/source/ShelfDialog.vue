@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { troubleOf } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
@@ -17,9 +18,7 @@ watch(open, async (now) => {
   if (!now) return;
   chosen.value = [];
   rows.value =
-    (await $fetch<ShelfSource[]>('/api/shelf').catch(
-      (error: unknown) => void (trouble.value = troubleOf(error).message),
-    )) ?? null;
+    (await api('GET /api/shelf').catch((error: unknown) => void (trouble.value = troubleOf(error).message))) ?? null;
 });
 const shown = computed(() =>
   (rows.value ?? []).filter(
@@ -32,8 +31,8 @@ const shown = computed(() =>
 );
 async function send() {
   try {
-    const { added } = await $fetch<{ added: number }>(`/api/courses/${desk.course!.id}/shelf`, {
-      method: 'POST',
+    const { added } = await api('POST /api/courses/:course/shelf', {
+      course: desk.course!.id,
       body: { sources: chosen.value },
     });
     open.value = false;

@@ -1,16 +1,9 @@
 <script setup lang="ts">
+import { api, type AnswerOf } from '~/client';
 import type { NewerVersion } from '~/components/source/Newer.vue';
 import { useCourse } from '~/stores/course';
 
-interface Line {
-  version: string;
-  serial: number;
-  file_name: string;
-  words: number;
-  read_at: number;
-  by: string | null;
-  used: boolean;
-}
+type Line = AnswerOf<'GET /api/courses/:course/sources/:source/versions'>['versions'][number];
 
 /** The versions of a source, who put each and when; the course can use an earlier one again. */
 const props = defineProps<{ source: { id: string; title: string } }>();
@@ -19,15 +12,21 @@ const desk = useCourse();
 const answer = shallowRef<{ may: string; versions: Line[] } | null>(null);
 const differs = ref<NewerVersion | null>(null);
 const { trouble, trying } = useTrying();
-const at = computed(() => `/api/courses/${desk.course!.id}/sources/${props.source.id}`);
 const load = () =>
-  trying(async () => void (answer.value = await $fetch<{ may: string; versions: Line[] }>(`${at.value}/versions`)));
-watch(at, load, { immediate: true });
+  trying(
+    async () =>
+      void (answer.value = await api('GET /api/courses/:course/sources/:source/versions', {
+        course: desk.course!.id,
+        source: props.source.id,
+      })),
+  );
+watch(() => [desk.course!.id, props.source.id], load, { immediate: true });
 const use = (line: Line) =>
   trying(async () => {
     await desk.settleAll();
-    const now = await $fetch<{ same: true } | ({ same: false } & Omit<NewerVersion, 'title'>)>(`${at.value}/version`, {
-      method: 'PUT',
+    const now = await api('PUT /api/courses/:course/sources/:source/version', {
+      course: desk.course!.id,
+      source: props.source.id,
       body: { version: line.version },
     });
     differs.value = now.same ? null : { title: props.source.title, ...now };

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { troubleOf } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 
@@ -19,8 +20,8 @@ async function send() {
   busy.value = true;
   trouble.value = '';
   try {
-    const added = await $fetch<{ same?: string }>(`/api/courses/${desk.course!.id}/videos`, {
-      method: 'POST',
+    const added = await api('POST /api/courses/:course/videos', {
+      course: desk.course!.id,
       body: { address: form.value.address.trim(), title: form.value.title.trim(), transcript: form.value.transcript },
     });
     emit('added', added.same ? [`${form.value.title} says the same as “${added.same}”; it is used once.`] : []);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { compareCourses } from '~~/core/course/comparison';
 import type { Course } from '~~/core/course/course';
 import { useCourse } from '~/stores/course';
@@ -35,7 +36,7 @@ watch(
     then.value = null;
     trouble.value = '';
     await desk.settleAll();
-    versions.value = await $fetch<NonNullable<typeof versions.value>>(`/api/courses/${desk.course!.id}/versions`).catch(
+    versions.value = await api('GET /api/courses/:course/versions', { course: desk.course!.id }).catch(
       (error: unknown) => {
         trouble.value = troubleOf(error).message;
         return null;
@@ -50,7 +51,7 @@ async function look(version: { id: string; name: string }) {
   try {
     then.value = {
       ...version,
-      ...(await $fetch<{ course: Course }>(`/api/courses/${desk.course!.id}/versions/${version.id}`)),
+      ...(await api('GET /api/courses/:course/versions/:version', { course: desk.course!.id, version: version.id })),
     };
   } catch (error) {
     trouble.value = troubleOf(error).message;

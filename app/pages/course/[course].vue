@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressOf, api } from '~/client';
 import { useEventListener } from '@vueuse/core';
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
@@ -46,7 +47,7 @@ watch(
 const mayLeave = ref(true);
 async function leaveCourse() {
   await desk.settleAll();
-  if (await desk.asking(async () => void (await $fetch(`/api/courses/${id.value}/membership`, { method: 'DELETE' }))))
+  if (await desk.asking(async () => void (await api('DELETE /api/courses/:course/membership', { course: id.value }))))
     await navigateTo('/');
 }
 /**
@@ -57,7 +58,8 @@ async function countSources() {
   void stale.load();
   // What could not be counted stays as it was known.
   sources.value =
-    (await $fetch<unknown[]>(`/api/courses/${id.value}/sources`).catch(() => undefined))?.length ?? sources.value;
+    (await api('GET /api/courses/:course/sources', { course: id.value }).catch(() => undefined))?.length ??
+    sources.value;
 }
 provide('sources-changed', countSources);
 
@@ -103,7 +105,7 @@ useActions([
     id: 'export',
     label: 'Save as an archive',
     area: 'Course',
-    run: () => void (window.location.href = `/api/courses/${id.value}/archive`),
+    run: () => void window.location.assign(addressOf('GET /api/courses/:course/archive', { course: id.value })),
   },
 ]);
 useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });

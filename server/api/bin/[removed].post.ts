@@ -1,14 +1,13 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../utils/installation';
-import { answering, idOf, personOf } from '../../utils/request';
+import { route } from '../../route';
 
 /** Takes a deleted course out of the bin, its releases and its learners' results with it. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { courses, audit, now } = installation();
-    const [id, person] = [idOf(event, 'removed'), personOf(event).id];
+export default route({
+  right: 'signed-in',
+  run({ me, ids, desks }) {
+    const { courses, audit, now } = desks;
+    const [id, person] = [ids.removed, me.id];
     courses.bringBack(id, person);
     audit.note(now(), person, 'course-restored', id);
     return { id };
-  }),
-);
+  },
+});

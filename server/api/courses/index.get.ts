@@ -1,7 +1,8 @@
-import { defineEventHandler } from 'h3';
 import { courseRows } from '../../desk/rows';
-import { installation } from '../../utils/installation';
-import { answering, personOf } from '../../utils/request';
+import { route } from '../../route';
 
 /** One's courses. */
-export default defineEventHandler((event) => answering(() => courseRows(installation(), personOf(event).id)));
+export default route({
+  right: 'signed-in',
+  run: ({ me, desks }) => courseRows(desks, me.id),
+});

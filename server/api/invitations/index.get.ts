@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../utils/installation';
-import { answering, personOf } from '../../utils/request';
+import { route } from '../../route';
 
 /** Parts in courses that one is offered. */
-export default defineEventHandler((event) => answering(() => installation().people.invitations(personOf(event).id)));
+export default route({
+  right: 'signed-in',
+  run: ({ me, desks }) => desks.people.invitations(me.id),
+});

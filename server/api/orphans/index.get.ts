@@ -1,12 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../utils/installation';
-import { answering } from '../../utils/request';
+import { route } from '../../route';
 
 /** Courses that nobody is an author of any more. */
-export default defineEventHandler(() =>
-  answering(() =>
-    installation()
-      .courses.orphaned()
-      .map(({ id, title, changed_at }) => ({ id, title, changed_at })),
-  ),
-);
+export default route({
+  right: 'owner',
+  run: ({ desks }) => desks.courses.orphaned().map(({ id, title, changed_at }) => ({ id, title, changed_at })),
+});

@@ -1,17 +1,18 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../utils/installation';
-import { answering, personOf, typedOf } from '../../utils/request';
+import { TypedQuery } from '../../inputs/query';
+import { route } from '../../route';
 
 /** Searches all sources a person has that are not put away. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { sources, search } = installation();
+export default route({
+  right: 'signed-in',
+  query: TypedQuery,
+  run({ query, me, desks }) {
+    const { sources, search } = desks;
     return search.find(
-      typedOf(event),
+      query.typed,
       sources
-        .shelf(personOf(event).id)
+        .shelf(me.id)
         .filter((row) => row.put_away_at === null)
         .map(({ id, version }) => ({ id, version })),
     );
-  }),
-);
+  },
+});

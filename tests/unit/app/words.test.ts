@@ -111,10 +111,10 @@ describe('places and claims in words', () => {
     ['12:40', { seconds: 760.2, path: [] }],
     ['Returns', { path: ['Returns'] }],
   ])('%s', (words, locator) => expect(placeWords({ locator })).toBe(words));
-  it.each([
-    ['Rule, must not', { id: 'c', kind: 'rule', rule: { strength: 'must', negative: true } }],
-    ['Term: slip', { id: 'c', kind: 'definition', term: 'slip' }],
-    ['Figure', { id: 'c', kind: 'figure' }],
+  it.each<[string, Parameters<typeof claimWords>[0]]>([
+    ['Rule, must not', { kind: 'rule', rule: { strength: 'must', negative: true } }],
+    ['Term: slip', { kind: 'definition', term: 'slip' }],
+    ['Figure', { kind: 'figure' }],
   ])('%s', (words, claim) => expect(claimWords(claim)).toBe(words));
   it('every kind of claim has words for one and several', () => {
     for (const [one, several] of Object.values(CLAIMS))

@@ -9,10 +9,11 @@ import { allLessons } from '../../../core/course/course';
 import { takeOutline } from '../../../core/course/gestures';
 import { validateCourse } from '../../../core/course/validate';
 import { standsOn } from '../../../core/course/standing';
-import { isPublic } from '../../../server/fetching/address';
-import { fetchPage } from '../../../server/fetching/fetch';
-import { fetchSite } from '../../../server/fetching/site';
-import { startSite } from '../../../server/standins/site';
+import { isPublic } from '../../../server/services/pages/address';
+import { fetchPage } from '../../../server/services/pages/fetch';
+import { webPages } from '../../../server/services/pages';
+import { fetchSite } from '../../../server/services/pages/section';
+import { startSite } from '../../../server/services/pages/stand-in';
 import { openInstallation } from '../../../server/utils/installation';
 import { aCourse, anId } from '../../builders';
 import { aBriefInput, aChange, INES } from '../../data';
@@ -158,7 +159,7 @@ describe('fetching', () => {
     }));
 
   it('takes pages of any name: with %, very long, twice, and a folder called like a page', async () => {
-    const { pages, left } = await fetchSite(await fetchPage(at('/odd/'), allowed), allowed);
+    const { pages, left } = await fetchSite(await fetchPage(at('/odd/'), allowed), webPages(allowed, {}));
     expect(left).toBe(0);
     expect(pages).toHaveLength(7);
     expect(new Set(pages.map((page) => page.name)).size).toBe(7);
@@ -173,7 +174,7 @@ describe('fetching', () => {
   });
 
   it('takes a section of a site in the order of its contents, and counts what it could not have', async () => {
-    const { pages, left } = await fetchSite(await fetchPage(at('/guide/'), allowed), allowed);
+    const { pages, left } = await fetchSite(await fetchPage(at('/guide/'), allowed), webPages(allowed, {}));
     expect(pages.map((page) => page.name)).toEqual(['index.html', 'two.html', 'one.html']);
     expect(left).toBe(1);
     expect(new TextDecoder().decode(pages[0].bytes)).toContain('href="one.html"');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { VueDraggable, type SortableEvent } from 'vue-draggable-plus';
 import {
   beginModuleAt,
@@ -256,8 +257,8 @@ async function accept() {
   naming.value = false;
   await desk.settleAll();
   await desk.asking(async () => {
-    await $fetch(`/api/courses/${desk.course!.id}/versions`, {
-      method: 'POST',
+    await api('POST /api/courses/:course/versions', {
+      course: desk.course!.id,
       body: { name: versionName.value.trim() },
     });
     await loadVersions();
@@ -269,7 +270,8 @@ function nameVersion() {
 }
 async function loadVersions() {
   versions.value =
-    (await $fetch<unknown[]>(`/api/courses/${desk.course!.id}/versions`).catch(() => null))?.length ?? versions.value;
+    (await api('GET /api/courses/:course/versions', { course: desk.course!.id }).catch(() => null))?.length ??
+    versions.value;
 }
 const foldAll = () =>
   void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));

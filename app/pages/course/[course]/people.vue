@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api, type AnswerOf } from '~/client';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
@@ -6,25 +7,24 @@ import { useSession } from '~/stores/session';
 /** Who has a part in this course. */
 const desk = useCourse();
 const session = useSession();
-const rows = ref<{ id: string; name: string; role: string; waits: boolean }[] | null>(null);
+const rows = ref<AnswerOf<'GET /api/courses/:course/members'> | null>(null);
 const trouble = ref<Trouble | null>(null);
-const at = `/api/courses/${desk.course!.id}/members`;
 const ROLES = [
   { value: 'none', label: 'no part' },
   { value: 'reviewer', label: 'reviews' },
   { value: 'author', label: 'author' },
-];
+] as const;
 
 async function load() {
-  rows.value = await $fetch<NonNullable<typeof rows.value>>(at).catch((error: unknown) => {
+  rows.value = await api('GET /api/courses/:course/members', { course: desk.course!.id }).catch((error: unknown) => {
     trouble.value = troubleOf(error);
     return [];
   });
 }
 onMounted(load);
-async function set(person: string, role: string) {
+async function set(person: string, role: (typeof ROLES)[number]['value']) {
   trouble.value = null;
-  await $fetch(at, { method: 'PUT', body: { person, role } }).catch(
+  await api('PUT /api/courses/:course/members', { course: desk.course!.id, body: { person, role } }).catch(
     (error: unknown) => void (trouble.value = troubleOf(error)),
   );
   await load();
@@ -52,13 +52,12 @@ async function set(person: string, role: string) {
         <tr v-for="row in rows" :key="row.id">
           <td>{{ row.name }}</td>
           <td>
-            <USelect
-              :model-value="row.role"
+            <FieldSelect
+              :model-value="row.role === 'learner' ? 'none' : row.role"
               :items="ROLES"
-              size="sm"
               class="w-36"
-              :aria-label="`Part of ${row.name}`"
-              @update:model-value="set(row.id, String($event))"
+              :label="`Part of ${row.name}`"
+              @update:model-value="set(row.id, $event)"
             /><span v-if="row.waits" class="small quiet waits">offered, not accepted yet</span>
           </td>
         </tr>

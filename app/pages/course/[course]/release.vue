@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { PACKAGE_FORMATS, PACKAGES } from '~~/core/learning/packages';
+import { addressOf } from '~/client';
+import { PACKAGE_FORMATS, PACKAGES, type PackageFormat } from '~~/core/learning/packages';
 import { checksOn } from '~~/core/blocks/forms';
 import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useReleases, type ReleaseLine } from '~/stores/releases';
 import { useStale } from '~/stores/stale';
 import { staleWords } from '~/words/sources';
-import { ACCESS, COURSE_RULES, LESSON_RULES, ruleLine, type Access } from '~/words/releases';
+import { ACCESS, COURSE_RULES, LESSON_RULES, MOVES, ORDERS, ruleLine, TRIES, type Access } from '~/words/releases';
+import { itemsOf } from '~/words/items';
 import { counted } from '~/words/states';
 
 /** What learners get: the course as it stands, frozen; who may take it, and how it counts. */
@@ -18,9 +20,9 @@ const { form } = useKeptForm('release', {
   lesson: 'answered' as keyof typeof LESSON_RULES,
   course: 'passed' as keyof typeof COURSE_RULES,
   percent: 80,
-  order: 'free' as 'free' | 'forced',
-  tries: '2',
-  move: 'stay' as 'stay' | 'move',
+  order: 'free' as keyof typeof ORDERS,
+  tries: '2' as (typeof TRIES)[number]['value'],
+  move: 'stay' as keyof typeof MOVES,
 });
 const busy = ref(false);
 const copied = ref(false);
@@ -79,7 +81,7 @@ async function make() {
   const made = await all.make({
     note: form.value.note,
     access,
-    rules: { lesson, course, share: percent / 100, order, ...(tries && { tries: Number(tries) }) },
+    rules: { lesson, course, share: percent / 100, order, ...(Number(tries) > 0 && { tries: Number(tries) }) },
     move: move === 'move',
   });
   // The rules stay as they were chosen for the next release; what is new in it, and who goes on with it, is said anew.
@@ -103,6 +105,12 @@ useActions([
     run: () => void make(),
   },
 ]);
+const packageAt = (release: string, format: PackageFormat) =>
+  addressOf('GET /api/courses/:course/releases/:release/package', {
+    course: desk.course!.id,
+    release,
+    query: { format },
+  });
 </script>
 
 <template>
@@ -146,9 +154,7 @@ useActions([
         <p v-if="open" class="small quiet">{{ counted(open, ['lesson is', 'lessons are']) }} not approved yet.</p>
         <fieldset>
           <legend>Who may take it</legend>
-          <label v-for="(words, access) in ACCESS" :key="access"
-            ><input v-model="form.access" type="radio" name="access" :value="access" /> {{ words }}</label
-          >
+          <URadioGroup v-model="form.access" :items="itemsOf(ACCESS)" aria-label="Who may take it" />
         </fieldset>
         <fieldset v-if="all.meaning">
           <legend>Against release {{ all.meaning.since }}</legend>
@@ -157,47 +163,31 @@ useActions([
           </ul>
           <template v-if="all.meaning.underWay">
             <p class="small">{{ counted(all.meaning.underWay, ['learner is', 'learners are']) }} under way.</p>
-            <label
-              ><input v-model="form.move" type="radio" name="move" value="stay" /> They stay on their release and finish
-              it as it is.</label
-            >
-            <label
-              ><input v-model="form.move" type="radio" name="move" value="move" /> They go on with this one: lessons as
-              before stay done, changed and new ones are open again.</label
-            >
+            <URadioGroup v-model="form.move" :items="itemsOf(MOVES)" aria-label="Learners under way" />
           </template>
         </fieldset>
       </div>
       <div>
         <fieldset class="rules">
           <legend>How it counts</legend>
-          <label
-            >A lesson is done when<select v-model="form.lesson">
-              <option v-for="(words, kind) in LESSON_RULES" :key="kind" :value="kind">{{ words }}</option>
-            </select></label
-          >
-          <label
-            >The course is completed when<select v-model="form.course">
-              <option v-for="(words, kind) in COURSE_RULES" :key="kind" :value="kind">{{ words }}</option>
-            </select></label
-          >
-          <label v-if="shares"
-            >Enough is, in percent<input v-model.number="form.percent" type="number" min="1" max="100" required
-          /></label>
-          <label
-            >Lessons are taken<select v-model="form.order">
-              <option value="free">in any order</option>
-              <option value="forced">one after another</option>
-            </select></label
-          >
-          <label
-            >Tries at a check<select v-model="form.tries">
-              <option value="1">one</option>
-              <option value="2">two</option>
-              <option value="3">three</option>
-              <option value="">as many as one likes</option>
-            </select></label
-          >
+          <span>A lesson is done when</span>
+          <FieldSelect v-model="form.lesson" :items="itemsOf(LESSON_RULES)" label="A lesson is done when" />
+          <span>The course is completed when</span>
+          <FieldSelect v-model="form.course" :items="itemsOf(COURSE_RULES)" label="The course is completed when" />
+          <template v-if="shares"
+            ><span>Enough is, in percent</span
+            ><UInputNumber
+              v-model="form.percent"
+              :min="1"
+              :max="100"
+              size="sm"
+              aria-label="Enough is, in percent"
+              class="w-32"
+          /></template>
+          <span>Lessons are taken</span>
+          <FieldSelect v-model="form.order" :items="itemsOf(ORDERS)" label="Lessons are taken" />
+          <span>Tries at a check</span>
+          <FieldSelect v-model="form.tries" :items="TRIES" label="Tries at a check" />
         </fieldset>
         <label class="note"
           >What is new in it, for you<UInput v-model="form.note" maxlength="400" class="w-full"
@@ -246,14 +236,14 @@ useActions([
             >
           </td>
           <td class="small">
-            <select
+            <FieldSelect
               v-if="desk.mayEdit && row.withdrawn_at === null"
-              :value="row.access"
-              :aria-label="`Who may take release ${row.number}`"
-              @change="all.setAccess(row, ($event.target as HTMLSelectElement).value as Access, false)"
-            >
-              <option v-for="(words, access) in ACCESS" :key="access" :value="access">{{ words }}</option></select
-            ><template v-else>{{ state(row) }}</template>
+              :model-value="row.access"
+              :items="itemsOf(ACCESS)"
+              :label="`Who may take release ${row.number}`"
+              class="w-56"
+              @update:model-value="all.setAccess(row, $event, false)"
+            /><template v-else>{{ state(row) }}</template>
           </td>
           <td class="small packages">
             <template v-if="desk.mayEdit"
@@ -261,7 +251,7 @@ useActions([
                 v-for="format in PACKAGE_FORMATS"
                 :key="format"
                 class="link"
-                :href="`/api/courses/${desk.course!.id}/releases/${row.id}/package?format=${format}`"
+                :href="packageAt(row.id, format)"
                 download
                 >{{ PACKAGES[format].label }}</a
               ></template
@@ -310,37 +300,20 @@ legend {
   font-weight: 600;
   font-size: 14px;
 }
-fieldset label {
-  display: flex;
-  gap: 8px;
-  align-items: baseline;
-  padding: 2px 0;
-}
 fieldset ul {
   list-style: disc;
   padding-left: 18px;
 }
-.rules label {
-  display: grid;
-  grid-template-columns: 200px 1fr;
-  align-items: center;
-  font-size: 14px;
-  padding: 3px 0;
-}
 .rules {
   margin-top: 0;
-}
-select,
-input[type='number'] {
-  border: 1px solid var(--ink-3);
-  border-radius: 3px;
-  padding: 4px 6px;
-  background: var(--sheet);
+  display: grid;
+  grid-template-columns: 200px 1fr;
+  gap: 7px 10px;
+  align-items: center;
   font-size: 14px;
-  max-width: 100%;
 }
-input[type='radio'] {
-  accent-color: var(--moss);
+.rules legend {
+  margin-bottom: 6px;
 }
 .note {
   display: grid;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { api, type AnswerOf } from '~/client';
+import type { ListColumn } from '~/components/list/column';
 import { useCourse } from '~/stores/course';
 import { useReleases } from '~/stores/releases';
 import { counted } from '~/words/states';
@@ -15,19 +17,65 @@ watch(
   },
   { immediate: true },
 );
-const leaving = ref<{ id: string; name: string } | null>(null);
+type Row = AnswerOf<'GET /api/courses/:course/learners'>[number];
+const chosen = ref<string[]>([]);
+/** Who is about to be taken out. */
+const leaving = ref<Row[] | null>(null);
+const leavingName = computed(() =>
+  leaving.value?.length === 1
+    ? nameOf(leaving.value[0]!)
+    : counted(leaving.value?.length ?? 0, ['learner', 'learners']),
+);
 async function remove(what: 'all' | 'name') {
-  const { id } = leaving.value!;
+  const gone = leaving.value!;
   leaving.value = null;
-  await desk.asking(
-    async () =>
-      void (await $fetch(`/api/courses/${desk.course!.id}/learners/${id}`, { method: 'DELETE', query: { what } })),
-  );
+  await desk.asking(async () => {
+    for (const { id: learner } of gone)
+      await api('DELETE /api/courses/:course/learners/:learner', { course: desk.course!.id, learner, query: { what } });
+  });
+  chosen.value = [];
   await all.loadLearners();
 }
-const shown = computed(() =>
-  (all.learners ?? []).filter((row) => row.name.toLowerCase().includes(search.value.trim().toLowerCase())),
-);
+const nameOf = (row: Row) => row.name || 'this learner';
+const scoreOf = ({ progress }: Row) =>
+  progress.score === undefined ? undefined : Math.floor(progress.score * 100 + 1e-6);
+const scoreWords = (row: Row) => (scoreOf(row) === undefined ? '' : `${scoreOf(row)} %`);
+const standing = ({ progress, release }: Row) =>
+  progress.completed
+    ? 'completed'
+    : progress.passed === false && progress.done === lessons(release)
+      ? 'done, too few right'
+      : progress.done || progress.checks.answered
+        ? 'under way'
+        : 'begun';
+const COLUMNS: ListColumn<Row>[] = [
+  { key: 'name', label: 'Learner', value: (row) => row.name },
+  { key: 'release', label: 'Release', value: (row) => row.release, number: true, down: true },
+  { key: 'lessons', label: 'Lessons done', value: (row) => row.progress.done, down: true },
+  { key: 'checks', label: 'Checks right', value: (row) => row.progress.checks.right, number: true, down: true },
+  { key: 'score', label: 'Score', value: (row) => scoreOf(row) ?? -1, number: true, down: true },
+  { key: 'standing', label: 'Standing', value: standing },
+  { key: 'seen', label: 'Last seen', value: (row) => row.seen_at, down: true },
+  { key: 'out', label: 'Take out', hidden: true },
+];
+/** The chosen learners as a table for other programs. */
+function save() {
+  const rows = (all.learners ?? []).filter((row) => chosen.value.length === 0 || chosen.value.includes(row.id));
+  saveCsv(
+    'results.csv',
+    rows.map((row) => ({
+      learner: row.name,
+      release: row.release,
+      'lessons done': row.progress.done,
+      'lessons of': lessons(row.release),
+      'checks right': row.progress.checks.right,
+      'checks of': row.progress.checks.of,
+      'score in percent': scoreOf(row) ?? '',
+      standing: standing(row),
+      'last seen': new Date(row.seen_at).toISOString(),
+    })),
+  );
+}
 const completed = computed(() => (all.learners ?? []).filter((row) => row.progress.completed).length);
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 const lessons = (release: number) => all.releases?.find((row) => row.number === release)?.figures.lessons ?? 0;
@@ -41,6 +89,19 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
         >{{ counted(all.learners.length, ['learner', 'learners']) }}, {{ completed }} completed</span
       >
       <div class="end">
+        <template v-if="all.learners?.length">
+          <UButton
+            v-if="chosen.length"
+            size="sm"
+            color="neutral"
+            variant="outline"
+            @click="leaving = all.learners.filter((row) => chosen.includes(row.id))"
+            >Take {{ counted(chosen.length, ['learner', 'learners']) }} out</UButton
+          >
+          <UButton size="sm" color="neutral" variant="outline" @click="save">{{
+            chosen.length ? 'Save the chosen as CSV' : 'Save as CSV'
+          }}</UButton>
+        </template>
         <UInput
           v-if="all.learners?.length"
           v-model="search"
@@ -61,77 +122,58 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
         all.releases?.length ? 'To their address' : 'To the release'
       }}</NuxtLink>
     </div>
-    <table v-else-if="all.learners" class="lines">
-      <thead>
-        <tr>
-          <th>Learner</th>
-          <th class="number">Release</th>
-          <th>Lessons done</th>
-          <th class="number">Checks right</th>
-          <th class="number">Score</th>
-          <th>Standing</th>
-          <th>Last seen</th>
-          <th><span class="sr-only">Take out</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in shown" :key="row.id">
-          <td>
-            <strong v-if="row.name">{{ row.name }}</strong><span v-else class="quiet">name taken out</span>
-          </td>
-          <td class="number">{{ row.release }}</td>
-          <td class="small bar">
-            <svg width="92" height="9" viewBox="0 0 92 9" aria-hidden="true">
-              <rect x=".5" y=".5" width="91" height="8" fill="none" stroke="var(--hair)" />
-              <rect
-                x="1"
-                y="1"
-                :width="(90 * row.progress.minutes.done) / Math.max(0.1, row.progress.minutes.of)"
-                height="7"
-                fill="var(--moss)"
-              />
-            </svg>
-            {{ row.progress.done }} of {{ lessons(row.release) }}
-          </td>
-          <td class="number">{{ row.progress.checks.right }} of {{ row.progress.checks.of }}</td>
-          <td class="number">
-            {{ row.progress.score === undefined ? '' : `${Math.floor(row.progress.score * 100 + 1e-6)} %` }}
-          </td>
-          <td class="small">
-            {{
-              row.progress.completed
-                ? 'completed'
-                : row.progress.passed === false && row.progress.done === lessons(row.release)
-                  ? 'done, too few right'
-                  : row.progress.done || row.progress.checks.answered
-                    ? 'under way'
-                    : 'begun'
-            }}
-          </td>
-          <td class="small quiet">{{ when(row.seen_at) }}</td>
-          <td class="number">
-            <button
-              type="button"
-              class="link small"
-              :aria-label="`Take ${row.name || 'this learner'} out`"
-              @click="leaving = row"
-            >
-              take out
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <ListTable
+      v-else-if="all.learners"
+      v-model:search="search"
+      v-model:chosen="chosen"
+      :rows="all.learners"
+      :columns="COLUMNS"
+      :name-of="nameOf"
+      label="Learners"
+    >
+      <template #name="{ row }"
+        ><strong v-if="row.name">{{ row.name }}</strong
+        ><span v-else class="quiet">name taken out</span></template
+      >
+      <template #lessons="{ row }">
+        <span class="small bar"
+          ><svg width="92" height="9" viewBox="0 0 92 9" aria-hidden="true">
+            <rect x=".5" y=".5" width="91" height="8" fill="none" stroke="var(--hair)" />
+            <rect
+              x="1"
+              y="1"
+              :width="(90 * row.progress.minutes.done) / Math.max(0.1, row.progress.minutes.of)"
+              height="7"
+              fill="var(--moss)"
+            />
+          </svg>
+          {{ row.progress.done }} of {{ lessons(row.release) }}</span
+        >
+      </template>
+      <template #checks="{ row }">{{ row.progress.checks.right }} of {{ row.progress.checks.of }}</template>
+      <template #score="{ row }">{{ scoreWords(row) }}</template>
+      <template #standing="{ row }"
+        ><span class="small">{{ standing(row) }}</span></template
+      >
+      <template #seen="{ row }"
+        ><span class="small quiet">{{ when(row.seen_at) }}</span></template
+      >
+      <template #out="{ row }"
+        ><button type="button" class="link small" :aria-label="`Take ${nameOf(row)} out`" @click="leaving = [row]">
+          take out
+        </button></template
+      >
+    </ListTable>
     <UModal
       :open="leaving !== null"
-      :title="`Take ${leaving?.name || 'this learner'} out`"
+      :title="`Take ${leavingName} out`"
       description="What is taken out here is not in any bin."
       @update:open="leaving = null"
     >
       <template #body
         ><div class="flex gap-3">
           <UButton @click="remove('all')">Take out with all they did</UButton
-          ><UButton v-if="leaving?.name" color="neutral" variant="outline" @click="remove('name')"
+          ><UButton v-if="leaving?.some((row) => row.name)" color="neutral" variant="outline" @click="remove('name')"
             >Only the name; their results stay</UButton
           >
         </div></template

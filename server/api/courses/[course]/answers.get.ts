@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** What was understood of the author's answers, and whether the sources hold them as they are. */
-export default defineEventHandler((event) => answering(() => installation().interview.view(idOf(event, 'course'))));
+export default route({
+  right: 'reader',
+  run: ({ ids, desks }) => desks.interview.view(ids.course),
+});

@@ -1,8 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf, personOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Makes the author's answers a source of the course. */
-export default defineEventHandler((event) =>
-  answering(() => installation().interview.bring(idOf(event, 'course'), personOf(event).id)),
-);
+export default route({
+  right: 'author',
+  run: ({ me, ids, desks }) => desks.interview.bring(ids.course, me.id),
+});

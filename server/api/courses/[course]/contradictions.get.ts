@@ -1,13 +1,12 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Where the sources of a course contradict each other, or themselves. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { drafter, sources, courses } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  run({ ids, desks }) {
+    const { drafter, sources, courses } = desks;
+    const id = ids.course;
     const { corrections, supporting } = courses.load(id).course;
     return drafter.ask('contradictions', { course: { corrections, supporting }, sources: sources.keys(id) });
-  }),
-);
+  },
+});

@@ -1,9 +1,7 @@
-import { createEventStream, defineEventHandler, getCookie } from 'h3';
-import { mayCall } from '../../../rights/table';
-import { tokenHash } from '../../../rights/password';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
-import { SESSION_COOKIE, SESSION_LASTS } from '../../../utils/session';
+import { createEventStream } from 'h3';
+import { mayCall } from '../../../rights/right';
+import { SESSION_LASTS } from '../../../utils/session';
+import { route, sessionOf } from '../../../route';
 
 /** Milliseconds between two beats; each looks again whether the asker may still watch. */
 const BEAT = 20_000;
@@ -12,10 +10,11 @@ const BEAT = 20_000;
  * Says that something happened to a course: a new revision, a step of a job. What happened is asked for by the normal
  * routes.
  */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { courses, people, news, now } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  run({ event, ids, desks }) {
+    const { courses, people, news, now } = desks;
+    const id = ids.course;
     const stream = createEventStream(event);
     const course = (revision: number) => void stream.push({ event: 'course', data: JSON.stringify({ revision }) });
     // Whoever heard of a revision before a break has not always been able to ask for it: it is said again.
@@ -25,8 +24,7 @@ export default defineEventHandler((event) =>
       else void stream.push({ event: told.kind, data: JSON.stringify(told) });
     });
     const beat = setInterval(() => {
-      const token = getCookie(event, SESSION_COOKIE);
-      const person = token ? people.bySession(tokenHash(token), now() - SESSION_LASTS) : undefined;
+      const person = people.bySession(sessionOf(event), now() - SESSION_LASTS);
       if (person && mayCall('reader', person, people.roleIn(id, person.id)))
         void stream.push({ event: 'beat', data: '' });
       else void stream.close();
@@ -36,5 +34,5 @@ export default defineEventHandler((event) =>
       clearInterval(beat);
     });
     return stream.send();
-  }),
-);
+  },
+});

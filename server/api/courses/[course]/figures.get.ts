@@ -1,12 +1,11 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Reading grade of each lesson, and the minutes a blank one is planned for. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { courses, sources, drafter } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  run({ ids, desks }) {
+    const { courses, sources, drafter } = desks;
+    const id = ids.course;
     return drafter.ask('figures', { course: courses.load(id).course, sources: sources.keys(id) });
-  }),
-);
+  },
+});

@@ -1,14 +1,13 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf, personOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Lays a course into its authors' bin, with its releases and what learners did. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { courses, audit, now } = installation();
-    const [id, person] = [idOf(event, 'course'), personOf(event).id];
+export default route({
+  right: 'author',
+  run({ me, ids, desks }) {
+    const { courses, audit, now } = desks;
+    const [id, person] = [ids.course, me.id];
     courses.remove(id, person);
     audit.note(now(), person, 'course-removed', id);
     return {};
-  }),
-);
+  },
+});

@@ -1,13 +1,12 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf, personOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** A course as it stands, with what can be undone. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { courses } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  run({ me, part, ids, desks }) {
+    const { courses } = desks;
+    const id = ids.course;
     const { course, revision } = courses.load(id);
-    return { course, revision, role: event.context.courseRole as string, ...courses.undoable(id, personOf(event).id) };
-  }),
-);
+    return { course, revision, role: part, ...courses.undoable(id, me.id) };
+  },
+});

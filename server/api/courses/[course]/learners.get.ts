@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Who learns by a course, and how far they are. */
-export default defineEventHandler((event) => answering(() => installation().learners.lines(idOf(event, 'course'))));
+export default route({
+  right: 'author',
+  run: ({ ids, desks }) => desks.learners.lines(ids.course),
+});

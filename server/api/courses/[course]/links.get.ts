@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Where links can be tried out: the demo's own site. */
-export default defineEventHandler(() => answering(() => installation().site));
+export default route({
+  right: 'author',
+  run: ({ desks }) => desks.site,
+});

@@ -1,14 +1,15 @@
-import { defineEventHandler } from 'h3';
 import { LinkInput } from '../../../inputs/course';
 import { noted } from '../../../utils/noted';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
+import { refuse } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Takes in what lies at an address as a source. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { address, below } = await bodyAs(event, LinkInput);
-    const added = await installation().links.add(idOf(event, 'course'), address, below, personOf(event).id);
-    return added.ok ? noted(event, added) : refuse(added.problem);
-  }),
-);
+export default route({
+  right: 'author',
+  body: LinkInput,
+  async run({ me, ids, body, desks }) {
+    const { address, below } = body;
+    const added = await desks.links.add(ids.course, address, below, me.id);
+    return added.ok ? noted({ me, ids, desks }, added) : refuse(added.problem);
+  },
+});

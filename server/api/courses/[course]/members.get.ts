@@ -1,17 +1,16 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Everybody of the installation, with the part they have in this course, and whether they accepted it. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { people } = installation();
-    const members = new Map(people.membersOf(idOf(event, 'course')).map((member) => [member.id, member]));
+export default route({
+  right: 'author',
+  run({ ids, desks }) {
+    const { people } = desks;
+    const members = new Map(people.membersOf(ids.course).map((member) => [member.id, member]));
     return people.all().map(({ id, name }) => ({
       id,
       name,
-      role: members.get(id)?.role ?? 'none',
+      role: members.get(id)?.role ?? ('none' as const),
       waits: members.has(id) && members.get(id)!.accepted_at === null,
     }));
-  }),
-);
+  },
+});

@@ -1,15 +1,16 @@
-import { defineEventHandler } from 'h3';
 import { MemberInput } from '../../../inputs/people';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
+import { refuse } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Offers somebody a part in a course, changes the one they have, or takes it away. The last author stays one. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { person, role } = await bodyAs(event, MemberInput);
-    const { people, audit, now } = installation();
-    const course = idOf(event, 'course');
-    const by = personOf(event).id;
+export default route({
+  right: 'author',
+  body: MemberInput,
+  run({ me, ids, body, desks }) {
+    const { person, role } = body;
+    const { people, audit, now } = desks;
+    const course = ids.course;
+    const by = me.id;
     if (!people.byId(person)) refuse({ code: 'no-such-person' });
     const members = people.membersOf(course);
     const authors = members.filter((member) => member.role === 'author' && member.accepted_at !== null);
@@ -19,5 +20,5 @@ export default defineEventHandler((event) =>
     else people.invite(course, person, role, by);
     audit.note(now(), by, has || role === 'none' ? 'rights-changed' : 'rights-offered', course, `${person} ${role}`);
     return {};
-  }),
-);
+  },
+});

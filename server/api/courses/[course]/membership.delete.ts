@@ -1,12 +1,12 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf, personOf, refuse } from '../../../utils/request';
+import { refuse } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Leaves a course. The last author stays one. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { people, audit, now } = installation();
-    const [course, { id }] = [idOf(event, 'course'), personOf(event)];
+export default route({
+  right: 'reader',
+  run({ me, ids, desks }) {
+    const { people, audit, now } = desks;
+    const [course, { id }] = [ids.course, me];
     const authors = people
       .membersOf(course)
       .filter((member) => member.role === 'author' && member.accepted_at !== null);
@@ -14,5 +14,5 @@ export default defineEventHandler((event) =>
     people.removeRole(course, id);
     audit.note(now(), id, 'rights-left', course);
     return {};
-  }),
-);
+  },
+});

@@ -1,16 +1,17 @@
-import { defineEventHandler } from 'h3';
 import { ChangesInput } from '../../../inputs/course';
 import { OPERATION_VERSION } from '../../../desk/courses';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Makes changes of a course. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { since, changes, what } = await bodyAs(event, ChangesInput);
-    const { courses } = installation();
-    const person = personOf(event).id;
-    const id = idOf(event, 'course');
+export default route({
+  right: 'author',
+  body: ChangesInput,
+  carries: 'operations',
+  run({ me, ids, body, desks }) {
+    const { since, changes, what } = body;
+    const { courses } = desks;
+    const person = me.id;
+    const id = ids.course;
     const posted = courses.post(
       id,
       changes.map((change) => ({ ...change, actor: { person }, version: OPERATION_VERSION })),
@@ -18,5 +19,5 @@ export default defineEventHandler((event) =>
       what,
     );
     return { ...posted, ...courses.undoable(id, person) };
-  }),
-);
+  },
+});

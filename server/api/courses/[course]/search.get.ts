@@ -1,14 +1,15 @@
-import { defineEventHandler } from 'h3';
 import { usesOf } from '../../../../core/course/uses';
-import { installation } from '../../../utils/installation';
-import { answering, idOf, typedOf } from '../../../utils/request';
+import { TypedQuery } from '../../../inputs/query';
+import { route } from '../../../route';
 
 /** Searches the sources of a course; each passage found says which lessons stand on it. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { sources, search, courses } = installation();
-    const id = idOf(event, 'course');
-    const result = await search.find(typedOf(event), sources.keys(id));
+export default route({
+  right: 'reader',
+  query: TypedQuery,
+  async run({ query, ids, desks }) {
+    const { sources, search, courses } = desks;
+    const id = ids.course;
+    const result = await search.find(query.typed, sources.keys(id));
     const uses = usesOf(courses.load(id).course);
     return {
       ...result,
@@ -17,5 +18,5 @@ export default defineEventHandler((event) =>
         lessons: [...new Set(uses.get(each.id)?.map((use) => use.lesson))],
       })),
     };
-  }),
-);
+  },
+});

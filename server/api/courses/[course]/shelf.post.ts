@@ -1,16 +1,16 @@
-import { defineEventHandler } from 'h3';
 import { FromShelfInput } from '../../../inputs/course';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Takes sources from the author's shelf into a course. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { sources: ids } = await bodyAs(event, FromShelfInput);
-    const { sources, audit, now } = installation();
-    const [course, person] = [idOf(event, 'course'), personOf(event).id];
-    const added = sources.fromShelf(course, ids, person);
+export default route({
+  right: 'author',
+  body: FromShelfInput,
+  carries: 'list',
+  run({ me, ids, body, desks }) {
+    const { sources, audit, now } = desks;
+    const [course, person] = [ids.course, me.id];
+    const added = sources.fromShelf(course, body.sources, person);
     for (const id of added) audit.note(now(), person, 'source-added', id, course);
     return { added: added.length };
-  }),
-);
+  },
+});

@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** What the course stands on that newer versions of its sources changed or dropped. */
-export default defineEventHandler((event) => answering(() => installation().stale.of(idOf(event, 'course'))));
+export default route({
+  right: 'reader',
+  run: ({ ids, desks }) => desks.stale.of(ids.course),
+});

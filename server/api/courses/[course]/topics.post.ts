@@ -1,14 +1,14 @@
-import { defineEventHandler } from 'h3';
 import { FieldInput } from '../../../inputs/course';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Topics of a field, with what the sources and answers hold on each. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { field } = await bodyAs(event, FieldInput);
-    const { drafter, sources, courses } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  body: FieldInput,
+  run({ ids, body, desks }) {
+    const { field } = body;
+    const { drafter, sources, courses } = desks;
+    const id = ids.course;
     return drafter.ask('topics', { course: courses.load(id).course, sources: sources.keys(id), field });
-  }),
-);
+  },
+});

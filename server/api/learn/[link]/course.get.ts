@@ -1,13 +1,13 @@
-import { defineEventHandler, getCookie, setResponseHeader } from 'h3';
-import { installation } from '../../../utils/installation';
+import { getCookie, setResponseHeader } from 'h3';
 import { learnerWhoMay } from '../../../utils/learner';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** The course as its learner may see it, and how far they are. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { releases, learners } = installation();
-    const link = idOf(event, 'link');
+export default route({
+  right: 'anyone',
+  run({ event, ids, desks }) {
+    const { releases, learners } = desks;
+    const link = ids.link;
     const learner = learnerWhoMay(event, link);
     const key = getCookie(event, `learner-${link}`);
     const own = {
@@ -19,5 +19,5 @@ export default defineEventHandler((event) =>
     };
     setResponseHeader(event, 'content-type', 'application/json');
     return `{"course":${releases.viewJson(learner.release_id)},${JSON.stringify(own).slice(1)}`;
-  }),
-);
+  },
+});

@@ -1,16 +1,14 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
 import { courseAt, learnerAt, mayTake } from '../../../utils/learner';
-import { answering, idOf } from '../../../utils/request';
-import type { Person } from '../../../database/people';
+import { route } from '../../../route';
 
 /** What a course is and how it counts, for whoever has its link. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { releases } = installation();
-    const link = idOf(event, 'link');
+export default route({
+  right: 'anyone',
+  run({ event, me, ids, desks }) {
+    const { releases } = desks;
+    const link = ids.link;
     const course = courseAt(link);
-    const person = event.context.person as Person | undefined;
+    const person = me;
     const learner = learnerAt(event, link);
     const release = learner
       ? releases.get(course, learner.release_id)
@@ -39,5 +37,5 @@ export default defineEventHandler((event) =>
       ...(person && { person: person.name }),
       ...(learner && { learner: learner.name }),
     };
-  }),
-);
+  },
+});

@@ -1,15 +1,15 @@
-import { defineEventHandler } from 'h3';
 import { courseAt, forgetKey } from '../../../utils/learner';
-import { answering, idOf } from '../../../utils/request';
+import { route } from '../../../route';
 
 /**
  * Leaves one's place in a course on this browser. What was done is kept; the learner's own address leads back to it.
  */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const link = idOf(event, 'link');
+export default route({
+  right: 'anyone',
+  run({ event, ids }) {
+    const link = ids.link;
     courseAt(link);
     forgetKey(event, link);
     return {};
-  }),
-);
+  },
+});

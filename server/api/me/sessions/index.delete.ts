@@ -1,14 +1,13 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, personOf } from '../../../utils/request';
+import { route, sessionOf } from '../../../route';
 
 /** Signs out everywhere but here. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { people, audit, now } = installation();
-    const { id } = personOf(event);
-    const ended = people.endSessions(id, event.context.session as string);
+export default route({
+  right: 'signed-in',
+  run({ event, me, desks }) {
+    const { people, audit, now } = desks;
+    const { id } = me;
+    const ended = people.endSessions(id, sessionOf(event));
     audit.note(now(), id, 'sessions-ended', undefined, `${ended}`);
     return { ended };
-  }),
-);
+  },
+});

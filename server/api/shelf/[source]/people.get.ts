@@ -1,17 +1,17 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../utils/installation';
-import { answering, idOf, personOf, refuse } from '../../../utils/request';
+import { refuse } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Who else may use or change a source of one's own. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { sources, people } = installation();
-    const [id, { id: person }] = [idOf(event, 'source'), personOf(event)];
+export default route({
+  right: 'signed-in',
+  run({ me, ids, desks }) {
+    const { sources, people } = desks;
+    const [id, { id: person }] = [ids.source, me];
     if (sources.mayOf(id, person) !== 'own') refuse({ code: 'no-such-source' });
     const given = new Map(sources.givenTo(id).map((row) => [row.id, row.may]));
     return people
       .all()
       .filter((each) => each.id !== person)
-      .map((each) => ({ id: each.id, name: each.name, may: given.get(each.id) ?? 'none' }));
-  }),
-);
+      .map((each) => ({ id: each.id, name: each.name, may: given.get(each.id) ?? ('none' as const) }));
+  },
+});

@@ -1,17 +1,18 @@
-import { defineEventHandler } from 'h3';
 import { SourceGiftInput } from '../../../inputs/people';
-import { installation } from '../../../utils/installation';
-import { answering, bodyAs, idOf, personOf, refuse } from '../../../utils/request';
+import { refuse } from '../../../utils/request';
+import { route } from '../../../route';
 
 /** Lets somebody use or change a source of one's own, or not any more. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { person, may } = await bodyAs(event, SourceGiftInput);
-    const { sources, people, audit, now } = installation();
-    const [id, by] = [idOf(event, 'source'), personOf(event).id];
+export default route({
+  right: 'signed-in',
+  body: SourceGiftInput,
+  run({ me, ids, body, desks }) {
+    const { person, may } = body;
+    const { sources, people, audit, now } = desks;
+    const [id, by] = [ids.source, me.id];
     if (!people.byId(person) || person === by) refuse({ code: 'no-such-person' });
     sources.give(id, by, person, may);
     audit.note(now(), by, 'source-given', id, `${person} ${may}`);
     return {};
-  }),
-);
+  },
+});

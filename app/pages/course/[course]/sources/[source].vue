@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import type { Claim } from '~~/core/knowledge';
 import type { Correction } from '~~/core/course/course';
 import type { Use } from '~~/core/course/uses';
@@ -31,7 +32,7 @@ const versions = ref(false);
 const changed = inject<() => Promise<void>>('sources-changed');
 
 async function load(id: string) {
-  held.value = await $fetch(`/api/courses/${desk.course!.id}/sources/${id}`);
+  held.value = await api('GET /api/courses/:course/sources/:source', { course: desk.course!.id, source: id });
 }
 /** Another version came to be used: it is read anew, and what stands on it counted. */
 async function changedTo(id: string) {

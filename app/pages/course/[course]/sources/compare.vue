@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import { lessonOfDifferences } from '~~/core/course/compared';
 import type { Comparison } from '~~/core/knowledge/comparing';
 import { useActions } from '~/actions/registry';
@@ -17,12 +18,11 @@ const trouble = ref<Trouble | null>(null);
 const busy = ref(false);
 const part = ref<'differs' | 'first' | 'second'>('differs');
 const chosen = ref<string[]>([]);
-const base = computed(() => `/api/courses/${desk.course!.id}`);
 const items = computed(() => sources.value.map((source) => ({ value: source.id, label: source.title })));
 const title = (id: string) => sources.value.find((source) => source.id === id)?.title ?? '';
 
 onMounted(async () => {
-  sources.value = await $fetch<{ id: string; title: string }[]>(`${base.value}/sources`).catch((error: unknown) => {
+  sources.value = await api('GET /api/courses/:course/sources', { course: desk.course!.id }).catch((error: unknown) => {
     trouble.value = troubleOf(error);
     return [];
   });
@@ -35,7 +35,10 @@ watch(
     if (!first || !second || first === second) return;
     busy.value = true;
     try {
-      const found = await $fetch<Comparison>(`${base.value}/comparison`, { query: { first, second } });
+      const found = await api('GET /api/courses/:course/comparison', {
+        course: desk.course!.id,
+        query: { first, second },
+      });
       if (first === pair.first && second === pair.second) {
         made.value = found;
         chosen.value = found.differs.map((each) => each.claim.id);

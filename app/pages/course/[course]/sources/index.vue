@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressOf, api, type AnswerOf } from '~/client';
 import { useActions } from '~/actions/registry';
 import { troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -8,22 +9,8 @@ import { useStale } from '~/stores/stale';
 import { counted } from '~/words/states';
 import { holdsWords, sourceKind } from '~/words/sources';
 import type { FoundPassage } from '~/components/source/Found.vue';
-import type { Holds } from '~~/core/knowledge/holds';
-import type { StripPart } from '~~/core/review/coverage';
 
-interface Row {
-  may: 'own' | 'change' | 'use' | 'read';
-  id: string;
-  title: string;
-  version: string;
-  kind: string;
-  language: string;
-  words: number;
-  file_name: string;
-  used: number;
-  holds: Holds;
-  strip: StripPart[];
-}
+type Row = AnswerOf<'GET /api/courses/:course/sources'>[number];
 interface Upload {
   name: string;
   share: number;
@@ -42,13 +29,12 @@ const over = ref(false);
 const picker = ref<HTMLInputElement | null>(null);
 const pasting = ref(false);
 const linking = ref(false);
-const base = computed(() => `/api/courses/${desk.course!.id}/sources`);
 const ACCEPT =
   '.docx,.odt,.rtf,.pdf,.epub,.pptx,.odp,.xlsx,.ods,.csv,.tsv,.html,.htm,.md,.markdown,.txt,.vtt,.srt,.zip';
 
 async function load() {
   try {
-    rows.value = await $fetch<Row[]>(base.value);
+    rows.value = await api('GET /api/courses/:course/sources', { course: desk.course!.id });
     void changed();
   } catch (error) {
     trouble.value = troubleOf(error);
@@ -67,7 +53,10 @@ function take(files: FileList | File[]) {
       request.abort();
       notes.value.push(`${file.name} was stopped; nothing of it was kept.`);
     };
-    request.open('PUT', `${base.value}?name=${encodeURIComponent(file.name)}`);
+    request.open(
+      'PUT',
+      addressOf('PUT /api/courses/:course/sources', { course: desk.course!.id, query: { name: file.name } }),
+    );
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.upload.onprogress = (event) => void (upload.share = event.total ? event.loaded / event.total : 0);
     request.upload.onload = () => void (upload.state = 'reading');
@@ -111,16 +100,16 @@ function told(more: string[]) {
   notes.value.push(...more);
   void load();
 }
+const find = (words: string) =>
+  api('GET /api/courses/:course/search', { course: desk.course!.id, query: { typed: words } });
 const newer = ref<NewerVersion | null>(null);
 /** Takes in a newer version: fetched again, or given as a file; shows what that means for the course. */
 async function renew(row: Row, file?: File) {
   try {
-    const now = await $fetch<{ same: true } | ({ same: false } & Omit<NewerVersion, 'title'>)>(
-      file ? `${base.value}/${row.id}?name=${encodeURIComponent(file.name)}` : `${base.value}/${row.id}/again`,
-      file
-        ? { method: 'PUT', body: file, headers: { 'content-type': 'application/octet-stream' } }
-        : { method: 'POST' },
-    );
+    const place = { course: desk.course!.id, source: row.id };
+    const now = file
+      ? await api('PUT /api/courses/:course/sources/:source', { ...place, query: { name: file.name }, body: file })
+      : await api('POST /api/courses/:course/sources/:source/again', place);
     if (now.same) notes.value.push(`${row.title}: nothing changed.`);
     else newer.value = { title: row.title, ...now };
     await Promise.all([load(), desk.refresh()]);
@@ -143,7 +132,7 @@ function takeNewer(event: Event) {
   input.value = '';
 }
 async function detach(row: Row) {
-  await $fetch(`${base.value}/${row.id}`, { method: 'DELETE' }).catch(
+  await api('DELETE /api/courses/:course/sources/:source', { course: desk.course!.id, source: row.id }).catch(
     (error: unknown) => void (trouble.value = troubleOf(error)),
   );
   notes.value.push(
@@ -291,7 +280,7 @@ useActions([
     </ul>
     <SourceFound
       v-if="typed.trim()"
-      :address="`/api/courses/${desk.course!.id}/search`"
+      :find="find"
       :typed="typed"
       :title="titleOf"
       :lesson="lessonOf"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api, type AnswerOf } from '~/client';
 import { INTERVIEW, topicTitle, type TopicKey } from '~~/core/brief/interview';
 import type { Answer } from '~~/core/course/course';
 import { idFrom } from '~~/core/document/id';
@@ -7,11 +8,7 @@ import { freshId, troubleOf, type Trouble } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { CLAIMS, counted } from '~/words/states';
 
-interface View {
-  fresh: boolean;
-  source?: string;
-  understood: Record<string, { passages: number; claims: Record<string, number> }>;
-}
+type View = AnswerOf<'GET /api/courses/:course/answers'>;
 interface Question {
   answer: Answer;
   hint?: string;
@@ -74,7 +71,7 @@ function understood({ answer }: Question): string {
 }
 
 async function look() {
-  view.value = await $fetch<View>(`/api/courses/${course.value.id}/answers`).catch(() => view.value);
+  view.value = await api('GET /api/courses/:course/answers', { course: course.value.id }).catch(() => view.value);
 }
 /** Makes the answers a source, once everything typed is saved. */
 async function bring() {
@@ -82,7 +79,7 @@ async function bring() {
   busy.value = true;
   await desk.settleAll();
   try {
-    view.value = await $fetch<View>(`/api/courses/${course.value.id}/answers`, { method: 'POST' });
+    view.value = await api('POST /api/courses/:course/answers', { course: course.value.id });
     trouble.value = null;
     await desk.refresh();
     void changed();

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { api } from '~/client';
 import type { TopicView } from '~~/core/knowledge/topics';
 import { focusOn } from '~~/core/course/corrections';
 import { useActions } from '~/actions/registry';
@@ -26,10 +27,7 @@ watch(
     busy.value = true;
     asked.value = false;
     try {
-      view.value = await $fetch<TopicView>(`/api/courses/${desk.course!.id}/topics`, {
-        method: 'POST',
-        body: { field: now },
-      });
+      view.value = await api('POST /api/courses/:course/topics', { course: desk.course!.id, body: { field: now } });
       trouble.value = null;
     } catch (error) {
       trouble.value = troubleOf(error);
@@ -39,12 +37,10 @@ watch(
   { immediate: true },
 );
 onMounted(async () => {
-  const rows = await $fetch<{ id: string; title: string }[]>(`/api/courses/${desk.course!.id}/sources`).catch(
-    (error: unknown) => {
-      trouble.value = troubleOf(error);
-      return [];
-    },
-  );
+  const rows = await api('GET /api/courses/:course/sources', { course: desk.course!.id }).catch((error: unknown) => {
+    trouble.value = troubleOf(error);
+    return [];
+  });
   titles.value = new Map(rows.map((row) => [row.id, row.title]));
 });
 const to = (steps: readonly string[]) => ({ path: path.value, query: steps.length > 0 ? { in: [...steps] } : {} });

@@ -1,13 +1,12 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf } from '../../../../utils/request';
 import { inWords } from '../../../../words/jobs';
+import { route } from '../../../../route';
 
 /** Stops a drafting: what is finished stays, the rest is left as it was. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { jobs } = installation();
-    jobs.stop(idOf(event, 'course'), idOf(event, 'job'));
-    return inWords(jobs.ofCourse(idOf(event, 'course')));
-  }),
-);
+export default route({
+  right: 'author',
+  run({ ids, desks }) {
+    const { jobs } = desks;
+    jobs.stop(ids.course, ids.job);
+    return inWords(jobs.ofCourse(ids.course));
+  },
+});

@@ -1,13 +1,12 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf } from '../../../../utils/request';
 import { inWords } from '../../../../words/jobs';
+import { route } from '../../../../route';
 
 /** Goes on with what of a job failed or was stopped. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { jobs } = installation();
-    jobs.again(idOf(event, 'course'), idOf(event, 'job'));
-    return inWords(jobs.ofCourse(idOf(event, 'course')));
-  }),
-);
+export default route({
+  right: 'author',
+  run({ ids, desks }) {
+    const { jobs } = desks;
+    jobs.again(ids.course, ids.job);
+    return inWords(jobs.ofCourse(ids.course));
+  },
+});

@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf } from '../../../../utils/request';
 import { inWords } from '../../../../words/jobs';
+import { route } from '../../../../route';
 
 /** Drafting under way in a course, and the last one that ended. */
-export default defineEventHandler((event) =>
-  answering(() => inWords(installation().jobs.ofCourse(idOf(event, 'course')))),
-);
+export default route({
+  right: 'reader',
+  run: ({ ids, desks }) => inWords(desks.jobs.ofCourse(ids.course)),
+});

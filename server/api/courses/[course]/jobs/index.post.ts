@@ -1,19 +1,19 @@
-import { defineEventHandler } from 'h3';
 import { LessonsInput } from '../../../../inputs/course';
 import { startDrafting } from '../../../../jobs/drafting';
-import { installation } from '../../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
 import { inWords } from '../../../../words/jobs';
+import { route } from '../../../../route';
 
 /** Begins to draft lessons; the answer does not wait for them. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { lessons } = await bodyAs(event, LessonsInput);
-    const desks = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'author',
+  body: LessonsInput,
+  carries: 'list',
+  run({ me, ids, body, desks }) {
+    const { lessons } = body;
+    const id = ids.course;
     return {
-      job: startDrafting(desks, id, lessons, personOf(event).id),
+      job: startDrafting(desks, id, lessons, me.id),
       jobs: inWords(desks.jobs.ofCourse(id)),
     };
-  }),
-);
+  },
+});

@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
 import { mediaHash, sendMedia } from '../../../../utils/media';
-import { answering, idOf } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** A file of media that a course has. */
-export default defineEventHandler((event) =>
-  answering(() => sendMedia(event, installation().media.get(idOf(event, 'course'), mediaHash(event)))),
-);
+export default route({
+  right: 'reader',
+  run: ({ event, ids, desks }) => sendMedia(event, desks.media.get(ids.course, mediaHash(event))),
+});

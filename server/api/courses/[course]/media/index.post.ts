@@ -1,16 +1,17 @@
 import { readFileSync } from 'node:fs';
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf, personOf } from '../../../../utils/request';
 import { withUpload } from '../../../../utils/upload';
+import { FileQuery } from '../../../../inputs/query';
+import { route } from '../../../../route';
 
 /** Takes in a picture for a course. */
-export default defineEventHandler((event) =>
-  answering(() =>
+export default route({
+  right: 'author',
+  query: FileQuery,
+  carries: 'file',
+  run: ({ event, me, ids, desks }) =>
     withUpload(event, (path, name) => {
-      const { media } = installation();
+      const { media } = desks;
       const bytes = new Uint8Array(readFileSync(path));
-      return Promise.resolve(media.add(idOf(event, 'course'), bytes, name, personOf(event).id));
+      return Promise.resolve(media.add(ids.course, bytes, name, me.id));
     }),
-  ),
-);
+});

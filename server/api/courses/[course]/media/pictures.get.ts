@@ -1,12 +1,11 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** The pictures that a course's sources hold, in their order, each with its caption. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { sources } = installation();
-    return sources.keys(idOf(event, 'course')).flatMap(({ id, version }) => {
+export default route({
+  right: 'reader',
+  run({ ids, desks }) {
+    const { sources } = desks;
+    return sources.keys(ids.course).flatMap(({ id, version }) => {
       const source = sources.read(id, version)?.source;
       const passages = new Map(source?.passages.map((passage) => [passage.id, passage]));
       // The same picture may stand in a source often; it is offered once, as it stands there first.
@@ -24,5 +23,5 @@ export default defineEventHandler((event) =>
         };
       });
     });
-  }),
-);
+  },
+});

@@ -1,12 +1,11 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** The releases of a course, its learners' address, and what a release made now would mean. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { releases } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  run({ ids, desks }) {
+    const { releases } = desks;
+    const id = ids.course;
     return { releases: releases.list(id), link: releases.link(id), meaning: releases.meaning(id) };
-  }),
-);
+  },
+});

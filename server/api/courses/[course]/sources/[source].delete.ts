@@ -1,14 +1,14 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf, personOf, refuse } from '../../../../utils/request';
+import { refuse } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** Takes a source off a course. It stays on its owner's shelf, and what was drafted from it stays as it is. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { sources, audit, now } = installation();
-    const [course, source] = [idOf(event, 'course'), idOf(event, 'source')];
+export default route({
+  right: 'author',
+  run({ me, ids, desks }) {
+    const { sources, audit, now } = desks;
+    const [course, source] = [ids.course, ids.source];
     if (!sources.detach(course, source)) refuse({ code: 'no-such-source' });
-    audit.note(now(), personOf(event).id, 'source-removed', source, course);
+    audit.note(now(), me.id, 'source-removed', source, course);
     return {};
-  }),
-);
+  },
+});

@@ -1,16 +1,15 @@
-import { defineEventHandler } from 'h3';
 import { usesOf } from '../../../../../core/course/uses';
 import { stripOf } from '../../../../../core/review/coverage';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf, personOf } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** The sources of a course, with what each holds, and its strip: how much of it the course teaches and asks. */
-export default defineEventHandler((event) =>
-  answering(() => {
-    const { courses, sources } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  run({ me, ids, desks }) {
+    const { courses, sources } = desks;
+    const id = ids.course;
     const uses = usesOf(courses.load(id).course);
-    const person = personOf(event).id;
+    const person = me.id;
     return sources.ofCourse(id).map((row) => {
       const source = sources.read(row.id, row.version)!.source;
       return {
@@ -20,5 +19,5 @@ export default defineEventHandler((event) =>
         strip: stripOf(source, uses),
       };
     });
-  }),
-);
+  },
+});

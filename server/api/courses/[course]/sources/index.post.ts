@@ -1,14 +1,16 @@
-import { defineEventHandler } from 'h3';
 import { TextSourceInput } from '../../../../inputs/course';
 import { noted } from '../../../../utils/noted';
-import { installation } from '../../../../utils/installation';
-import { answering, bodyAs, idOf, personOf, refuse } from '../../../../utils/request';
+import { refuse } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** Takes in pasted text or typed notes. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { title, text } = await bodyAs(event, TextSourceInput);
-    const added = await installation().sources.addText(idOf(event, 'course'), title, text, personOf(event).id);
-    return added.ok ? noted(event, added) : refuse(added.problem);
-  }),
-);
+export default route({
+  right: 'author',
+  body: TextSourceInput,
+  carries: 'text',
+  async run({ me, ids, body, desks }) {
+    const { title, text } = body;
+    const added = await desks.sources.addText(ids.course, title, text, me.id);
+    return added.ok ? noted({ me, ids, desks }, added) : refuse(added.problem);
+  },
+});

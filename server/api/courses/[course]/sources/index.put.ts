@@ -1,19 +1,22 @@
-import { defineEventHandler } from 'h3';
 import { noted } from '../../../../utils/noted';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf, personOf, refuse } from '../../../../utils/request';
+import { refuse } from '../../../../utils/request';
 import { withUpload } from '../../../../utils/upload';
 import { say } from '../../../../words/problems';
+import { FileQuery } from '../../../../inputs/query';
+import { route } from '../../../../route';
 
 /** Takes in a file as a source, or a zip of files as one each. */
-export default defineEventHandler((event) =>
-  answering(() =>
+export default route({
+  right: 'author',
+  query: FileQuery,
+  carries: 'file',
+  run: async ({ event, me, ids, desks }) =>
     withUpload(event, async (path, name, signal) => {
-      const { sources } = installation();
-      const [course, person] = [idOf(event, 'course'), personOf(event).id];
+      const { sources } = desks;
+      const [course, person] = [ids.course, me.id];
       if (/\.zip$/i.test(name)) {
         const zip = await sources.addZip(course, path, name, person, signal);
-        if (zip.ok) for (const { added } of zip.files) if (added.ok) noted(event, added);
+        if (zip.ok) for (const { added } of zip.files) if (added.ok) noted({ me, ids, desks }, added);
         return zip.ok
           ? {
               ok: true,
@@ -25,7 +28,6 @@ export default defineEventHandler((event) =>
           : refuse(zip.problem);
       }
       const added = await sources.addFile(course, path, name, person, signal);
-      return added.ok ? noted(event, added) : refuse(added.problem);
+      return added.ok ? noted({ me, ids, desks }, added) : refuse(added.problem);
     }),
-  ),
-);
+});

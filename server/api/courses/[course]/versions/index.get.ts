@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../utils/installation';
-import { answering, idOf } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** The versions of a course that were named, newest first. */
-export default defineEventHandler((event) => answering(() => installation().courses.versions(idOf(event, 'course'))));
+export default route({
+  right: 'reader',
+  run: ({ ids, desks }) => desks.courses.versions(ids.course),
+});

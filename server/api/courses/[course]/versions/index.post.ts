@@ -1,12 +1,12 @@
-import { defineEventHandler } from 'h3';
 import { VersionInput } from '../../../../inputs/course';
-import { installation } from '../../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../../utils/request';
+import { route } from '../../../../route';
 
 /** Names the course as it stands. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { name } = await bodyAs(event, VersionInput);
-    return { id: installation().courses.nameVersion(idOf(event, 'course'), name, personOf(event).id) };
-  }),
-);
+export default route({
+  right: 'author',
+  body: VersionInput,
+  run({ me, ids, body, desks }) {
+    const { name } = body;
+    return { id: desks.courses.nameVersion(ids.course, name, me.id) };
+  },
+});

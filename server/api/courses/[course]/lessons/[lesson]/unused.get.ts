@@ -1,15 +1,14 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../../utils/installation';
-import { answering, idOf } from '../../../../../utils/request';
+import { route } from '../../../../../route';
 
 /** What the sources say on a lesson's topic and the course does not use, with its words. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { courses, sources, drafter } = installation();
-    const id = idOf(event, 'course');
+export default route({
+  right: 'reader',
+  async run({ ids, desks }) {
+    const { courses, sources, drafter } = desks;
+    const id = ids.course;
     const found = await drafter.ask('unused', {
       course: courses.load(id).course,
-      lessonId: idOf(event, 'lesson'),
+      lessonId: ids.lesson,
       sources: sources.keys(id),
     });
     const scores = new Map(found.map((each) => [each.id, each]));
@@ -20,5 +19,5 @@ export default defineEventHandler((event) =>
         1,
       )
       .map((each) => ({ ...each, score: scores.get(each.passage.id)!.score }));
-  }),
-);
+  },
+});

@@ -1,22 +1,16 @@
-import { defineEventHandler } from 'h3';
 import { AccessInput } from '../../../../../inputs/learning';
-import { installation } from '../../../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../../../utils/request';
+import { route } from '../../../../../route';
 
 /** Who may take a release; withdrawing it, and making it available again. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { access, withdrawn } = await bodyAs(event, AccessInput);
-    const { releases, audit, now } = installation();
-    const id = idOf(event, 'course');
-    const row = releases.setAccess(id, idOf(event, 'release'), access, withdrawn);
-    audit.note(
-      now(),
-      personOf(event).id,
-      withdrawn ? 'release-withdrawn' : 'release-access',
-      id,
-      `${row.number} ${access}`,
-    );
+export default route({
+  right: 'author',
+  body: AccessInput,
+  run({ me, ids, body, desks }) {
+    const { access, withdrawn } = body;
+    const { releases, audit, now } = desks;
+    const id = ids.course;
+    const row = releases.setAccess(id, ids.release, access, withdrawn);
+    audit.note(now(), me.id, withdrawn ? 'release-withdrawn' : 'release-access', id, `${row.number} ${access}`);
     return row;
-  }),
-);
+  },
+});

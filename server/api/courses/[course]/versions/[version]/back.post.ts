@@ -1,14 +1,14 @@
-import { defineEventHandler } from 'h3';
 import { SinceInput } from '../../../../../inputs/course';
-import { installation } from '../../../../../utils/installation';
-import { answering, bodyAs, idOf, personOf } from '../../../../../utils/request';
+import { route } from '../../../../../route';
 
 /** Brings a course back to a version of its, as a gesture that can be undone. */
-export default defineEventHandler((event) =>
-  answering(async () => {
-    const { since } = await bodyAs(event, SinceInput);
-    const { courses } = installation();
-    const [id, person] = [idOf(event, 'course'), personOf(event).id];
-    return { ...courses.backTo(id, idOf(event, 'version'), person, since), ...courses.undoable(id, person) };
-  }),
-);
+export default route({
+  right: 'author',
+  body: SinceInput,
+  run({ me, ids, body, desks }) {
+    const { since } = body;
+    const { courses } = desks;
+    const [id, person] = [ids.course, me.id];
+    return { ...courses.backTo(id, ids.version, person, since), ...courses.undoable(id, person) };
+  },
+});

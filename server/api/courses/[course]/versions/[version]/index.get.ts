@@ -1,8 +1,7 @@
-import { defineEventHandler } from 'h3';
-import { installation } from '../../../../../utils/installation';
-import { answering, idOf } from '../../../../../utils/request';
+import { route } from '../../../../../route';
 
 /** A course as it was when a version of it was named, to be looked at before going back. */
-export default defineEventHandler((event) =>
-  answering(() => installation().courses.version(idOf(event, 'course'), idOf(event, 'version'))),
-);
+export default route({
+  right: 'reader',
+  run: ({ ids, desks }) => desks.courses.version(ids.course, ids.version),
+});

@@ -1,7 +1,8 @@
-import { shortHash } from '../../core/document/id';
-import { parsePage } from '../../core/reading/html/parse';
-import { ProblemError } from '../../core/document/problem';
-import { addressOf, FETCHING, fetchPage, type Allowed, type Fetched } from './fetch';
+import { shortHash } from '../../../core/document/id';
+import { parsePage } from '../../../core/reading/html/parse';
+import { ProblemError } from '../../../core/document/problem';
+import { addressOf, FETCHING, type Fetched } from './fetch';
+import type { PageService } from './index';
 
 /** A page of a site, named by its path below the contents page. */
 export interface SitePage {
@@ -16,7 +17,7 @@ export interface SitePage {
  */
 export async function fetchSite(
   first: Fetched,
-  allowed: Allowed,
+  web: PageService,
   signal?: AbortSignal,
 ): Promise<{ pages: SitePage[]; left: number }> {
   const root = new URL('.', first.address);
@@ -42,7 +43,7 @@ export async function fetchSite(
       left++;
       continue;
     }
-    const page = await fetchPage(target, allowed, ended).catch((error: unknown) => {
+    const page = await web.fetch(target, ended).catch((error: unknown) => {
       // Out of time: what came until then is used, the rest is counted.
       if (error instanceof ProblemError || late.aborted) return undefined;
       throw error;

@@ -3,7 +3,7 @@ import { request as plain, type IncomingMessage } from 'node:http';
 import { request as secure } from 'node:https';
 import { isIP } from 'node:net';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
-import { fail, ProblemError } from '../../core/document/problem';
+import { fail, ProblemError } from '../../../core/document/problem';
 import { isPublic } from './address';
 
 /** How much a fetch may take. */

@@ -1,0 +1,15 @@
+<script setup lang="ts" generic="T extends string">
+/** One of a few things, chosen from a list; typed by what can be chosen. */
+defineProps<{ items: readonly { value: T; label: string }[]; label: string }>();
+const chosen = defineModel<T>({ required: true });
+</script>
+
+<template>
+  <USelect
+    :model-value="chosen as string"
+    :items="items.map(({ value, label: words }) => ({ value: value as string, label: words }))"
+    size="sm"
+    :aria-label="label"
+    @update:model-value="chosen = $event as T"
+  />
+</template>

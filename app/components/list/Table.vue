@@ -1,0 +1,106 @@
+<script setup lang="ts" generic="Row extends { id: string }">
+import type { TableColumn } from '@nuxt/ui';
+import type { ListColumn } from './column';
+
+/**
+ * A list as a table: sorted by a click on a column's name, searched by words, many rows chosen at once. Each cell is
+ * its value, or what the slot of the column's key makes of the row.
+ */
+const {
+  rows,
+  columns,
+  label,
+  words = undefined,
+  nameOf = undefined,
+} = defineProps<{
+  rows: readonly Row[];
+  columns: readonly ListColumn<Row>[];
+  /** What the table is, for who does not see it. */
+  label: string;
+  /** What is searched in a row; the values of the columns otherwise. */
+  words?: (row: Row) => string;
+  /** What a row is called where it is chosen; without it rows are not chosen. */
+  nameOf?: (row: Row) => string;
+}>();
+const search = defineModel<string>('search', { default: '' });
+const chosen = defineModel<string[]>('chosen', { default: () => [] });
+const sorting = defineModel<{ id: string; desc: boolean }[]>('sorting', { default: () => [] });
+
+const wordsOf = (row: Row) =>
+  (words?.(row) ?? columns.map((column) => column.value?.(row) ?? '').join(' ')).toLowerCase();
+const found = computed(() => {
+  const asked = search.value.trim().toLowerCase();
+  return asked ? rows.filter((row) => wordsOf(row).includes(asked)) : [...rows];
+});
+const shape = computed<TableColumn<Row>[]>(() => [
+  ...(nameOf ? [{ id: 'choose', enableSorting: false } as TableColumn<Row>] : []),
+  ...columns.map((column): TableColumn<Row> => ({
+    id: column.key,
+    accessorFn: (row) => column.value?.(row) ?? '',
+    enableSorting: column.value !== undefined,
+    sortDescFirst: column.down ?? false,
+    meta: { class: { th: column.number ? 'number' : '', td: column.number ? 'number' : '' } },
+  })),
+]);
+const selection = computed({
+  get: () => Object.fromEntries(chosen.value.map((id) => [id, true])),
+  set: (next: Record<string, boolean>) => void (chosen.value = Object.keys(next).filter((id) => next[id])),
+});
+const columnOf = (key: string) => columns.find((column) => column.key === key)!;
+const arrow = (way: false | string) => (way === 'asc' ? '↑' : way === 'desc' ? '↓' : '');
+const spoken = (way: false | string) => (way === 'asc' ? 'ascending' : 'descending');
+</script>
+
+<template>
+  <UTable
+    v-model:sorting="sorting"
+    v-model:row-selection="selection"
+    :data="found"
+    :columns="shape"
+    :get-row-id="(row: Row) => row.id"
+    :caption="label"
+    class="list"
+  >
+    <template v-if="nameOf" #choose-header="{ table }">
+      <UCheckbox
+        :model-value="table.getIsSomeRowsSelected() ? 'indeterminate' : table.getIsAllRowsSelected()"
+        aria-label="Choose all"
+        @update:model-value="table.toggleAllRowsSelected(!!$event)"
+      />
+    </template>
+    <template v-if="nameOf" #choose-cell="{ row }">
+      <UCheckbox
+        :model-value="row.getIsSelected()"
+        :aria-label="`Choose ${nameOf(row.original)}`"
+        @update:model-value="row.toggleSelected(!!$event)"
+      />
+    </template>
+    <template v-for="each in columns" :key="each.key" #[`${each.key}-header`]="{ column }">
+      <button v-if="column.getCanSort()" type="button" class="sort" @click="column.toggleSorting()">
+        {{ each.label }} <span aria-hidden="true">{{ arrow(column.getIsSorted()) }}</span><span
+          v-if="column.getIsSorted()"
+          class="sr-only"
+          >sorted {{ spoken(column.getIsSorted()) }}</span
+        >
+      </button>
+      <span v-else :class="{ 'sr-only': each.hidden }">{{ each.label }}</span>
+    </template>
+    <template v-for="each in columns" :key="`${each.key} cell`" #[`${each.key}-cell`]="{ row }">
+      <slot :name="each.key" :row="row.original">{{ columnOf(each.key).value?.(row.original) }}</slot>
+    </template>
+    <template #empty
+      ><p class="small quiet">Nothing fits “{{ search.trim() }}”.</p></template
+    >
+  </UTable>
+</template>
+
+<style scoped>
+.sort {
+  font: inherit;
+  color: inherit;
+  white-space: nowrap;
+}
+.sort:hover {
+  color: var(--ink);
+}
+</style>

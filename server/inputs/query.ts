@@ -1,0 +1,51 @@
+import 'reflect-metadata';
+import { Transform, Type } from 'class-transformer';
+import { IsArray, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { ID_PATTERN } from '../../core/document/id';
+import { PACKAGE_FORMATS, type PackageFormat } from '../../core/learning/packages';
+
+/** What somebody typed to search for; no longer than a person types. */
+export class TypedQuery {
+  @Transform(({ value }: { value: unknown }) => String(value ?? '').slice(0, 300)) @IsString() typed!: string;
+}
+
+/** What a file that is sent is called. */
+export class FileQuery {
+  @IsOptional() @IsString() name?: string;
+}
+
+export class SinceQuery {
+  @Type(() => Number) @IsInt() @Min(0) since!: number;
+}
+
+export class PackageQuery {
+  @IsIn(PACKAGE_FORMATS) format!: PackageFormat;
+}
+
+/** Two sources to be laid side by side. */
+export class ComparisonQuery {
+  @IsOptional() @IsString() first?: string;
+  @IsOptional() @IsString() second?: string;
+}
+
+/** Ids of passages, commas between; what is none is left out, and so is what is more than a screen shows. */
+export class PassagesQuery {
+  @Transform(({ value }: { value: unknown }) =>
+    String(value ?? '')
+      .split(',')
+      .filter((id) => ID_PATTERN.test(id))
+      .slice(0, 60),
+  )
+  @IsArray()
+  ids!: string[];
+}
+
+/** What of the audit is looked for. Times are milliseconds UTC; `before` is the line to go on from. */
+export class AuditQuery {
+  @IsOptional() @IsString() @MaxLength(600) what?: string;
+  @IsOptional() @IsString() @Matches(ID_PATTERN) person?: string;
+  @IsOptional() @IsString() @MaxLength(120) words?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(8.64e15) since?: number;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(8.64e15) until?: number;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(0) before?: number;
+}
