@@ -12,13 +12,13 @@ export default defineAppConfig({
       ],
       defaultVariants: { size: 'md' },
     },
-    input: { slots: { base: 'rounded-[3px]' } },
+    input: { slots: { base: 'rounded-[3px]' }, variants: { size: { sm: { base: 'md:text-[13px]' } } } },
     textarea: { slots: { base: 'rounded-[3px]' } },
     select: {
       slots: { base: 'rounded-[3px]', content: 'rounded-[3px]' },
-      variants: { size: { sm: { base: 'text-[13px]', item: 'text-[13px]' } } },
+      variants: { size: { sm: { base: 'md:text-[13px]', item: 'text-[13px]' } } },
     },
-    inputNumber: { slots: { base: 'rounded-[3px]' } },
+    inputNumber: { slots: { base: 'rounded-[3px]' }, variants: { size: { sm: 'md:text-[13px]' } } },
     checkbox: { slots: { base: 'rounded-[2px] ring-(--ink-3)' } },
     radioGroup: {
       slots: { fieldset: 'gap-y-1', base: 'ring-(--ink-3)', label: 'text-[14px] font-normal text-(--ink)' },

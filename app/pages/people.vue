@@ -108,8 +108,8 @@ const time = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: '
 function letterWords({ letter, invited }: Row): string {
   if (!letter) return invited ? 'not invited yet' : '';
   if (letter.state === 'waiting')
-    return letter.problem ? `Tried again at ${time(letter.due_at)}: ${letter.problem.message}` : 'letter on its way';
-  if (letter.state === 'failed') return `Not reached: ${letter.problem?.message ?? ''}`;
+    return letter.problem ? `Tried again at ${time(letter.due_at)}. ${letter.problem.message}` : 'letter on its way';
+  if (letter.state === 'failed') return `Not reached. ${letter.problem?.message ?? ''}`;
   return invited ? `invited ${time(letter.at)}, not come yet` : '';
 }
 const goesNowhere = computed(() => mail.value.standsIn);

@@ -448,5 +448,5 @@ test('what is set and typed for a release stays: away in the middle of a word, a
   await page.reload();
   await expect(note).toHaveValue('Late fees are clearer');
   await expect(page.getByLabel('Enough is, in percent')).toHaveValue('65');
-  await expect(page.getByLabel('Lessons are taken')).toHaveValue('forced');
+  await expect(page.getByLabel('Lessons are taken')).toContainText('one after another');
 });

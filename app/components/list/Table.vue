@@ -39,7 +39,7 @@ const shape = computed<TableColumn<Row>[]>(() => [
     accessorFn: (row) => column.value?.(row) ?? '',
     enableSorting: column.value !== undefined,
     sortDescFirst: column.down ?? false,
-    meta: { class: { th: column.number ? 'number' : '', td: column.number ? 'number' : '' } },
+    meta: { class: column.number ? { th: 'number text-right', td: 'number text-right' } : {} },
   })),
 ]);
 const selection = computed({

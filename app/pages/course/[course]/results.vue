@@ -187,8 +187,8 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
   flex: 1;
   overflow-y: auto;
 }
-.lines td:first-child,
-.lines th:first-child {
+:deep(td:first-child),
+:deep(th:first-child) {
   padding-left: 18px;
 }
 .bar {

@@ -5,39 +5,63 @@ import { useStale } from '~/stores/stale';
 import { staleWords } from '~/words/sources';
 import { useJobs } from '~/stores/jobs';
 import { useFigures } from '~/stores/figures';
-import { counted } from '~/words/states';
+import type { ListColumn } from '~/components/list/column';
+import { counted, STATES } from '~/words/states';
 
 /** All lessons: drafted one by one or all, with what is done and what is left. */
 const desk = useCourse();
 const figures = useFigures();
 const stale = useStale();
 const jobs = useJobs();
-const chosen = ref(new Set<string>());
+const chosen = ref<string[]>([]);
+const search = ref('');
+/** As the course goes, unless a column is asked for. */
+const sorting = ref<{ id: string; desc: boolean }[]>([]);
 const blank = computed(() => desk.lessons.filter((lesson) => lesson.blocks.length === 0).map((lesson) => lesson.id));
 const next = computed(() =>
-  (chosen.value.size > 0
-    ? desk.lessons.map((lesson) => lesson.id).filter((id) => chosen.value.has(id))
+  (chosen.value.length > 0
+    ? desk.lessons.map((lesson) => lesson.id).filter((id) => chosen.value.includes(id))
     : blank.value
   ).filter((id) => !jobs.waiting.has(id)),
 );
 
 async function draft() {
   await jobs.draft(next.value);
-  chosen.value = new Set();
+  chosen.value = [];
 }
 /** What is going on with a lesson, in words. */
 const going = (id: string) => ({ now: 'being drafted', waiting: 'waits for its draft' })[jobs.waiting.get(id)!];
-const toggle = (id: string) =>
-  void (chosen.value = new Set(
-    chosen.value.has(id) ? [...chosen.value].filter((each) => each !== id) : [...chosen.value, id],
-  ));
+const rows = computed(() =>
+  desk.course!.modules.flatMap((module) =>
+    module.lessons.map((lesson) => ({
+      id: lesson.id,
+      title: lesson.title,
+      module: module.title,
+      minutes: figures.all.get(lesson.id)?.minutes ?? 0,
+      checks: figures.all.get(lesson.id)?.checks ?? 0,
+      state: lesson.state,
+      stale: stale.lessons.has(lesson.id) ? staleWords(stale.lessons.get(lesson.id)!) : '',
+      going: going(lesson.id),
+    })),
+  ),
+);
+type Row = (typeof rows.value)[number];
+const nameOf = (row: Row) => row.title;
+const wordsOf = (row: Row) => `${row.title} ${row.module} ${STATES.find(({ state }) => state === row.state)?.label}`;
+const COLUMNS: ListColumn<Row>[] = [
+  { key: 'title', label: 'Lesson', value: (row) => row.title },
+  { key: 'module', label: 'Module', value: (row) => row.module },
+  { key: 'minutes', label: 'Min', value: (row) => row.minutes, number: true, down: true },
+  { key: 'checks', label: 'Checks', value: (row) => row.checks, number: true, down: true },
+  { key: 'state', label: 'State', value: (row) => STATES.findIndex(({ state }) => state === row.state) },
+];
 useActions([
   {
     id: 'ls-draft',
     label: 'Draft the chosen or blank lessons',
     key: 'Alt+D',
     area: 'Lessons',
-    when: () => desk.mayEdit && next.value.length > 0 && (chosen.value.size > 0 || jobs.running.length === 0),
+    when: () => desk.mayEdit && next.value.length > 0 && (chosen.value.length > 0 || jobs.running.length === 0),
     run: () => void draft(),
   },
 ]);
@@ -48,57 +72,42 @@ useActions([
     <div class="head">
       <h1>Lessons</h1>
       <span class="small quiet">{{ blank.length ? `${blank.length} blank` : 'every lesson has text' }}</span>
-      <div v-if="desk.mayEdit" class="end">
-        <UButton v-if="next.length && (chosen.size || jobs.running.length === 0)" @click="draft">{{
-          chosen.size
-            ? `Draft ${counted(chosen.size, ['lesson', 'lessons'])}`
+      <div class="end">
+        <UButton v-if="desk.mayEdit && next.length && (chosen.length || jobs.running.length === 0)" @click="draft">{{
+          chosen.length
+            ? `Draft ${counted(chosen.length, ['lesson', 'lessons'])}`
             : `Draft ${next.length === 1 ? 'the blank lesson' : `all ${next.length} blank lessons`}`
         }}</UButton>
+        <UInput v-model="search" size="sm" placeholder="Find a lesson" aria-label="Find a lesson" />
       </div>
     </div>
-    <table v-if="desk.lessons.length" class="lines">
-      <thead>
-        <tr>
-          <th><span class="sr-only">Choose</span></th>
-          <th>Lesson</th>
-          <th>Module</th>
-          <th class="number">Min</th>
-          <th class="number">Checks</th>
-          <th>State</th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="module in desk.course!.modules" :key="module.id">
-          <tr v-for="lesson in module.lessons" :key="lesson.id">
-            <td>
-              <input
-                v-if="desk.mayEdit"
-                type="checkbox"
-                :checked="chosen.has(lesson.id)"
-                :aria-label="`Choose ${lesson.title}`"
-                @change="toggle(lesson.id)"
-              />
-            </td>
-            <td>
-              <NuxtLink :to="`/course/${desk.course!.id}/lessons/${lesson.id}`">{{ lesson.title }}</NuxtLink><span
-                v-if="stale.lessons.get(lesson.id)"
-                class="small decide block"
-                >{{ staleWords(stale.lessons.get(lesson.id)!) }}</span
-              >
-            </td>
-            <td class="small quiet">{{ module.title }}</td>
-            <td class="number">{{ figures.all.get(lesson.id)?.minutes }}</td>
-            <td class="number">{{ figures.all.get(lesson.id)?.checks || '' }}</td>
-            <td>
-              <em v-if="going(lesson.id)" class="small going">{{ going(lesson.id) }}</em><PathStateMark
-                v-else
-                :state="lesson.state"
-              />
-            </td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
+    <ListTable
+      v-if="rows.length"
+      v-model:search="search"
+      v-model:chosen="chosen"
+      v-model:sorting="sorting"
+      :rows="rows"
+      :columns="COLUMNS"
+      :name-of="desk.mayEdit ? nameOf : undefined"
+      :words="wordsOf"
+      label="Lessons"
+    >
+      <template #title="{ row }"
+        ><NuxtLink class="font-semibold hover:underline" :to="`/course/${desk.course!.id}/lessons/${row.id}`">{{
+          row.title
+        }}</NuxtLink
+        ><span v-if="row.stale" class="small decide block">{{ row.stale }}</span></template
+      >
+      <template #module="{ row }"
+        ><span class="small quiet">{{ row.module }}</span></template
+      >
+      <template #minutes="{ row }">{{ row.minutes }}</template>
+      <template #checks="{ row }">{{ row.checks || '' }}</template>
+      <template #state="{ row }"
+        ><em v-if="row.going" class="small going">{{ row.going }}</em
+        ><PathStateMark v-else :state="row.state"
+      /></template>
+    </ListTable>
     <div v-else class="empty">
       <h2>No lessons yet</h2>
       <p>Lessons come with the outline.</p>
@@ -112,19 +121,9 @@ useActions([
   flex: 1;
   overflow-y: auto;
 }
-td:first-child,
-th:first-child {
+:deep(td:first-child),
+:deep(th:first-child) {
   padding-left: 18px;
-  width: 40px;
-}
-td a {
-  font-weight: 600;
-}
-td a:hover {
-  text-decoration: underline;
-}
-td input {
-  accent-color: var(--moss);
 }
 .going {
   font-style: normal;
