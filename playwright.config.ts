@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests/e2e',
+  globalSetup: './tests/e2e/demo.ts',
   outputDir: 'test-results',
   workers: 2,
   fullyParallel: false,

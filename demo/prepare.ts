@@ -15,7 +15,7 @@ if (!existsSync(join(folder, 'uplift.sqlite'))) {
   mkdirSync(folder, { recursive: true });
   writeFileSync(join(folder, 'demo'), demoNote(DEMO_PEOPLE.map((person) => person.id)));
   const installation = openInstallation(folder);
-  const { db, people, drafter, now } = installation;
+  const { db, people, drafter, search, sources, now } = installation;
   const password = await hashPassword(DEMO_PASSWORD);
   for (const { id, name, login, role } of DEMO_PEOPLE) people.add({ id, name, login, role }, password, now());
   const [owner, ...others] = DEMO_PEOPLE;
@@ -27,6 +27,9 @@ if (!existsSync(join(folder, 'uplift.sqlite'))) {
   );
   for (const { id: person, course } of others) people.setRole(id, person, course);
   await addLearners(installation, id, owner.id);
+  // Understood and searchable at once, as a desk is that was in use.
+  await Promise.all([search.filled(), sources.renewClaims()]);
+  await search.close();
   await drafter.stop();
   db.close();
   console.log(`Made ${folder} with the demo.`);

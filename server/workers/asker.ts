@@ -79,6 +79,7 @@ export function workerFor<Tasks extends TaskTable<Tasks>>(script: string, folder
     async stop() {
       if (!worker) return;
       const gone = new Promise((ended) => worker!.once('exit', ended));
+      worker.ref();
       worker.kill('SIGKILL');
       await gone;
     },

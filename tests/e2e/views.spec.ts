@@ -3,20 +3,22 @@ import { enter, expect, looksRight, openDemo, openLesson, test } from './app';
 test.describe('every view is accessible and fits', () => {
   for (const scheme of ['light', 'dark'] as const) {
     test(`in ${scheme} colours`, async ({ page, app }) => {
-      test.setTimeout(120_000);
+      test.setTimeout(240_000);
+      // What colours do not change was looked at in the light.
+      const what = scheme === 'light' ? 'everything' : 'colours';
       await page.emulateMedia({ colorScheme: scheme });
       await page.goto(`${app.url}/sign-in`);
       await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
-      await looksRight(page);
+      await looksRight(page, what);
       await enter(page, app);
-      await looksRight(page);
+      await looksRight(page, what);
       await openDemo(page, app);
       await expect(page.getByText('On this topic, not used yet')).toBeVisible();
-      await looksRight(page);
+      await looksRight(page, what);
       await openLesson(page, 'Late returns');
       await page.locator('.lesson-page .evidence').first().click();
       await expect(page.locator('.pane mark')).toBeVisible();
-      await looksRight(page);
+      await looksRight(page, what);
       for (const [key, heading] of [
         ['Alt+1', 'Brief'],
         ['Alt+2', 'Sources'],
@@ -29,12 +31,12 @@ test.describe('every view is accessible and fits', () => {
       ] as const) {
         await page.keyboard.press(key);
         await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();
-        await looksRight(page);
+        await looksRight(page, what);
       }
       await page.keyboard.press('Alt+2');
       await page.getByRole('table').getByRole('link', { name: 'Lending Policy' }).click();
       await expect(page.getByRole('button', { name: 'everything' })).toBeVisible();
-      await looksRight(page);
+      await looksRight(page, what);
     });
   }
 
