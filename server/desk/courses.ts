@@ -9,6 +9,7 @@ import { coursesIn, type ChangeRow } from '../database/courses';
 import type { Db } from '../database/open';
 import { freshId } from '../ids';
 import { peopleIn } from '../database/people';
+import { remembered } from '../utils/remembered';
 
 /** Successive sets of one field in one gesture within this time are one change in the log. */
 const MERGE_WITHIN = 3000;
@@ -64,23 +65,23 @@ export function courseDesk(
 ) {
   const courses = coursesIn(db);
   const people = peopleIn(db);
-  const memory = new Map<string, Kept>();
-  const pinned = new Map<string, Course>();
+  const memory = remembered<Kept>({ most: KEPT });
+  const pinned = remembered<Course>({ most: 4 });
 
   /** The course as it stands; throws `no-such-course`, `newer-document`, `bad-log`. */
-  function load(id: string): Kept {
-    const known = memory.get(id);
-    if (known) return known;
+  const load = (id: string): Kept => memory.of(id, () => fromLog(id));
+
+  function fromLog(id: string): Kept {
     const row = courses.get(id) ?? fail('no-such-course', undefined, id);
     const { snapshot, changes } = readLog(id);
     const operations = changes.map(({ operation, inverse }) => withMergedWas(operation, inverse));
     const replayed = replayAll(snapshot.course, operations);
     if (!replayed.ok) fail('bad-log', { reason: replayed.problem.code }, id);
-    if (snapshot.version === DOCUMENT_VERSION) return keep(id, { course: replayed.course, revision: row.revision });
+    if (snapshot.version === DOCUMENT_VERSION) return { course: replayed.course, revision: row.revision };
     // Version 1 let in what nothing can work with: mended once, and kept as the state to go on from.
     const course = mended(replayed.course);
     courses.addSnapshot(course, row.revision);
-    return keep(id, { course, revision: row.revision });
+    return { course, revision: row.revision };
   }
 
   /** The newest snapshot and what came after it. Text that is damaged is a problem of this course, not of the desk. */
@@ -93,15 +94,8 @@ export function courseDesk(
     }
   }
 
-  function keep(id: string, kept: Kept): Kept {
-    memory.delete(id);
-    memory.set(id, kept);
-    if (memory.size > KEPT) memory.delete(memory.keys().next().value!);
-    return kept;
-  }
-
   function changed(id: string, before: Kept, state: Kept): void {
-    keep(id, state);
+    memory.keep(id, state);
     if (state.revision > before.revision) onChange(id, state.revision);
   }
 
@@ -230,14 +224,11 @@ export function courseDesk(
   }
 
   /** The course as it was at a revision that was pinned or named. */
-  function at(id: string, revision: number): Course {
-    const key = `${id}/${revision}`;
-    const course = pinned.get(key) ?? courses.snapshotAt(id, revision) ?? fail('no-such-version', undefined, key);
-    pinned.delete(key);
-    pinned.set(key, course);
-    if (pinned.size > 4) pinned.delete(pinned.keys().next().value!);
-    return course;
-  }
+  const at = (id: string, revision: number): Course =>
+    pinned.of(
+      `${id}/${revision}`,
+      () => courses.snapshotAt(id, revision) ?? fail('no-such-version', undefined, `${id}/${revision}`),
+    );
 
   return {
     load,
@@ -265,7 +256,7 @@ export function courseDesk(
     /** Lays a course into its authors' bin, with its releases and what learners did. */
     remove(id: string, person: string) {
       courses.remove(id, now(), person);
-      memory.delete(id);
+      memory.forget(id);
     },
     /** Deleted courses of an author. */
     removed: (person: string) => courses.removedOf(person),

@@ -20,6 +20,7 @@ import { freshToken, tokenHash } from '../rights/password';
 import { freshId } from '../ids';
 import type { NewsDesk } from './news';
 import type { ReleaseDesk } from './releases';
+import { remembered } from '../utils/remembered';
 
 /** What a learner may know of themselves. */
 export interface ToldLearner {
@@ -58,36 +59,23 @@ function standingIn(view: LearnerCourse): Map<string, Set<string>> {
 /** Those who learn, and what they did: attempts are only ever added, everything else is computed from them. */
 export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () => number) {
   const releases = releasesIn(db);
-  const states = new Map<string, LearnerState>();
-  const differences = new Map<string, Difference>();
+  const states = remembered<LearnerState>({ most: KEPT });
+  const differences = remembered<Difference>({ most: 100 });
   let queue: Queued[] = [];
 
-  function changesBetween(from: string, to: string): Difference {
-    const key = `${from}/${to}`;
-    const found = differences.get(key) ?? difference(desk.frozen(from).view, desk.frozen(to).view);
-    if (differences.size > 100) differences.clear();
-    differences.set(key, found);
-    return found;
-  }
+  const changesBetween = (from: string, to: string): Difference =>
+    differences.of(`${from}/${to}`, () => difference(desk.frozen(from).view, desk.frozen(to).view));
 
   /** Where a learner stands: their attempts on this release, and those on older ones that still count. */
   function stateOf(learner: LearnerRow, rules: ReleaseRow['rules']): LearnerState {
-    const key = `${learner.id}/${learner.release_id}`;
-    const known = states.get(key);
-    if (known) return known;
-    const attempts = releases.attempts(learner.id);
-    const events = attempts.flatMap((attempt): LearnerEvent[] => {
-      const event = eventOf(attempt);
-      if (attempt.release_id === learner.release_id) return [event];
-      return carriedOver([event], changesBetween(attempt.release_id, learner.release_id));
+    return states.of(`${learner.id}/${learner.release_id}`, () => {
+      const events = releases.attempts(learner.id).flatMap((attempt): LearnerEvent[] => {
+        const event = eventOf(attempt);
+        if (attempt.release_id === learner.release_id) return [event];
+        return carriedOver([event], changesBetween(attempt.release_id, learner.release_id));
+      });
+      return stateAfter(events, desk.frozen(learner.release_id).keys, rules);
     });
-    return keep(key, stateAfter(events, desk.frozen(learner.release_id).keys, rules));
-  }
-  function keep(key: string, state: LearnerState): LearnerState {
-    states.delete(key);
-    states.set(key, state);
-    if (states.size > KEPT) states.delete(states.keys().next().value!);
-    return state;
   }
   function told(learner: LearnerRow, state: LearnerState): ToldLearner {
     return {
@@ -147,7 +135,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
 
   function answer({ learner, events, state, refused, done, failed }: Queued): void {
     try {
-      keep(`${learner.id}/${learner.release_id}`, state!);
+      states.keep(`${learner.id}/${learner.release_id}`, state!);
       const [keys, rules] = [desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)];
       done({ ...toldOf(events, state!, keys, rules), ...(refused!.length > 0 && { refused }) });
     } catch (error) {
@@ -199,7 +187,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
       const count =
         releases.removeLearner(courseId, id, whole ? undefined : tokenHash(freshToken())) ??
         fail('no-such-learner', undefined, id);
-      for (const key of states.keys()) if (key.startsWith(`${id}/`)) states.delete(key);
+      states.forgetWhere((key) => key.startsWith(`${id}/`));
       news.tell(courseId, { kind: 'learners' });
       return count;
     },

@@ -9,6 +9,7 @@ import { releasesIn, type Access, type ReleaseRow } from '../database/releases';
 import { packFor } from '../language/packs';
 import { type CourseDesk } from './courses';
 import { freshId } from '../ids';
+import { remembered } from '../utils/remembered';
 
 /** Frozen courses kept in memory. */
 const KEPT = 24;
@@ -26,19 +27,14 @@ export interface Meaning {
 /** Releases of a data folder: made, withdrawn, looked up. What is frozen never changes. */
 export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   const releases = releasesIn(db);
-  const cache = new Map<string, FrozenCourse>();
-  const rules = new Map<string, Rules>();
+  const cache = remembered<FrozenCourse>({ most: KEPT });
+  const rules = remembered<Rules>({ most: 500 });
   const written = new WeakMap<FrozenCourse, string>();
   const shown = new WeakMap<FrozenCourse, Set<string>>();
 
   /** What was frozen as a release; throws `no-such-release`. */
-  function frozen(id: string): FrozenCourse {
-    const found = cache.get(id) ?? releases.document(id) ?? fail('no-such-release', undefined, id);
-    cache.delete(id);
-    cache.set(id, found);
-    if (cache.size > KEPT) cache.delete(cache.keys().next().value!);
-    return found;
-  }
+  const frozen = (id: string): FrozenCourse =>
+    cache.of(id, () => releases.document(id) ?? fail('no-such-release', undefined, id));
 
   /** The address learners come by, and what mixes the ids of their options: made once per course, never changed. */
   function linkOf(courseId: string): string {
@@ -65,11 +61,8 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   }
 
   /** The rules of a release; they are frozen with it. */
-  function rulesOf(id: string): Rules {
-    const known = rules.get(id) ?? releases.get(id)?.rules ?? fail('no-such-release', undefined, id);
-    rules.set(id, known);
-    return known;
-  }
+  const rulesOf = (id: string): Rules =>
+    rules.of(id, () => releases.get(id)?.rules ?? fail('no-such-release', undefined, id));
 
   return {
     frozen,

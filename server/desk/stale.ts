@@ -8,6 +8,7 @@ import { packFor } from '../language/packs';
 import { OPERATION_VERSION, type CourseDesk } from './courses';
 import { freshId } from '../ids';
 import type { SourceDesk } from './sources';
+import { remembered } from '../utils/remembered';
 
 /** Comparisons of versions kept: they are asked for again and again while somebody mends. */
 const KEPT = 8;
@@ -15,15 +16,13 @@ const KEPT = 8;
 /** What of a course stands on words that newer versions of its sources changed or dropped. */
 export function staleDesk(db: Db, courses: CourseDesk, sources: SourceDesk) {
   const search = searchIn(db);
-  const compared = new Map<string, VersionChange>();
+  const compared = remembered<VersionChange>({ most: KEPT });
 
   function change(id: string, from: string, to: string): VersionChange | undefined {
-    const key = `${id}/${from}/${to}`;
-    const [before, after] = [sources.read(id, from), sources.read(id, to)];
-    const found = compared.get(key) ?? (before && after && compareVersions(before.source, after.source));
-    if (found) compared.set(key, found);
-    if (compared.size > KEPT) compared.delete(compared.keys().next().value!);
-    return found;
+    return compared.of(`${id}/${from}/${to}`, () => {
+      const [before, after] = [sources.read(id, from), sources.read(id, to)];
+      return before && after && compareVersions(before.source, after.source);
+    });
   }
 
   return {

@@ -9,25 +9,21 @@ import { patternPack } from '../../core/language/pattern';
 import type { PatternRules } from '../../core/language/pattern/rules';
 import { plainPack } from '../../core/language/plain';
 import { lexicon } from './lexicon';
+import { remembered } from '../utils/remembered';
 
 /** Languages understood in part: by their words, without parts of speech. */
 const PATTERNS: Record<string, PatternRules> = { de: german, fr: french, es: spanish };
 
-const packs = new Map<string, LanguagePack>();
+/** Languages in use at a time; whatever tags documents bring, no more are held. */
+const packs = remembered<LanguagePack>({ most: 12 });
 
 /** The pack of a language, made once; word list and tagger are loaded when English is first asked for. */
 export function packFor(language: string): LanguagePack {
-  const known = packs.get(language);
-  if (known) return known;
-  const [base] = language.split('-');
-  const pack =
-    base === 'en'
-      ? englishPack(language, lexicon(), tagger())
-      : PATTERNS[base]
-        ? patternPack(language, PATTERNS[base])
-        : plainPack(language);
-  packs.set(language, pack);
-  return pack;
+  return packs.of(language, () => {
+    const [base] = language.split('-');
+    if (base === 'en') return englishPack(language, lexicon(), tagger());
+    return PATTERNS[base] ? patternPack(language, PATTERNS[base]) : plainPack(language);
+  });
 }
 
 /** Part-of-speech tags with places in the text. */

@@ -14,16 +14,23 @@ export function remembered<T>({ most, weigh = () => 0, weight = Infinity }: Limi
     heavy -= weigh(kept.get(key)!);
     kept.delete(key);
   }
+  /** Keeps something as the newest, in place of what was kept under its key. */
+  function keep<Made extends T>(key: string, made: Made): Made {
+    forget(key);
+    kept.set(key, made);
+    heavy += weigh(made);
+    while (kept.size > 1 && (kept.size > most || heavy > weight)) forget(kept.keys().next().value!);
+    return made;
+  }
   return {
     forget,
+    /** Forgets everything under keys of a kind. */
+    forgetWhere: (fits: (key: string) => boolean) => [...kept.keys()].filter(fits).forEach(forget),
+    keep,
+    /** What is kept under a key, or made now; what is made as nothing is not kept. */
     of<Made extends T | undefined>(key: string, make: () => Made): Made | T {
       const found = kept.get(key) ?? make();
-      if (found === undefined) return found;
-      forget(key);
-      kept.set(key, found);
-      heavy += weigh(found);
-      while (kept.size > 1 && (kept.size > most || heavy > weight)) forget(kept.keys().next().value!);
-      return found;
+      return found === undefined ? found : keep(key, found);
     },
   };
 }
