@@ -9,16 +9,22 @@ export interface Problem {
   place?: string;
 }
 
-/** Carries a problem out of deep code to the one place that turns it into a result. */
+/**
+ * Carries a problem out of deep code to the one place that turns it into a result. `cause` is what was caught, where a
+ * problem stands for an error of something else: for the log, never for the person.
+ */
 export class ProblemError extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.code);
+  constructor(
+    readonly problem: Problem,
+    cause?: unknown,
+  ) {
+    super(problem.code, cause === undefined ? undefined : { cause });
   }
 }
 
 /** Throws a problem; for use where an expression is wanted. */
-export function fail(code: string, parameters?: Problem['parameters'], place?: string): never {
-  throw new ProblemError({ code, ...(parameters && { parameters }), ...(place && { place }) });
+export function fail(code: string, parameters?: Problem['parameters'], place?: string, cause?: unknown): never {
+  throw new ProblemError({ code, ...(parameters && { parameters }), ...(place && { place }) }, cause);
 }
 
 /** A result that is either a value or a problem. */

@@ -45,8 +45,8 @@ export function unpack(bytes: Uint8Array, wanted: (name: string) => boolean = ()
   for (let at = 0; at < bytes.length; at += SLICE) {
     try {
       unzip.push(bytes.subarray(at, Math.min(at + SLICE, bytes.length)), at + SLICE >= bytes.length);
-    } catch {
-      throw new ProblemError(problem ?? { code: 'zip-broken' });
+    } catch (error) {
+      throw new ProblemError(problem ?? { code: 'zip-broken' }, error);
     }
     if (problem) throw new ProblemError(problem);
   }

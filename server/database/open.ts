@@ -41,7 +41,7 @@ export function openDatabase(folder: string): Db {
     return db;
   } catch (error) {
     const trouble = troubleOf(error);
-    throw trouble ? new ProblemError({ ...trouble, place: folder }) : error;
+    throw trouble ? new ProblemError({ ...trouble, place: folder }, error) : error;
   }
 }
 

@@ -90,7 +90,7 @@ export function courseDesk(
       const snapshot = courses.snapshot(id) ?? fail('bad-log', { reason: 'no-snapshot' }, id);
       return { snapshot, changes: courses.changesAfter(id, snapshot.revision) };
     } catch (error) {
-      return error instanceof SyntaxError ? fail('bad-log', { reason: 'not-json' }, id) : rethrow(error);
+      return error instanceof SyntaxError ? fail('bad-log', { reason: 'not-json' }, id, error) : rethrow(error);
     }
   }
 

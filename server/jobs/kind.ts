@@ -22,7 +22,10 @@ export interface JobKind {
 
 /** Thrown by a kind for what has words of its own and may pass: a service that does not answer, a full disk. */
 export class Passing extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.code);
+  constructor(
+    readonly problem: Problem,
+    cause?: unknown,
+  ) {
+    super(problem.code, { cause });
   }
 }

@@ -56,7 +56,11 @@ export async function answering<T>(work: () => T | Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {
-    if (error instanceof ProblemError) refuse(error.problem);
+    if (error instanceof ProblemError) {
+      // What is wrong with the installation is for whoever watches over it, too.
+      if (error.cause !== undefined && (STATUS[error.problem.code] ?? 0) >= 500) console.error(error);
+      refuse(error.problem);
+    }
     const trouble = troubleOf(error);
     if (trouble) refuse(trouble);
     throw error;

@@ -81,7 +81,7 @@ function courseIn(entries: Entries, version: number): Course {
   } catch (error) {
     // A document too damaged to be brought up to date is told like any other.
     if (error instanceof ProblemError) throw error;
-    return fail('bad-document', { reason: 'not-an-object' }, 'course.json');
+    return fail('bad-document', { reason: 'not-an-object' }, 'course.json', error);
   }
 }
 
@@ -110,7 +110,7 @@ function parsed(entries: Entries, name: string): unknown {
   if (text === undefined) return undefined;
   try {
     return JSON.parse(text) as unknown;
-  } catch {
-    return fail('bad-document', { reason: 'not-json' }, name);
+  } catch (error) {
+    return fail('bad-document', { reason: 'not-json' }, name, error);
   }
 }

@@ -92,7 +92,7 @@ async function converted(
     return result.value;
   } catch (error) {
     if (error instanceof ProblemError) throw error;
-    return fail('broken', { format: 'DOCX' });
+    return fail('broken', { format: 'DOCX' }, undefined, error);
   }
 }
 

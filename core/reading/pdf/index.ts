@@ -75,15 +75,15 @@ async function opened(bytes: Uint8Array): Promise<Pdf> {
     } as never);
   } catch (error) {
     const name = (error as Error).name;
-    return fail(name === 'PasswordException' ? 'password' : 'broken', { format: 'PDF' });
+    return fail(name === 'PasswordException' ? 'password' : 'broken', { format: 'PDF' }, undefined, error);
   }
 }
 
 async function pageAt(pdf: Pdf, number: number): Promise<PdfPage | undefined> {
   try {
     return await pdf.getPage(number);
-  } catch {
-    if (number === 1) return fail('broken', { format: 'PDF' });
+  } catch (error) {
+    if (number === 1) return fail('broken', { format: 'PDF' }, undefined, error);
     return undefined;
   }
 }

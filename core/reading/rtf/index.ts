@@ -86,7 +86,7 @@ async function converted(bytes: Uint8Array) {
     >[1]);
   } catch (error) {
     if (error instanceof ProblemError) throw error;
-    return fail('broken', { format: 'RTF' });
+    return fail('broken', { format: 'RTF' }, undefined, error);
   }
 }
 

@@ -37,9 +37,9 @@ export function smtpMail(address: string, from: string): MailService {
 /** A permanent answer (5xx, RFC 5321 4.2.1) is one for good, but for a sign-in that its owner can put right. */
 function problemOf(error: SmtpError, place: string): Error {
   const said = error.response ?? error.message;
-  if (error.code === 'EAUTH') return new Passing({ code: 'mail-not-let-in', place });
+  if (error.code === 'EAUTH') return new Passing({ code: 'mail-not-let-in', place }, error);
   // Without an answer the address was no address: it never left.
   if ((error.responseCode ?? (error.code === 'EENVELOPE' ? 550 : 0)) >= 500)
-    return new ProblemError({ code: 'mail-refused', parameters: { said } });
-  return new Passing({ code: 'mail-not-reached', parameters: { said }, place });
+    return new ProblemError({ code: 'mail-refused', parameters: { said } }, error);
+  return new Passing({ code: 'mail-not-reached', parameters: { said }, place }, error);
 }

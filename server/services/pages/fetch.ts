@@ -79,8 +79,8 @@ export function addressOf(text: string, from?: URL): URL {
   let url: URL;
   try {
     url = new URL(text.trim(), from);
-  } catch {
-    return fail('bad-address', undefined, text);
+  } catch (error) {
+    return fail('bad-address', undefined, text, error);
   }
   if ((url.protocol !== 'http:' && url.protocol !== 'https:') || url.username || url.password || !url.hostname)
     fail('bad-address', undefined, text);
@@ -141,7 +141,7 @@ async function bodyOf(answer: IncomingMessage, place: string): Promise<Uint8Arra
 
 function problemOf(error: unknown, slow: AbortSignal, place: string): never {
   if (error instanceof ProblemError) throw error;
-  if (slow.aborted) fail('page-too-slow', { seconds: FETCHING.milliseconds / 1000 }, place);
+  if (slow.aborted) fail('page-too-slow', { seconds: FETCHING.milliseconds / 1000 }, place, error);
   if ((error as Error).name === 'AbortError') throw error;
-  return fail('not-reached', undefined, place);
+  return fail('not-reached', undefined, place, error);
 }
