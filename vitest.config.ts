@@ -1,11 +1,20 @@
 import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
+import ui from '@nuxt/ui/vite';
 import { defineConfig } from 'vitest/config';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 export default defineConfig({
-  plugins: [vue()],
+  // Components of the desk are tested with the kit's own, and with what the desk imports by itself.
+  plugins: [
+    vue(),
+    ui({
+      router: false,
+      autoImport: { imports: ['vue'], dirs: [here('./app/composables')], dts: false },
+      components: { dirs: [], dts: false },
+    }),
+  ],
   resolve: {
     alias: [
       { find: /^~~\//, replacement: here('./') },

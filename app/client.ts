@@ -50,9 +50,13 @@ export function addressOf<K extends Key>(
 
 /** Asks the server: what goes and what comes is typed by the route's definition. Throws as `$fetch` does. */
 export function api<K extends Key>(route: K, ...[given]: Call<K>): Promise<AnswerOf<K>> {
-  const { body, ...rest } = (given ?? {}) as { body?: Record<string, unknown> | Uint8Array | Blob };
-  return $fetch<AnswerOf<K>>(addressOf(route, rest as never), {
+  const { body, query, ...ids } = (given ?? {}) as {
+    body?: Record<string, unknown> | Uint8Array | Blob;
+    query?: Record<string, unknown>;
+  };
+  return $fetch<AnswerOf<K>>(addressOf(route, ids as never), {
     method: route.slice(0, route.indexOf(' ')) as 'GET',
+    ...(query && { query }),
     ...(body !== undefined && {
       body,
       ...((body instanceof Uint8Array || body instanceof Blob) && {
