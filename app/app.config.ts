@@ -19,7 +19,20 @@ export default defineAppConfig({
       variants: { size: { sm: { base: 'md:text-[13px]', item: 'text-[13px]' } } },
     },
     inputNumber: { slots: { base: 'rounded-[3px]' }, variants: { size: { sm: 'md:text-[13px]' } } },
-    checkbox: { slots: { base: 'rounded-[2px] ring-(--ink-3)' } },
+    checkbox: {
+      slots: { base: 'rounded-[2px] ring-(--ink-3)', label: 'block text-[14.5px] font-normal text-(--ink)' },
+    },
+    tabs: {
+      slots: { list: 'p-0 gap-1 h-full', trigger: 'font-normal text-(--ink-2) px-2', indicator: 'bg-(--moss)' },
+      variants: { size: { sm: { trigger: 'text-[14px]' } }, variant: { link: { list: 'border-0' } } },
+      compoundVariants: [
+        {
+          color: 'primary',
+          variant: 'link',
+          class: { trigger: 'data-[state=active]:text-(--ink) data-[state=active]:font-bold' },
+        },
+      ],
+    },
     radioGroup: {
       slots: { fieldset: 'gap-y-1', base: 'ring-(--ink-3)', label: 'text-[14px] font-normal text-(--ink)' },
     },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core';
+import { useEventListener, useIntervalFn } from '@vueuse/core';
 import { runKey } from '~/actions/registry';
 import { useSession } from '~/stores/session';
 
@@ -15,10 +15,8 @@ useIntervalFn(async () => {
   else if (!session.trouble) go(route.fullPath);
 }, AGAIN);
 
-const listen = (event: KeyboardEvent) => void (event.defaultPrevented || runKey(event));
 // Before the editor hears of it: what an action stands for is not also typed.
-onMounted(() => window.addEventListener('keydown', listen, { capture: true }));
-onBeforeUnmount(() => window.removeEventListener('keydown', listen, { capture: true }));
+useEventListener(window, 'keydown', (event) => void (event.defaultPrevented || runKey(event)), { capture: true });
 </script>
 
 <template>

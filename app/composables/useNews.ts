@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core';
 import { addressOf } from '~/client';
 /** What a window can be told about a course. */
 interface Listeners {
@@ -49,12 +50,7 @@ export function useNews(course: () => string | undefined, listeners: Listeners):
     });
   }
   watch(course, open);
-  onMounted(() => {
-    document.addEventListener('visibilitychange', open);
-    open();
-  });
-  onBeforeUnmount(() => {
-    document.removeEventListener('visibilitychange', open);
-    close();
-  });
+  useEventListener(document, 'visibilitychange', open);
+  onMounted(open);
+  onBeforeUnmount(close);
 }

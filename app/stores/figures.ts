@@ -1,6 +1,7 @@
 import { api } from '~/client';
 import { defineStore } from 'pinia';
-import { computed, shallowRef, watch } from 'vue';
+import { watchDebounced } from '@vueuse/core';
+import { computed, shallowRef } from 'vue';
 import { checksOn } from '~~/core/blocks/forms';
 import { lessonDemand, lessonMinutes } from '~~/core/brief/sizing';
 import type { Lesson } from '~~/core/course/course';
@@ -20,24 +21,12 @@ export interface LessonFigures {
 export const useFigures = defineStore('figures', () => {
   const desk = useCourse();
   const served = shallowRef<Record<string, { grade?: number; planned: number }>>({});
-  let timer: ReturnType<typeof setTimeout> | undefined;
 
   async function load() {
     if (!desk.course) return;
     served.value = await api('GET /api/courses/:course/figures', { course: desk.course.id }).catch(() => served.value);
   }
-  watch(
-    () => desk.savedAt,
-    () => later(),
-  );
-  watch(
-    () => desk.outside,
-    () => later(),
-  );
-  function later() {
-    clearTimeout(timer);
-    timer = setTimeout(() => void load(), 1200);
-  }
+  watchDebounced(() => [desk.savedAt, desk.outside], load, { debounce: 1200 });
 
   /** A lesson as the engine would draft it is as long as its plan; one with text is as long as its text. */
   function of(lesson: Lesson): LessonFigures {

@@ -1,6 +1,7 @@
 import { api } from '~/client';
 import { defineStore } from 'pinia';
-import { computed, shallowRef, watch } from 'vue';
+import { watchDebounced } from '@vueuse/core';
+import { computed, shallowRef } from 'vue';
 import { usesOf } from '~~/core/course/uses';
 import type { Stale } from '~~/core/review/stale';
 import { useCourse } from './course';
@@ -20,15 +21,8 @@ export const useStale = defineStore('stale', () => {
     const list = await api('GET /api/courses/:course/stale', { course: id }).catch(() => null);
     if (list && desk.course?.id === id) found.value = new Map(list.map((each) => [each.id, each]));
   }
-  let timer: ReturnType<typeof setTimeout> | undefined;
   // Undo and other hands can bring back what stood on old words.
-  watch(
-    () => desk.outside,
-    () => {
-      clearTimeout(timer);
-      timer = setTimeout(() => void load(), 1200);
-    },
-  );
+  watchDebounced(() => desk.outside, load, { debounce: 1200 });
 
   /** Sentences and questions on such words, by lesson. */
   const lessons = computed(() => {

@@ -33,13 +33,11 @@ const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).
           placeholder="for who cannot see it"
           @input="updateAttributes({ alt: ($event.target as HTMLInputElement).value })"
       /></label>
-      <label class="only"
-        ><input
-          type="checkbox"
-          :checked="decorative"
-          @change="updateAttributes({ decorative: ($event.target as HTMLInputElement).checked })"
-        />only decorative</label
-      >
+      <UCheckbox
+        :model-value="decorative"
+        label="only decorative"
+        @update:model-value="updateAttributes({ decorative: !!$event })"
+      />
     </div>
   </NodeViewWrapper>
 </template>

@@ -29,6 +29,10 @@ const more = computed(() => {
   const uses = desk.course ? usesOf(desk.course) : new Map();
   return fetched.value?.filter((view) => !uses.has(view.passage.id)) ?? null;
 });
+const tabs = computed(() => [
+  { value: 'evidence' as const, label: 'Evidence' },
+  { value: 'more' as const, label: `More on this${more.value ? ` ${more.value.length}` : ''}` },
+]);
 const at = ref(0);
 const seen = new Map<string, PassageView[]>();
 let asked = 0;
@@ -192,12 +196,7 @@ useActions([
 
 <template>
   <aside class="pane" aria-label="Evidence">
-    <div class="tabs" role="tablist">
-      <button type="button" role="tab" :aria-selected="tab === 'evidence'" @click="tab = 'evidence'">Evidence</button
-      ><button type="button" role="tab" :aria-selected="tab === 'more'" @click="tab = 'more'">
-        More on this{{ more ? ` ${more.length}` : '' }}
-      </button>
-    </div>
+    <FieldTabs v-model="tab" :items="tabs" class="tabs" />
     <div v-if="tab === 'evidence'" class="body">
       <template v-if="views.length">
         <article v-for="view in views" :key="view.passage.id">
@@ -350,24 +349,10 @@ useActions([
   min-height: 0;
 }
 .tabs {
-  display: flex;
-  gap: 18px;
   padding: 0 16px;
   border-bottom: 1px solid var(--hair);
   flex: none;
   height: 48px;
-  align-items: stretch;
-}
-.tabs button {
-  color: var(--ink-2);
-  font-size: 14px;
-  border-bottom: 2px solid transparent;
-  cursor: pointer;
-}
-.tabs button[aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 700;
-  border-bottom-color: var(--moss);
 }
 .body {
   overflow-y: auto;

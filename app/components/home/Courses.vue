@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { addressOf } from '~/client';
 import type { DropdownMenuItem } from '@nuxt/ui';
+import type { ListColumn } from '~/components/list/column';
 import { dayOf } from '~/words/dates';
 import { STATES } from '~/words/states';
 import type { CourseRow as Row } from '~~/core/course/row';
@@ -9,25 +10,17 @@ import type { CourseRow as Row } from '~~/core/course/row';
 const { rows } = defineProps<{ rows: readonly Row[] }>();
 const emit = defineEmits<{ rename: [row: Row]; duplicate: [row: Row]; remove: [row: Row] }>();
 
-const COLUMNS = [
-  { key: 'title', label: 'Course', of: (row: Row) => row.title.toLowerCase(), down: false },
-  { key: 'path', label: 'Path' },
-  { key: 'minutes', label: 'Min', of: (row: Row) => row.minutes, down: true, number: true },
+const COLUMNS: ListColumn<Row>[] = [
+  { key: 'title', label: 'Course', value: (row) => row.title.toLowerCase() },
+  { key: 'path', label: 'Path', roomy: true },
+  { key: 'minutes', label: 'Min', value: (row) => row.minutes, down: true, number: true, roomy: true },
   { key: 'work', label: 'Work' },
-  { key: 'release', label: 'Release', of: (row: Row) => row.release?.at ?? 0, down: true },
-  { key: 'learners', label: 'Learners', of: (row: Row) => row.learners, down: true, number: true },
-  { key: 'changed', label: 'Changed', of: (row: Row) => row.changedAt, down: true },
-] as const;
-type Sorted = Extract<(typeof COLUMNS)[number], { of: unknown }>;
-const order = ref<{ key: Sorted['key']; down: boolean }>({ key: 'changed', down: true });
-function sort(column: Sorted) {
-  order.value = { key: column.key, down: order.value.key === column.key ? !order.value.down : column.down };
-}
-const sorted = computed(() => {
-  const { of } = COLUMNS.find((column): column is Sorted => column.key === order.value.key)!;
-  const way = order.value.down ? -1 : 1;
-  return rows.toSorted((a, b) => (of(a) < of(b) ? -way : of(a) > of(b) ? way : 0) || b.changedAt - a.changedAt);
-});
+  { key: 'release', label: 'Release', value: (row) => row.release?.at ?? 0, down: true },
+  { key: 'learners', label: 'Learners', value: (row) => row.learners, down: true, number: true, roomy: true },
+  { key: 'changed', label: 'Changed', value: (row) => row.changedAt, down: true, roomy: true },
+  { key: 'more', label: 'Actions', hidden: true },
+];
+const sorting = ref([{ id: 'changed', desc: true }]);
 
 const work = (row: Row) => {
   const lessons = Object.values(row.states).reduce((sum, count) => sum + count, 0);
@@ -77,74 +70,57 @@ function actions(row: Row): DropdownMenuItem[][] {
 </script>
 
 <template>
-  <table class="lines">
-    <thead>
-      <tr>
-        <th
-          v-for="column in COLUMNS"
-          :key="column.key"
-          :class="[column.key, { number: 'number' in column }]"
-          :aria-sort="
-            'of' in column && order.key === column.key ? (order.down ? 'descending' : 'ascending') : undefined
-          "
-        >
-          <button v-if="'of' in column" type="button" class="sort" @click="sort(column)">
-            {{ column.label
-            }}<span v-if="order.key === column.key" aria-hidden="true">{{ order.down ? ' ↓' : ' ↑' }}</span>
-          </button>
-          <template v-else>{{ column.label }}</template>
-        </th>
-        <th><span class="sr-only">Actions</span></th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in sorted" :key="row.id">
-        <td v-if="row.broken" colspan="6">
-          <strong>{{ row.title }}</strong><span class="small decide block">{{ row.broken }}</span>
-        </td>
-        <template v-else>
-          <td class="name">
-            <NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink><span class="small quiet">{{
-              row.audience || 'For whom is not said yet'
-            }}</span>
-          </td>
-          <td class="path"><PathDrawing :modules="row.path" :states="states(row)" :width="220" :height="34" /></td>
-          <td class="number minutes">{{ row.minutes || '' }}</td>
-          <td>
-            {{ work(row)
-            }}<span v-if="row.toChoose" class="small decide block">{{
-              row.toChoose === 1 ? 'one text to choose' : `${row.toChoose} texts to choose`
-            }}</span
-            ><span v-if="row.role !== 'author'" class="small quiet block">you review</span>
-          </td>
-          <td>
-            <template v-if="row.release"
-              >Release {{ row.release.number
-              }}<span class="small quiet block">{{
-                row.release.withdrawn
-                  ? 'withdrawn'
-                  : row.release.changed
-                    ? `${dayOf(row.release.at)}, changed since`
-                    : dayOf(row.release.at)
-              }}</span></template
-            ><span v-else class="quiet">not yet</span>
-          </td>
-          <td class="number learners">{{ row.learners || '' }}</td>
-        </template>
-        <td class="small quiet changed">{{ dayOf(row.changedAt) }}</td>
-        <td class="number">
-          <UDropdownMenu :items="actions(row)" :content="menu"
-            ><button type="button" class="link small" :aria-label="`More for ${row.title}`">more</button></UDropdownMenu
-          >
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <ListTable v-model:sorting="sorting" :rows="rows" :columns="COLUMNS" label="Courses" class="courses">
+    <template #title="{ row }">
+      <template v-if="row.broken"
+        ><strong>{{ row.title }}</strong
+        ><span class="small decide block">{{ row.broken }}</span></template
+      >
+      <span v-else class="name"
+        ><NuxtLink :to="`/course/${row.id}/outline`">{{ row.title }}</NuxtLink
+        ><span class="small quiet">{{ row.audience || 'For whom is not said yet' }}</span></span
+      >
+    </template>
+    <template #path="{ row }"
+      ><PathDrawing v-if="!row.broken" :modules="row.path" :states="states(row)" :width="220" :height="34"
+    /></template>
+    <template #minutes="{ row }">{{ (!row.broken && row.minutes) || '' }}</template>
+    <template #work="{ row }">
+      <template v-if="!row.broken"
+        >{{ work(row)
+        }}<span v-if="row.toChoose" class="small decide block">{{
+          row.toChoose === 1 ? 'one text to choose' : `${row.toChoose} texts to choose`
+        }}</span
+        ><span v-if="row.role !== 'author'" class="small quiet block">you review</span></template
+      >
+    </template>
+    <template #release="{ row }">
+      <template v-if="row.release && !row.broken"
+        >Release {{ row.release.number
+        }}<span class="small quiet block">{{
+          row.release.withdrawn
+            ? 'withdrawn'
+            : row.release.changed
+              ? `${dayOf(row.release.at)}, changed since`
+              : dayOf(row.release.at)
+        }}</span></template
+      ><span v-else-if="!row.broken" class="quiet">not yet</span>
+    </template>
+    <template #learners="{ row }">{{ (!row.broken && row.learners) || '' }}</template>
+    <template #changed="{ row }"
+      ><span class="small quiet">{{ dayOf(row.changedAt) }}</span></template
+    >
+    <template #more="{ row }">
+      <UDropdownMenu :items="actions(row)" :content="menu"
+        ><button type="button" class="link small" :aria-label="`More for ${row.title}`">more</button></UDropdownMenu
+      >
+    </template>
+  </ListTable>
 </template>
 
 <style scoped>
-.lines td {
-  padding: 12px 8px;
+.courses :deep(td) {
+  padding-block: 12px;
 }
 .name a {
   display: block;
@@ -153,24 +129,7 @@ function actions(row: Row): DropdownMenuItem[][] {
 .name a:hover {
   text-decoration: underline;
 }
-.path {
+.courses :deep(.path) {
   width: 236px;
-}
-.sort {
-  font: inherit;
-  color: inherit;
-  white-space: nowrap;
-}
-.sort:hover {
-  text-decoration: underline;
-}
-/* On a phone: what course it is, how far, released or not. */
-@media (max-width: 760px) {
-  .path,
-  .minutes,
-  .learners,
-  .changed {
-    display: none;
-  }
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useElementSize } from '@vueuse/core';
+import { useDebounceFn, useElementSize, useEventListener } from '@vueuse/core';
 import type { Lesson } from '~~/core/course/course';
 import { USUAL_RULES } from '~~/core/learning/rules';
 import { freezeCourse } from '~~/core/learning/view';
@@ -46,16 +46,14 @@ function give() {
   );
 }
 const later = useDebounceFn(give, 500);
-const hear = (event: MessageEvent<{ ready?: boolean }>) => {
+useEventListener(window, 'message', (event: MessageEvent<{ ready?: boolean }>) => {
   if (event.source === frame.value?.contentWindow && event.data?.ready) give();
-};
+});
 watch(
   () => desk.course,
   () => void later(),
 );
 watch(() => [props.lesson.id, color.value], give);
-onMounted(() => window.addEventListener('message', hear));
-onBeforeUnmount(() => window.removeEventListener('message', hear));
 </script>
 
 <template>

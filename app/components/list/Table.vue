@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="Row extends { id: string }">
 import type { TableColumn } from '@nuxt/ui';
+import type { Directive } from 'vue';
 import type { ListColumn } from './column';
 
 /**
@@ -39,16 +40,23 @@ const shape = computed<TableColumn<Row>[]>(() => [
     accessorFn: (row) => column.value?.(row) ?? '',
     enableSorting: column.value !== undefined,
     sortDescFirst: column.down ?? false,
-    meta: { class: column.number ? { th: 'number text-right', td: 'number text-right' } : {} },
+    meta: { class: { th: classOf(column), td: classOf(column) } },
   })),
 ]);
+const classOf = ({ number, roomy, key }: ListColumn<Row>) =>
+  [key, number && 'number text-right', roomy && 'max-md:hidden'].filter(Boolean).join(' ');
 const selection = computed({
   get: () => Object.fromEntries(chosen.value.map((id) => [id, true])),
   set: (next: Record<string, boolean>) => void (chosen.value = Object.keys(next).filter((id) => next[id])),
 });
 const columnOf = (key: string) => columns.find((column) => column.key === key)!;
 const arrow = (way: false | string) => (way === 'asc' ? '↑' : way === 'desc' ? '↓' : '');
-const spoken = (way: false | string) => (way === 'asc' ? 'ascending' : 'descending');
+/** Says of a column's head how it is sorted: the table draws the head itself. */
+const vSorted: Directive<HTMLElement, false | 'asc' | 'desc'> = (button, { value }) => {
+  const head = button.closest('th');
+  if (value) head?.setAttribute('aria-sort', value === 'asc' ? 'ascending' : 'descending');
+  else head?.removeAttribute('aria-sort');
+};
 </script>
 
 <template>
@@ -76,12 +84,14 @@ const spoken = (way: false | string) => (way === 'asc' ? 'ascending' : 'descendi
       />
     </template>
     <template v-for="each in columns" :key="each.key" #[`${each.key}-header`]="{ column }">
-      <button v-if="column.getCanSort()" type="button" class="sort" @click="column.toggleSorting()">
-        {{ each.label }} <span aria-hidden="true">{{ arrow(column.getIsSorted()) }}</span><span
-          v-if="column.getIsSorted()"
-          class="sr-only"
-          >sorted {{ spoken(column.getIsSorted()) }}</span
-        >
+      <button
+        v-if="column.getCanSort()"
+        v-sorted="column.getIsSorted()"
+        type="button"
+        class="sort"
+        @click="column.toggleSorting()"
+      >
+        {{ each.label }} <span aria-hidden="true">{{ arrow(column.getIsSorted()) }}</span>
       </button>
       <span v-else :class="{ 'sr-only': each.hidden }">{{ each.label }}</span>
     </template>

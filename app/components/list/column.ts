@@ -6,6 +6,8 @@ export interface ListColumn<Row> {
   value?: (row: Row) => string | number;
   /** Numbers stand on the right. */
   number?: boolean;
+  /** Left out where there is little room. */
+  roomy?: boolean;
   /** The first click sorts from the largest. */
   down?: boolean;
   /** Its name is for who does not see it. */

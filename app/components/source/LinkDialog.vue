@@ -9,7 +9,11 @@ const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ added: [notes: string[]] }>();
 const desk = useCourse();
 const form = reactive({ address: '', below: false });
-const kind = ref<'page' | 'video'>('page');
+const KINDS = [
+  { value: 'page', label: 'A page' },
+  { value: 'video', label: 'A video with its transcript' },
+] as const;
+const kind = ref<(typeof KINDS)[number]['value']>('page');
 const busy = ref(false);
 const trouble = ref('');
 /** In the demo, where links can be tried. */
@@ -65,12 +69,7 @@ async function send() {
     :ui="{ content: 'max-w-xl' }"
   >
     <template #body>
-      <div class="kinds" role="tablist">
-        <button type="button" role="tab" :aria-selected="kind === 'page'" @click="kind = 'page'">A page</button
-        ><button type="button" role="tab" :aria-selected="kind === 'video'" @click="kind = 'video'">
-          A video with its transcript
-        </button>
-      </div>
+      <FieldTabs v-model="kind" :items="KINDS" class="mb-3" />
       <SourceVideoForm v-if="kind === 'video'" @added="said" />
       <form v-else class="fields" @submit.prevent="send">
         <label
@@ -82,10 +81,7 @@ async function send() {
             placeholder="https://"
             class="w-full"
         /></label>
-        <label class="choice"
-          ><input v-model="form.below" type="checkbox" /> with the pages below it that it links to, up to 40, as one
-          source</label
-        >
+        <UCheckbox v-model="form.below" label="with the pages below it that it links to, up to 40, as one source" />
         <p v-if="site" class="small quiet">
           In this demo,
           <button type="button" class="link" @click="example('/opening-hours', false)">{{ site }}/opening-hours</button>
@@ -102,29 +98,3 @@ async function send() {
     </template>
   </UModal>
 </template>
-
-<style scoped>
-.kinds {
-  display: flex;
-  gap: 18px;
-  margin-bottom: 14px;
-  border-bottom: 1px solid var(--hair);
-}
-.kinds button {
-  padding-bottom: 6px;
-  color: var(--ink-2);
-  border-bottom: 2px solid transparent;
-  cursor: pointer;
-}
-.kinds button[aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 700;
-  border-bottom-color: var(--moss);
-}
-.fields label.choice {
-  display: flex;
-  gap: 8px;
-  font-weight: 400;
-  align-items: baseline;
-}
-</style>

@@ -41,6 +41,8 @@ async function send() {
     trouble.value = troubleOf(error).message;
   }
 }
+const choose = (id: string, yes: boolean) =>
+  void (chosen.value = yes ? [...chosen.value, id] : chosen.value.filter((each) => each !== id));
 </script>
 
 <template>
@@ -61,16 +63,16 @@ async function send() {
         />
         <ul v-if="shown.length" class="choices">
           <li v-for="row in shown" :key="row.id">
-            <label
-              ><input v-model="chosen" type="checkbox" :value="row.id" /><span
+            <UCheckbox :model-value="chosen.includes(row.id)" @update:model-value="choose(row.id, !!$event)"
+              ><template #label
                 ><strong>{{ row.title }}</strong>
                 <span class="small quiet"
                   >{{ sourceKind(row.kind) }}, {{ row.words.toLocaleString('en') }} words;
                   {{ holdsWords(row.holds, 3) }}</span
                 ><span v-if="row.courses.length" class="small quiet block"
                   >in {{ row.courses.map((course) => course.title).join(', ') }}</span
-                ></span
-              ></label
+                ></template
+              ></UCheckbox
             >
           </li>
         </ul>
@@ -93,12 +95,7 @@ async function send() {
   max-height: 340px;
   overflow-y: auto;
 }
-.choices label {
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-  font-weight: 400;
-  font-size: 14.5px;
+.choices li {
   padding: 5px 0;
   border-bottom: 1px solid var(--hair);
 }

@@ -20,6 +20,10 @@ const offers = computed(() =>
     .toSorted((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
 );
 const standing = computed(() => placedChecks(desk.course!));
+const tabs = computed(() => [
+  { value: 'offers' as const, label: `Offers ${offers.value.length}` },
+  { value: 'placed' as const, label: `In lessons ${standing.value.length}` },
+]);
 const list = computed(() => (what.value === 'offers' ? offers.value : standing.value));
 const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
@@ -115,13 +119,7 @@ useActions([
   <div class="checks">
     <div class="head">
       <h1>Checks</h1>
-      <div class="tabs" role="tablist">
-        <button type="button" role="tab" :aria-selected="what === 'offers'" @click="what = 'offers'">
-          Offers {{ offers.length }}</button
-        ><button type="button" role="tab" :aria-selected="what === 'placed'" @click="what = 'placed'">
-          In lessons {{ standing.length }}
-        </button>
-      </div>
+      <FieldTabs v-model="what" :items="tabs" />
     </div>
     <div v-if="list.length" class="list" data-keys="checks">
       <p class="small quiet">
@@ -182,23 +180,6 @@ useActions([
   display: flex;
   flex-direction: column;
   min-width: 0;
-}
-.tabs {
-  display: flex;
-  gap: 18px;
-  align-self: stretch;
-  margin: -8px 0 -8px 18px;
-}
-.tabs button {
-  color: var(--ink-2);
-  font-size: 14px;
-  border-bottom: 2px solid transparent;
-  cursor: pointer;
-}
-.tabs button[aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 700;
-  border-bottom-color: var(--moss);
 }
 .list {
   overflow-y: auto;

@@ -119,12 +119,13 @@ useActions([
         <tbody>
           <tr v-for="row in rows" :key="row.id">
             <td>
-              <input
-                v-model="chosen"
-                type="checkbox"
-                :value="row.id"
+              <UCheckbox
+                :model-value="chosen.includes(row.id)"
                 :disabled="!desk.mayEdit"
                 :aria-label="`Take into the lesson: ${row.sides[0].text.slice(0, 80)}`"
+                @update:model-value="
+                  chosen = $event ? [...chosen, row.id] : chosen.filter((each: string) => each !== row.id)
+                "
               />
             </td>
             <td v-for="(side, at) in row.sides" :key="at">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core';
 import { api, type AnswerOf } from '~/client';
 import { INTERVIEW, topicTitle, type TopicKey } from '~~/core/brief/interview';
 import type { Answer } from '~~/core/course/course';
@@ -89,15 +90,11 @@ async function bring() {
   busy.value = false;
 }
 onMounted(look);
-let timer: ReturnType<typeof setTimeout> | undefined;
-watch(
+watchDebounced(
   () => course.value.answers,
-  () => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void desk.settleAll().then(look), 900);
-  },
+  () => void desk.settleAll().then(look),
+  { debounce: 900 },
 );
-onBeforeUnmount(() => clearTimeout(timer));
 // Left with answers that no source holds yet: they are put in on the way out.
 onBeforeRouteLeave(() => {
   if (desk.mayEdit && view.value && !view.value.fresh) void bring();
