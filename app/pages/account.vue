@@ -54,91 +54,82 @@ const endAll = () =>
     await api('DELETE /api/me/sessions');
     await load();
   });
-useHead({ title: 'Your account – Uplift Path' });
 </script>
 
 <template>
-  <div>
-    <ShellTopBar title="Your account" />
-    <ShellTroubleLine v-model="trouble" />
-    <main id="work" class="open-page account">
-      <h1>Your account</h1>
-      <p v-if="session.person?.mustChange" class="first">
-        Your password was chosen by somebody else. Choose one of your own to go on.
-      </p>
-      <section>
-        <h2>Password</h2>
-        <form class="fields" @submit.prevent="change">
-          <label
-            >The one you have<UInput
-              v-model="form.old"
-              type="password"
-              required
-              autocomplete="current-password"
-              class="w-full"
-          /></label>
-          <label
-            >A new one, ten signs or more<UInput
-              v-model="form.fresh"
-              type="password"
-              required
-              minlength="10"
-              maxlength="200"
-              autocomplete="new-password"
-              class="w-full"
-          /></label>
-          <label
-            >Once more<UInput v-model="form.again" type="password" required autocomplete="new-password" class="w-full"
-          /></label>
-          <p v-if="differ" class="decide small">The two differ.</p>
-          <div><UButton type="submit" :disabled="differ || !form.again">Change it</UButton></div>
-          <p v-if="said" class="small" role="status">{{ said }}</p>
-        </form>
-      </section>
-      <section v-if="rows.length">
-        <h2>Where you are signed in</h2>
-        <table class="lines">
-          <thead>
-            <tr>
-              <th>Device</th>
-              <th>From</th>
-              <th>Signed in</th>
-              <th>Last used</th>
-              <th><span class="sr-only">End</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in rows" :key="row.id">
-              <td>{{ row.about || 'Browser' }}<strong v-if="row.here" class="small">, this one</strong></td>
-              <td class="mono">{{ row.address }}</td>
-              <td class="small quiet">{{ when(row.created_at) }}</td>
-              <td class="small quiet">{{ when(row.seen_at) }}</td>
-              <td class="number">
-                <button
-                  v-if="!row.here"
-                  type="button"
-                  class="link small"
-                  :aria-label="`Sign out ${row.about}`"
-                  @click="end(row)"
-                >
-                  sign out
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-        <UButton v-if="others" color="neutral" variant="outline" size="sm" class="mt-3" @click="endAll"
-          >Sign out on {{ counted(others, ['other device', 'other devices']) }}</UButton
-        >
-      </section>
-    </main>
-  </div>
+  <ShellOpenPage v-model:trouble="trouble" title="Your account" :width="760">
+    <p v-if="session.person?.mustChange" class="first">
+      Your password was chosen by somebody else. Choose one of your own to go on.
+    </p>
+    <section>
+      <h2>Password</h2>
+      <form class="fields" @submit.prevent="change">
+        <label
+          >The one you have<UInput
+            v-model="form.old"
+            type="password"
+            required
+            autocomplete="current-password"
+            class="w-full"
+        /></label>
+        <label
+          >A new one, ten signs or more<UInput
+            v-model="form.fresh"
+            type="password"
+            required
+            minlength="10"
+            maxlength="200"
+            autocomplete="new-password"
+            class="w-full"
+        /></label>
+        <label
+          >Once more<UInput v-model="form.again" type="password" required autocomplete="new-password" class="w-full"
+        /></label>
+        <p v-if="differ" class="decide small">The two differ.</p>
+        <div><UButton type="submit" :disabled="differ || !form.again">Change it</UButton></div>
+        <p v-if="said" class="small" role="status">{{ said }}</p>
+      </form>
+    </section>
+    <section v-if="rows.length">
+      <h2>Where you are signed in</h2>
+      <table class="lines">
+        <thead>
+          <tr>
+            <th>Device</th>
+            <th>From</th>
+            <th>Signed in</th>
+            <th>Last used</th>
+            <th><span class="sr-only">End</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.id">
+            <td>{{ row.about || 'Browser' }}<strong v-if="row.here" class="small">, this one</strong></td>
+            <td class="mono">{{ row.address }}</td>
+            <td class="small quiet">{{ when(row.created_at) }}</td>
+            <td class="small quiet">{{ when(row.seen_at) }}</td>
+            <td class="number">
+              <button
+                v-if="!row.here"
+                type="button"
+                class="link small"
+                :aria-label="`Sign out ${row.about}`"
+                @click="end(row)"
+              >
+                sign out
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <UButton v-if="others" color="neutral" variant="outline" size="sm" class="mt-3" @click="endAll"
+        >Sign out on {{ counted(others, ['other device', 'other devices']) }}</UButton
+      >
+    </section>
+  </ShellOpenPage>
 </template>
 
 <style scoped>
-.account {
-  max-width: 760px;
-}
 section {
   margin-bottom: 34px;
 }

@@ -104,62 +104,53 @@ const save = () =>
       })),
     );
   });
-useHead({ title: 'Audit – Uplift Path' });
 </script>
 
 <template>
-  <div>
-    <ShellTopBar title="Audit" />
-    <ShellTroubleLine v-model="trouble" />
-    <main id="work" class="open-page audit">
-      <h1>Audit</h1>
-      <div class="filter">
-        <USelect v-model="kind" :items="Object.keys(KINDS)" size="sm" class="w-48" aria-label="What happened" />
-        <USelect v-model="person" :items="people" size="sm" class="w-44" aria-label="Who did it" />
-        <UInput v-model="words" size="sm" placeholder="Words" aria-label="Words in it" class="w-40" />
-        <label class="small">from <UInput v-model="since" type="date" size="sm" /></label
-        ><label class="small">to <UInput v-model="until" type="date" size="sm" /></label>
-        <UButton size="sm" color="neutral" variant="outline" class="end" @click="save">Save as CSV</UButton>
-      </div>
-      <table v-if="lines?.length" class="lines">
-        <thead>
-          <tr>
-            <th>When</th>
-            <th>Who</th>
-            <th>What</th>
-            <th>About</th>
-            <th>More</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="line in lines" :key="line.id">
-            <td class="small quiet time">{{ when(line.made_at) }}</td>
-            <td>{{ line.person ?? 'nobody signed in' }}</td>
-            <td :class="{ decide: line.what === 'sign-in-refused' }">{{ AUDIT[line.what] ?? line.what }}</td>
-            <td>{{ line.title ?? '' }}</td>
-            <td class="small quiet">{{ line.detail }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-else-if="lines" class="quiet">Nothing fits.</p>
-      <p v-else-if="!trouble" class="quiet">Looking</p>
-      <UButton
-        v-if="more && lines"
-        size="sm"
-        color="neutral"
-        variant="outline"
-        class="mt-3"
-        @click="load(lines.at(-1)!.id)"
-        >Older ones</UButton
-      >
-    </main>
-  </div>
+  <ShellOpenPage v-model:trouble="trouble" title="Audit" :width="1100">
+    <div class="filter">
+      <USelect v-model="kind" :items="Object.keys(KINDS)" size="sm" class="w-48" aria-label="What happened" />
+      <USelect v-model="person" :items="people" size="sm" class="w-44" aria-label="Who did it" />
+      <UInput v-model="words" size="sm" placeholder="Words" aria-label="Words in it" class="w-40" />
+      <label class="small">from <UInput v-model="since" type="date" size="sm" /></label
+      ><label class="small">to <UInput v-model="until" type="date" size="sm" /></label>
+      <UButton size="sm" color="neutral" variant="outline" class="end" @click="save">Save as CSV</UButton>
+    </div>
+    <table v-if="lines?.length" class="lines">
+      <thead>
+        <tr>
+          <th>When</th>
+          <th>Who</th>
+          <th>What</th>
+          <th>About</th>
+          <th>More</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in lines" :key="line.id">
+          <td class="small quiet time">{{ when(line.made_at) }}</td>
+          <td>{{ line.person ?? 'nobody signed in' }}</td>
+          <td :class="{ decide: line.what === 'sign-in-refused' }">{{ AUDIT[line.what] ?? line.what }}</td>
+          <td>{{ line.title ?? '' }}</td>
+          <td class="small quiet">{{ line.detail }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else-if="lines" class="quiet">Nothing fits.</p>
+    <p v-else-if="!trouble" class="quiet">Looking</p>
+    <UButton
+      v-if="more && lines"
+      size="sm"
+      color="neutral"
+      variant="outline"
+      class="mt-3"
+      @click="load(lines.at(-1)!.id)"
+      >Older ones</UButton
+    >
+  </ShellOpenPage>
 </template>
 
 <style scoped>
-.audit {
-  max-width: 1100px;
-}
 .filter {
   display: flex;
   flex-wrap: wrap;

@@ -113,100 +113,94 @@ function letterWords({ letter, invited }: Row): string {
   return invited ? `invited ${time(letter.at)}, not come yet` : '';
 }
 const goesNowhere = computed(() => mail.value.standsIn);
-useHead({ title: 'People – Uplift Path' });
 </script>
 
 <template>
-  <div>
-    <ShellTopBar title="People" />
-    <ShellTroubleLine v-model="trouble" />
-    <main id="work" class="open-page people">
-      <div class="title">
-        <h1>People</h1>
-        <UInput
-          v-if="(rows?.length ?? 0) > 5"
-          v-model="search"
-          size="sm"
-          placeholder="Find a name"
-          aria-label="Find a name"
+  <ShellOpenPage v-model:trouble="trouble" title="People" :width="1000">
+    <template #beside>
+      <UInput
+        v-if="(rows?.length ?? 0) > 5"
+        v-model="search"
+        size="sm"
+        placeholder="Find a name"
+        aria-label="Find a name"
+      />
+    </template>
+    <p v-if="said" class="small" role="status">{{ said }}</p>
+    <ListTable v-if="rows" v-model:search="search" :rows="rows" :columns="COLUMNS" label="People">
+      <template #mail="{ row }"
+        >{{ row.mail
+        }}<span
+          v-if="letterWords(row)"
+          class="small block"
+          :class="row.letter?.state === 'failed' ? 'decide' : 'quiet'"
+          >{{ letterWords(row) }}</span
+        ></template
+      >
+      <template #role="{ row }">
+        <FieldSelect
+          :model-value="row.role"
+          :items="STANDINGS"
+          class="w-48"
+          :label="`Standing of ${row.name}`"
+          @update:model-value="stand(row, $event)"
         />
-      </div>
-      <p v-if="said" class="small" role="status">{{ said }}</p>
-      <ListTable v-if="rows" v-model:search="search" :rows="rows" :columns="COLUMNS" label="People">
-        <template #mail="{ row }"
-          >{{ row.mail
-          }}<span
-            v-if="letterWords(row)"
-            class="small block"
-            :class="row.letter?.state === 'failed' ? 'decide' : 'quiet'"
-            >{{ letterWords(row) }}</span
-          ></template
+      </template>
+      <template #change="{ row }">
+        <span v-if="row.id !== session.person?.id" class="actions"
+          ><button type="button" class="link small" @click="write(row)">
+            {{ row.invited ? 'invite again' : 'send a link' }}</button
+          ><button type="button" class="link small" @click="ask(row)">new password</button
+          ><button type="button" class="link small" @click="leaving = row">take out</button></span
         >
-        <template #role="{ row }">
-          <FieldSelect
-            :model-value="row.role"
-            :items="STANDINGS"
-            class="w-48"
-            :label="`Standing of ${row.name}`"
-            @update:model-value="stand(row, $event)"
-          />
-        </template>
-        <template #change="{ row }">
-          <span v-if="row.id !== session.person?.id" class="actions"
-            ><button type="button" class="link small" @click="write(row)">
-              {{ row.invited ? 'invite again' : 'send a link' }}</button
-            ><button type="button" class="link small" @click="ask(row)">new password</button
-            ><button type="button" class="link small" @click="leaving = row">take out</button></span
-          >
-        </template>
-      </ListTable>
-      <section v-if="orphans.length">
-        <h2>Courses without an author</h2>
-        <table class="lines">
-          <tbody>
-            <tr v-for="course in orphans" :key="course.id">
-              <td>{{ course.title }}</td>
-              <td class="number">
-                <button type="button" class="link small" @click="adopt(course.id)">take it on</button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <section>
-        <h2>Add somebody</h2>
-        <p v-if="byOneClick" class="small quiet note">
-          This is the demo. Once somebody of your own is here, nobody comes in by one click any more: Ines Marlow signs
-          in as “ines”, Tom Ashby as “tom”, both with the password “fernhollow-desk”.
-        </p>
-        <form class="fields" @submit.prevent="add">
-          <label>Name<UInput v-model="form.name" required maxlength="80" class="w-full" /></label>
-          <label>Signs in as<UInput v-model="form.login" required class="w-full" /></label>
-          <URadioGroup v-model="form.by" :items="WAYS" aria-label="How they come in" />
-          <label v-if="form.by === 'letter'"
-            >Mail address<UInput v-model="form.mail" type="email" required maxlength="200" class="w-full" /><span
-              class="small quiet font-normal"
-              >Letters go to {{ mail.where
-              }}<template v-if="goesNowhere"
-                >, nowhere else: <NuxtLink class="link" to="/services">look at them there</NuxtLink></template
-              >.</span
-            ></label
-          >
-          <label v-else
-            >First password<UInput
-              v-model="form.password"
-              type="password"
-              required
-              minlength="10"
-              autocomplete="new-password"
-              class="w-full"
-          /></label>
-          <div>
-            <UButton type="submit">{{ form.by === 'letter' ? 'Invite' : 'Add' }}</UButton>
-          </div>
-        </form>
-      </section>
-    </main>
+      </template>
+    </ListTable>
+    <section v-if="orphans.length">
+      <h2>Courses without an author</h2>
+      <table class="lines">
+        <tbody>
+          <tr v-for="course in orphans" :key="course.id">
+            <td>{{ course.title }}</td>
+            <td class="number">
+              <button type="button" class="link small" @click="adopt(course.id)">take it on</button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section>
+      <h2>Add somebody</h2>
+      <p v-if="byOneClick" class="small quiet note">
+        This is the demo. Once somebody of your own is here, nobody comes in by one click any more: Ines Marlow signs in
+        as “ines”, Tom Ashby as “tom”, both with the password “fernhollow-desk”.
+      </p>
+      <form class="fields" @submit.prevent="add">
+        <label>Name<UInput v-model="form.name" required maxlength="80" class="w-full" /></label>
+        <label>Signs in as<UInput v-model="form.login" required class="w-full" /></label>
+        <URadioGroup v-model="form.by" :items="WAYS" aria-label="How they come in" />
+        <label v-if="form.by === 'letter'"
+          >Mail address<UInput v-model="form.mail" type="email" required maxlength="200" class="w-full" /><span
+            class="small quiet font-normal"
+            >Letters go to {{ mail.where
+            }}<template v-if="goesNowhere"
+              >, nowhere else: <NuxtLink class="link" to="/services">look at them there</NuxtLink></template
+            >.</span
+          ></label
+        >
+        <label v-else
+          >First password<UInput
+            v-model="form.password"
+            type="password"
+            required
+            minlength="10"
+            autocomplete="new-password"
+            class="w-full"
+        /></label>
+        <div>
+          <UButton type="submit">{{ form.by === 'letter' ? 'Invite' : 'Add' }}</UButton>
+        </div>
+      </form>
+    </section>
     <UModal
       :open="writing !== null"
       :title="writing?.invited ? `Invite ${writing.name} again` : `A link for ${writing?.name ?? ''}`"
@@ -257,18 +251,10 @@ useHead({ title: 'People – Uplift Path' });
         </div></template
       >
     </UModal>
-  </div>
+  </ShellOpenPage>
 </template>
 
 <style scoped>
-.people {
-  max-width: 1000px;
-}
-.title {
-  display: flex;
-  justify-content: space-between;
-  align-items: start;
-}
 section {
   margin-top: 30px;
 }

@@ -30,54 +30,48 @@ const modes = (line: ServiceLine) => line.modes.map((mode) => ({ value: mode, la
 const time = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 /** A letter's text with its addresses as links: each other piece is one. */
 const pieces = (text: string) => text.split(/(https?:\/\/\S+)/);
-useHead({ title: 'Outside services – Uplift Path' });
 </script>
 
 <template>
-  <div>
-    <ShellTopBar title="Outside services" />
-    <ShellTroubleLine v-model="trouble" />
-    <main id="work" class="open-page services">
-      <h1>Outside services</h1>
-      <section v-for="line in lines ?? []" :key="line.name">
-        <div class="name">
-          <h2>{{ SERVICES[line.name].title }}</h2>
-          <strong class="small" :class="line.standsIn ? 'decide' : 'quiet'">{{
-            line.standsIn ? 'stand-in' : 'in use'
-          }}</strong>
-          <span class="small quiet mono">{{ line.where }}</span>
-        </div>
-        <p class="small">
-          {{ SERVICES[line.name].what }} {{ line.standsIn ? SERVICES[line.name].standIn : SERVICES[line.name].real }}
-        </p>
-        <p v-if="line.standsIn" class="small behave">
-          <span>The stand-in</span
-          ><FieldSelect
-            :model-value="line.mode"
-            :items="modes(line)"
-            class="w-60"
-            :label="`How the stand-in for ${SERVICES[line.name].title} behaves`"
-            @update:model-value="behave(line.name, $event)"
-          />
-        </p>
-        <template v-if="line.name === 'mail' && line.standsIn">
-          <p v-if="letters.length === 0" class="small quiet">No letter was written yet.</p>
-          <ListTable v-else :rows="letters" :columns="COLUMNS" label="Letters">
-            <template #subject="{ row }"
-              ><button type="button" class="link" @click="open = row">{{ row.subject }}</button></template
-            >
-            <template #made_at="{ row }"
-              ><span class="small quiet">{{ time(row.made_at) }}</span></template
-            >
-            <template #state="{ row }"
-              ><span class="small" :class="{ decide: row.state === 'bounced' }">{{
-                row.state === 'bounced' ? 'came back' : 'taken'
-              }}</span></template
-            >
-          </ListTable>
-        </template>
-      </section>
-    </main>
+  <ShellOpenPage v-model:trouble="trouble" title="Outside services" :width="860">
+    <section v-for="line in lines ?? []" :key="line.name">
+      <div class="name">
+        <h2>{{ SERVICES[line.name].title }}</h2>
+        <strong class="small" :class="line.standsIn ? 'decide' : 'quiet'">{{
+          line.standsIn ? 'stand-in' : 'in use'
+        }}</strong>
+        <span class="small quiet mono">{{ line.where }}</span>
+      </div>
+      <p class="small">
+        {{ SERVICES[line.name].what }} {{ line.standsIn ? SERVICES[line.name].standIn : SERVICES[line.name].real }}
+      </p>
+      <p v-if="line.standsIn" class="small behave">
+        <span>The stand-in</span
+        ><FieldSelect
+          :model-value="line.mode"
+          :items="modes(line)"
+          class="w-60"
+          :label="`How the stand-in for ${SERVICES[line.name].title} behaves`"
+          @update:model-value="behave(line.name, $event)"
+        />
+      </p>
+      <template v-if="line.name === 'mail' && line.standsIn">
+        <p v-if="letters.length === 0" class="small quiet">No letter was written yet.</p>
+        <ListTable v-else :rows="letters" :columns="COLUMNS" label="Letters">
+          <template #subject="{ row }"
+            ><button type="button" class="link" @click="open = row">{{ row.subject }}</button></template
+          >
+          <template #made_at="{ row }"
+            ><span class="small quiet">{{ time(row.made_at) }}</span></template
+          >
+          <template #state="{ row }"
+            ><span class="small" :class="{ decide: row.state === 'bounced' }">{{
+              row.state === 'bounced' ? 'came back' : 'taken'
+            }}</span></template
+          >
+        </ListTable>
+      </template>
+    </section>
     <UModal
       :open="open !== null"
       :title="open?.subject ?? ''"
@@ -97,13 +91,10 @@ useHead({ title: 'Outside services – Uplift Path' });
         >
       </template>
     </UModal>
-  </div>
+  </ShellOpenPage>
 </template>
 
 <style scoped>
-.services {
-  max-width: 860px;
-}
 section {
   margin-top: 26px;
 }

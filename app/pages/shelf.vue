@@ -53,107 +53,95 @@ useActions([
     run: () => box.value?.querySelector('input')?.focus(),
   },
 ]);
-useHead({ title: 'Source shelf – Uplift Path' });
 </script>
 
 <template>
-  <div>
-    <ShellTopBar title="Source shelf" />
-    <ShellTroubleLine v-model="trouble" />
-    <main id="work" class="open-page shelf">
-      <h1>Source shelf</h1>
-      <div ref="box" class="tools">
-        <UInput
-          v-model="typed"
-          class="box"
-          placeholder="Search what all your sources say"
-          aria-label="Search all sources"
-        /><span v-if="rows" class="small quiet">{{ counted(rows.length - count, ['source', 'sources']) }}</span
-        ><button v-if="count" type="button" class="link small" :aria-pressed="away" @click="away = !away">
-          {{ away ? 'Back to the shelf' : `${count} put away` }}
-        </button>
-      </div>
-      <SourceFound
-        v-if="typed.trim()"
-        :find="find"
-        :typed="typed"
-        :title="(id: string) => byId.get(id)?.title ?? ''"
-        :to="leadTo"
-      />
-      <table v-else-if="shown.length" class="lines">
-        <thead>
-          <tr>
-            <th>Source</th>
-            <th>Kind</th>
-            <th class="number">Words</th>
-            <th>Holds</th>
-            <th>Read</th>
-            <th>In courses</th>
-            <th><span class="sr-only">Put away</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in shown" :key="row.id">
-            <td>
-              <strong>{{ row.title }}</strong><span v-if="row.file_name !== row.title" class="mono block file">{{
-                row.file_name
-              }}</span
-              ><span v-if="row.may !== 'own'" class="small quiet block">{{ MAY[row.may] }}</span>
-            </td>
-            <td>
-              {{ sourceKind(row.kind) }}<span class="small quiet block">in {{ row.language }}</span>
-            </td>
-            <td class="number">{{ row.words.toLocaleString('en') }}</td>
-            <td class="small">{{ holdsWords(row.holds) }}</td>
-            <td class="small quiet">{{ dayWords(row.read_at) }}</td>
-            <td class="small">
-              <NuxtLink
-                v-for="course in row.courses"
-                :key="course.id"
-                class="link block"
-                :to="`/course/${course.id}/sources/${row.id}`"
-                >{{ course.title }}</NuxtLink><span v-if="row.courses.length === 0" class="quiet">none</span>
-            </td>
-            <td class="number">
-              <button
-                v-if="row.own && !away"
-                type="button"
-                class="link small share"
-                :aria-label="`Share ${row.title}`"
-                @click="share(row)"
-              >
-                share
-              </button>
-              <button
-                v-if="row.own"
-                type="button"
-                class="link small"
-                :aria-label="`${away ? 'Put back' : 'Put away'} ${row.title}`"
-                @click="put(row, !away)"
-              >
-                {{ away ? 'put back' : 'put away' }}
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <SourceShareDialog v-model:open="sharing" :source="shared" />
-      <p v-if="rows && shown.length === 0 && !typed.trim()" class="quiet">
-        Whatever you give to a course as a source stands here too, so that other courses can use it.
-      </p>
-    </main>
-  </div>
+  <ShellOpenPage v-model:trouble="trouble" title="Source shelf" :width="1168">
+    <div ref="box" class="tools">
+      <UInput
+        v-model="typed"
+        class="box"
+        placeholder="Search what all your sources say"
+        aria-label="Search all sources"
+      /><span v-if="rows" class="small quiet">{{ counted(rows.length - count, ['source', 'sources']) }}</span
+      ><button v-if="count" type="button" class="link small" :aria-pressed="away" @click="away = !away">
+        {{ away ? 'Back to the shelf' : `${count} put away` }}
+      </button>
+    </div>
+    <SourceFound
+      v-if="typed.trim()"
+      :find="find"
+      :typed="typed"
+      :title="(id: string) => byId.get(id)?.title ?? ''"
+      :to="leadTo"
+    />
+    <table v-else-if="shown.length" class="lines">
+      <thead>
+        <tr>
+          <th>Source</th>
+          <th>Kind</th>
+          <th class="number">Words</th>
+          <th>Holds</th>
+          <th>Read</th>
+          <th>In courses</th>
+          <th><span class="sr-only">Put away</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in shown" :key="row.id">
+          <td>
+            <strong>{{ row.title }}</strong><span v-if="row.file_name !== row.title" class="mono block file">{{
+              row.file_name
+            }}</span
+            ><span v-if="row.may !== 'own'" class="small quiet block">{{ MAY[row.may] }}</span>
+          </td>
+          <td>
+            {{ sourceKind(row.kind) }}<span class="small quiet block">in {{ row.language }}</span>
+          </td>
+          <td class="number">{{ row.words.toLocaleString('en') }}</td>
+          <td class="small">{{ holdsWords(row.holds) }}</td>
+          <td class="small quiet">{{ dayWords(row.read_at) }}</td>
+          <td class="small">
+            <NuxtLink
+              v-for="course in row.courses"
+              :key="course.id"
+              class="link block"
+              :to="`/course/${course.id}/sources/${row.id}`"
+              >{{ course.title }}</NuxtLink><span v-if="row.courses.length === 0" class="quiet">none</span>
+          </td>
+          <td class="number">
+            <button
+              v-if="row.own && !away"
+              type="button"
+              class="link small share"
+              :aria-label="`Share ${row.title}`"
+              @click="share(row)"
+            >
+              share
+            </button>
+            <button
+              v-if="row.own"
+              type="button"
+              class="link small"
+              :aria-label="`${away ? 'Put back' : 'Put away'} ${row.title}`"
+              @click="put(row, !away)"
+            >
+              {{ away ? 'put back' : 'put away' }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <SourceShareDialog v-model:open="sharing" :source="shared" />
+    <p v-if="rows && shown.length === 0 && !typed.trim()" class="quiet">
+      Whatever you give to a course as a source stands here too, so that other courses can use it.
+    </p>
+  </ShellOpenPage>
 </template>
 
 <style scoped>
 .share {
   margin-right: 10px;
-}
-.shelf {
-  max-width: 1168px;
-}
-.desk:has(.shelf) {
-  background: var(--sheet);
 }
 .tools {
   display: flex;
