@@ -10,6 +10,8 @@ test('somebody is invited by a letter, chooses a password by its link, and is in
     const stands = async (mode: string) => {
       await page.goto(`${app.url}/services`);
       await choose(page, 'How the stand-in for Mail behaves', mode);
+      // What stands there is what the server was told.
+      await expect(page.getByLabel('How the stand-in for Mail behaves')).toContainText(mode);
     };
     const invite = async (name: string, login: string) => {
       await page.goto(`${app.url}/people`);
