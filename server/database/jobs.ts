@@ -76,9 +76,10 @@ export function jobsIn(db: Db) {
         where theirs.person_id = job.person_id and theirs.kind = job.kind and theirs.state = 'running' and ended.state != 'waiting'),
       (select count(*) from job_step ended where ended.job_id = job.id and ended.state != 'waiting'),
       made_at, job.rowid, position limit ?`);
-  const soonest = db.prepare<[], { at: number | null }>(
-    "select min(due_at) as at from job join job_step on job_id = job.id where job.state = 'running' and job_step.state = 'waiting'",
-  );
+  const waiting =
+    "from job join job_step on job_id = job.id where job.state = 'running' and job_step.state = 'waiting'";
+  const isLeft = db.prepare<[], { found: number }>(`select 1 as found ${waiting} limit 1`);
+  const dueAfter = db.prepare<[number], { at: number | null }>(`select min(due_at) as at ${waiting} and due_at > ?`);
   const step = db.prepare<[string, number], PackedStep>(
     `select ${stepColumns} from job_step where job_id = ? and position = ?`,
   );
@@ -136,8 +137,10 @@ export function jobsIn(db: Db) {
         ...stepOf(step.get(job_id, position)!),
         job: jobOf(get.get(job_id)!),
       })),
-    /** When the next waiting step is due; null when none waits. */
-    soonest: () => soonest.get()!.at,
+    /** Whether any step waits for its turn, or is under way. */
+    isLeft: () => isLeft.get() !== undefined,
+    /** When the next step is due that is not due yet; null when there is none. */
+    dueAfter: (at: number) => dueAfter.get(at)!.at,
     steps: (id: string): JobStep[] => steps.all(id).map(stepOf),
     endStep: (id: string, position: number, state: StepState, problem?: Problem, result?: unknown) =>
       void endStep.run(state, packed(problem), packed(result), id, position),

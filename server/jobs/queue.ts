@@ -57,13 +57,15 @@ export function jobQueue({ db, news, now, kinds }: Means) {
     clearTimeout(timer);
     if (closed || !db.open) return settled();
     try {
+      // One look at the clock: what falls due between two would be neither begun nor waited for.
+      const at = now();
       for (const [name, kind] of Object.entries(kinds)) {
         const busy = [...working.values()].filter(({ step }) => step.job.kind === name).length;
-        const free = jobs.due(name, now(), kind.places + busy).filter((step) => !working.has(keyOf(step)));
+        const free = jobs.due(name, at, kind.places + busy).filter((step) => !working.has(keyOf(step)));
         for (const step of free.slice(0, Math.max(0, kind.places - busy))) begin(kind, step);
       }
-      const soonest = jobs.soonest();
-      if (soonest !== null && soonest > now()) later(soonest - now());
+      const next = jobs.dueAfter(at);
+      if (next !== null) later(next - at);
       faults = 0;
     } catch (error) {
       // A fault here (a full disk) ends this turn, not the queue.
@@ -79,7 +81,7 @@ export function jobQueue({ db, news, now, kinds }: Means) {
   }
 
   function settled(): void {
-    if (idlers.size === 0 || working.size > 0 || (!closed && db.open && jobs.soonest() !== null)) return;
+    if (idlers.size === 0 || working.size > 0 || (!closed && db.open && jobs.isLeft())) return;
     for (const idler of idlers) idler();
     idlers.clear();
   }

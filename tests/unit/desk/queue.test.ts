@@ -113,6 +113,25 @@ describe('the queue of long work', () => {
     expect(tries.filter((each) => each.startsWith('good'))).toEqual(['good0']);
   });
 
+  it('tries again when it is due, whatever else is under way', async () => {
+    vi.useFakeTimers({ now: 1000 });
+    onTestFinished(() => void vi.useRealTimers());
+    const held = gate();
+    const tries: string[] = [];
+    const make: JobKind['make'] = ({ item, attempts }) => {
+      tries.push(item);
+      if (item === 'late' && attempts === 0) throw new Passing({ code: 'page-too-slow' });
+      return item === 'long' ? held.opened.then(() => (end) => end('done')) : Promise.resolve((end) => end('done'));
+    };
+    const { queue, add } = aQueue({ slow: { make }, quick: { make, waits: [50] } });
+    add('slow', INES, 'long');
+    add('quick', INES, 'late');
+    await vi.advanceTimersByTimeAsync(100);
+    expect(tries).toEqual(['long', 'late', 'late']);
+    held.open();
+    await queue.idle();
+  });
+
   it('stops when asked: what is under way is called off and not written, and goes on when it is asked to', async () => {
     const held = gate();
     let called = false;
