@@ -14,10 +14,7 @@ export default defineAppConfig({
     },
     input: { slots: { base: 'rounded-[3px]' }, variants: { size: { sm: { base: 'md:text-[13px]' } } } },
     textarea: { slots: { base: 'rounded-[3px]' } },
-    select: {
-      slots: { base: 'rounded-[3px]', content: 'rounded-[3px]' },
-      variants: { size: { sm: { base: 'md:text-[13px]', item: 'text-[13px]' } } },
-    },
+    select: { slots: { base: 'rounded-[3px]', content: 'rounded-[3px]' } },
     inputNumber: { slots: { base: 'rounded-[3px]' }, variants: { size: { sm: 'md:text-[13px]' } } },
     checkbox: {
       slots: { base: 'rounded-[2px] ring-(--ink-3)', label: 'block text-[14.5px] font-normal text-(--ink)' },

@@ -9,6 +9,7 @@ const chosen = defineModel<T>({ required: true });
     :model-value="chosen as string"
     :items="items.map(({ value, label: words }) => ({ value: value as string, label: words }))"
     size="sm"
+    :ui="{ base: 'text-[13px] md:text-[13px]', item: 'text-[13px] md:text-[13px]' }"
     :aria-label="label"
     @update:model-value="chosen = $event as T"
   />
