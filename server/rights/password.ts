@@ -15,13 +15,16 @@ export async function hashPassword(password: string): Promise<string> {
   return `${salt.toString('base64')}.${(await derive(password, salt)).toString('base64')}`;
 }
 
-/** Whether a password is the kept one; takes as long when there is none to compare with. */
+/**
+ * Whether a password is the kept one; takes as long when there is none to compare with, as for whoever is invited and
+ * has chosen none yet.
+ */
 export async function checkPassword(password: string, kept: string | undefined): Promise<boolean> {
-  const [salt, key] = (kept ?? `${'A'.repeat(24)}.${'A'.repeat(43)}=`)
+  const [salt, key] = (kept || `${'A'.repeat(24)}.${'A'.repeat(43)}=`)
     .split('.')
     .map((part) => Buffer.from(part, 'base64'));
   const derived = await derive(password, salt);
-  return derived.length === key.length && timingSafeEqual(derived, key) && kept !== undefined;
+  return derived.length === key.length && timingSafeEqual(derived, key) && Boolean(kept);
 }
 
 /** A token for a session's cookie. */

@@ -26,6 +26,14 @@ test('somebody is invited by a letter, chooses a password by its link, and is in
     const priya = await invite('Priya Holt', 'priya');
     await expect(priya).toContainText('Not reached. The mail server refused it');
     await looksRight(page);
+    // Invited, and without a password of their own, nobody signs in yet.
+    expect(
+      await page.evaluate(async () => {
+        const body = JSON.stringify({ login: 'priya', password: 'a mower in the rain' });
+        const headers = { 'content-type': 'application/json' };
+        return (await fetch('/api/sign-in', { method: 'POST', headers, body })).status;
+      }),
+    ).toBe(401);
     await stands('takes letters, which come back');
     await page.goto(`${app.url}/people`);
     await priya.getByRole('button', { name: 'invite again' }).click();

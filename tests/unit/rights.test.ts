@@ -67,6 +67,7 @@ describe('passwords', () => {
     expect(await checkPassword('a long enough one', one)).toBe(true);
     expect(await checkPassword('another', one)).toBe(false);
     expect(await checkPassword('another', undefined)).toBe(false);
+    expect([await checkPassword('another', ''), await checkPassword('', '')]).toEqual([false, false]);
   });
   it('of few signs, or little more than the name, are refused', () => {
     expect(
