@@ -34,6 +34,12 @@ test('somebody is invited by a letter, chooses a password by its link, and is in
         return (await fetch('/api/sign-in', { method: 'POST', headers, body })).status;
       }),
     ).toBe(401);
+    // Nor does she count as an owner who could let others in.
+    await page.goto(`${app.url}/people`);
+    await choose(page, 'Standing of Priya Holt', 'owns this installation');
+    await choose(page, 'Standing of Ines Marlow', 'member');
+    await expect(page.getByRole('alert')).toContainText('owner');
+    await choose(page, 'Standing of Priya Holt', 'member');
     await stands('takes letters, which come back');
     await page.goto(`${app.url}/people`);
     await priya.getByRole('button', { name: 'invite again' }).click();

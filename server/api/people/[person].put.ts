@@ -13,8 +13,9 @@ export default route({
     const { people, audit, now } = desks;
     const person = people.byId(ids.person) ?? refuse({ code: 'no-such-person' });
     if (role && role !== person.role) {
-      if (person.role === 'owner' && people.all().filter((each) => each.role === 'owner').length === 1)
-        refuse({ code: 'last-owner' });
+      // Who is invited and has not come yet could not let anybody in again.
+      const others = people.all().filter((each) => each.id !== person.id && each.role === 'owner' && !each.invited);
+      if (person.role === 'owner' && others.length === 0) refuse({ code: 'last-owner' });
       people.setStanding(person.id, role);
       audit.note(now(), me.id, 'standing-changed', person.id, role);
     }
