@@ -5,6 +5,7 @@ import type { Passage, Source } from '../source/source';
 import type { Claim, ClaimKind } from './claim';
 import type { GlossaryEntryFound } from './glossary';
 import type { Sentence } from './sentences';
+import { anyOf } from '../language/phrases';
 
 /**
  * Everything a source claims: each sentence by what the language pack sees in it, list items together with their
@@ -169,9 +170,13 @@ function ruleParts(text: string, { rule, quantities }: SentenceFacts): Pick<Clai
   };
 }
 
+const DEADLINE_WORDS = anyOf`
+  within | by | before | no later than | at the latest | until | in the next | innerhalb(?: von)? | binnen
+  spätestens(?: nach| in)? | bis(?: zu)? | dans(?: les| un délai de)? | avant | sous
+  au plus tard(?: dans| après)? | en un plazo de | antes de | dentro de | a más tardar(?: en)?
+`;
 /** Words before a time that make it a deadline, in the languages whose rules are found. */
-const BY_WHEN =
-  /\b(?:within|by|before|no later than|at the latest|until|in the next|innerhalb(?: von)?|binnen|spätestens(?: nach| in)?|bis(?: zu)?|dans(?: les| un délai de)?|avant|sous|au plus tard(?: dans| après)?|en un plazo de|antes de|dentro de|a más tardar(?: en)?)\s+(?:the\s+|die\s+|den\s+|les\s+|los\s+|las\s+)?$/iu;
+const BY_WHEN = new RegExp(String.raw`\b${DEADLINE_WORDS}\s+(?:the\s+|die\s+|den\s+|les\s+|los\s+|las\s+)?$`, 'iu');
 
 /** The time a rule names as its limit, with the words that make it one. */
 function deadlineOf(text: string, quantities: SentenceFacts['quantities']): string | undefined {

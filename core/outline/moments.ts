@@ -2,25 +2,36 @@ import type { Knowledge } from '../knowledge';
 import type { Unit } from '../unit/unit';
 import { passagesOf, type Scope } from './scope';
 import type { ScopeGroup } from './scopes';
+import { anyOf } from '../language/phrases';
 
 /** The moments of a work that lessons are about; a module each, where a document has no parts of its own. */
 type Moment = 'before' | 'doing' | 'trouble' | 'after';
 const MOMENTS: readonly Moment[] = ['before', 'doing', 'trouble', 'after'];
 
+const SETTING_TITLES = anyOf`
+  purpose | scope | aims? | introduction | overview | background | about | why\b
+  who (?:does what|is who|decides) | roles | responsibilit | definitions? | terms | words\b | glossary
+  before (?:you|we) | what (?:this|it) is | zweck | ziele?\b | geltungsbereich | begriffe | zuständigkeit
+  einleitung | warum\b | objet\b | objectifs?\b | champ\b | définitions | rôles | pourquoi\b | objeto
+  objetivos?\b | alcance | definiciones | funciones | por qué\b
+`;
+const TROUBLE_TITLES = anyOf`
+  emergenc\w* | incidents? | accidents? | fail\w* | faults? | errors? | problems? | troubles?\w* | complaints?
+  spills? | loss | lost | theft | stolen | breakdowns? | damag\w* | broken | goes wrong | outage | refus\w*
+  overdue | late returns? | notfall\w* | störung\w* | unfall\w* | fehler\w* | beschwerde\w* | verlust | schäden
+  incident | accident | panne | erreurs? | réclamations? | perte | emergencia | incidentes? | accidentes?
+  averías? | errores | quejas | pérdida
+`;
+const APPENDED_TITLES = anyOf`
+  questions?\b.* | faqs? | frequently asked.* | records?\b.* | training\b.* | documents?\b.* | forms?
+  check ?lists? | contacts? | reporting | reviews? | häufige fragen | aufzeichnung\w* | schulung\w* | nachweise
+  questions fréquentes | registres | formation | preguntas.* | registros | formación
+`;
 /** Titles that tell the moment by themselves, in the languages we read. */
 const TITLED: [Moment, RegExp][] = [
-  [
-    'before',
-    /^(?:purpose|scope|aims?|introduction|overview|background|about|why\b|who (?:does what|is who|decides)|roles|responsibilit|definitions?|terms|words\b|glossary|before (?:you|we)|what (?:this|it) is|zweck|ziele?\b|geltungsbereich|begriffe|zuständigkeit|einleitung|warum\b|objet\b|objectifs?\b|champ\b|définitions|rôles|pourquoi\b|objeto|objetivos?\b|alcance|definiciones|funciones|por qué\b)/i,
-  ],
-  [
-    'trouble',
-    /\b(?:emergenc\w*|incidents?|accidents?|fail\w*|faults?|errors?|problems?|troubles?\w*|complaints?|spills?|loss|lost|theft|stolen|breakdowns?|damag\w*|broken|goes wrong|outage|refus\w*|overdue|late returns?|notfall\w*|störung\w*|unfall\w*|fehler\w*|beschwerde\w*|verlust|schäden|incident|accident|panne|erreurs?|réclamations?|perte|emergencia|incidentes?|accidentes?|averías?|errores|quejas|pérdida)\b/i,
-  ],
-  [
-    'after',
-    /^(?:questions?\b.*|faqs?|frequently asked.*|records?\b.*|training\b.*|documents?\b.*|forms?|check ?lists?|contacts?|reporting|reviews?|häufige fragen|aufzeichnung\w*|schulung\w*|nachweise|questions fréquentes|registres|formation|preguntas.*|registros|formación)$/i,
-  ],
+  ['before', new RegExp(String.raw`^${SETTING_TITLES}`, 'i')],
+  ['trouble', new RegExp(String.raw`\b${TROUBLE_TITLES}\b`, 'i')],
+  ['after', new RegExp(String.raw`^${APPENDED_TITLES}$`, 'i')],
 ];
 /** A moment with fewer words is no module of its own. */
 const SMALLEST = 180;

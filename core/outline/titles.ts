@@ -1,5 +1,6 @@
 import { isGenericTitle } from '../language/boilerplate';
 import type { LanguagePack } from '../language/pack';
+import { anyOf } from '../language/phrases';
 
 const LONGEST = 78;
 
@@ -68,9 +69,13 @@ function withoutSubject(title: string, courseTitle: string): string {
   return rest.length > 3 && rest !== title.slice(courseTitle.length) ? rest : title;
 }
 
+const CLAUSE_OPENERS = anyOf`
+  while | when | whenever | if | with | without | after | before | in | on | at | for | to | as | since | although
+  because | during | unless | once | until | from | wenn | falls | während | nach | vor | bei | mit | quand | si
+  lorsque | pendant | après | avant | avec | cuando | mientras | tras | antes | después | con
+`;
 /** Begins a clause or a phrase that says nothing alone ("While formatting a page"). */
-const OPENS_CLAUSE =
-  /^(?:while|when|whenever|if|with|without|after|before|in|on|at|for|to|as|since|although|because|during|unless|once|until|from|wenn|falls|während|nach|vor|bei|mit|quand|si|lorsque|pendant|après|avant|avec|cuando|mientras|tras|antes|después|con)\b/i;
+const OPENS_CLAUSE = new RegExp(String.raw`^${CLAUSE_OPENERS}\b`, 'i');
 
 /** Cuts a long title at a joint of its own; never in the middle of a phrase. */
 function shortened(title: string, most: number): string {

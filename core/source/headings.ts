@@ -5,8 +5,14 @@ export interface HeadingNumber {
   depth: number;
 }
 
-const WORDED =
-  /^(?:part|teil|partie|parte|chapter|kapitel|chapitre|cap[ií]tulo|section|abschnitt|appendix|anhang|annexe?|ap[eé]ndice|anexo|article|artikel|module|lesson|step)\s+([0-9]+|[A-Z]|[IVXL]+)(?:\s*[.:)\u2013\u2014-]\s*|\s+(?=\p{Lu}))(.+)$/iu;
+const NUMBERED_PARTS = [
+  'part|teil|partie|parte|chapter|kapitel|chapitre|cap[ií]tulo|section|abschnitt|article|artikel|module|lesson|step',
+  'appendix|anhang|annexe?|ap[eé]ndice|anexo',
+].join('|');
+const WORDED = new RegExp(
+  String.raw`^(?:${NUMBERED_PARTS})\s+([0-9]+|[A-Z]|[IVXL]+)(?:\s*[.:)\u2013\u2014-]\s*|\s+(?=\p{Lu}))(.+)$`,
+  'iu',
+);
 const DOTTED =
   /^(?:§\s*)?((?:[0-9]{1,3}|[A-Z](?=\.[0-9]))(?:\.[0-9]{1,3}){0,5})(?:[.)]\s*|\s+)(?=[\p{L}"'“«¿¡(/`.])(.+)$/u;
 const APPENDIX = /^([A-Z])\.\s+(.+)$/u;

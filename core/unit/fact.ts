@@ -2,6 +2,7 @@ import type { Knowledge, Sentence } from '../knowledge';
 import { secondsIn } from '../language/time-units';
 import { allSections } from '../source/source';
 import { sentenceKey } from './units';
+import { anyOf } from '../language/phrases';
 
 /**
  * A sentence as it is compared: what it says in stems and figures, and what stands around it and need not be said
@@ -19,9 +20,12 @@ export interface Fact {
   weight: number;
 }
 
+const NEGATIONS = anyOf`
+  not | never | no | nobody | nothing | none | neither | nor | without | cannot | nicht | nie | niemals
+  kein\p{L}* | niemand | ohne | jamais | aucun\p{L}* | personne | sans | nunca | nadie | ning\u00fan\p{L}* | sin
+`;
 /** Words that deny. */
-export const NEGATIVE =
-  /\b(?:not|never|no|nobody|nothing|none|neither|nor|without|cannot|nicht|nie|niemals|kein\p{L}*|niemand|ohne|jamais|aucun\p{L}*|personne|sans|nunca|nadie|ning\u00fan\p{L}*|sin)\b|n['’]t\b|\bne\b|\bn['’]/iu;
+export const NEGATIVE = new RegExp(String.raw`\b${NEGATIONS}\b|n['’]t\b|\bne\b|\bn['’]`, 'iu');
 
 /**
  * Whether the part of a sentence that has these stems denies: "carried in the box, never in the hand" asks for the box.

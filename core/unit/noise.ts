@@ -8,6 +8,7 @@ import { folded } from '../source/inline';
 import { allSections, type Passage, type Section } from '../source/source';
 import { instructs } from './facets';
 import type { Unit } from './unit';
+import { anyOf } from '../language/phrases';
 
 /** Tells what a unit of a section is, if it is noise. */
 type SectionJudge = (unit: Pick<Unit, 'claimIds' | 'passages'>) => Noise | undefined;
@@ -33,9 +34,13 @@ const MATTER = { sentences: 0.25, words: 0.5 };
  * the same.
  */
 const WHOLLY: ReadonlySet<Noise> = new Set(['contents', 'index', 'history', 'references', 'legal', 'unfinished']);
+const LICENCE_WORDS = anyOf`
+  licen[cs]e[sd]? | copyright\w* | warrant\w+ | liab\w+ | redistribut\w+ | derivative | modified version
+  trademarks? | lizenz\w* | urheber\w* | gewährleistung | haftung | licencia | droits d['’]auteur | garantie
+  the document
+`;
 /** Words of licences: a part under a legal heading is one itself when this share of its sentences has them. */
-const LICENCE =
-  /\b(?:licen[cs]e[sd]?|copyright\w*|warrant\w+|liab\w+|redistribut\w+|derivative|modified version|trademarks?|lizenz\w*|urheber\w*|gewährleistung|haftung|licencia|droits d['’]auteur|garantie|the document)\b|©/i;
+const LICENCE = new RegExp(String.raw`\b${LICENCE_WORDS}\b|©`, 'i');
 const LICENCE_SHARE = 0.25;
 /** With fewer sentences than this a share says nothing. */
 const ENOUGH = 20;

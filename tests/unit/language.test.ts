@@ -3,6 +3,7 @@ import { boilerplateKind, isGenericTitle } from '../../core/language/boilerplate
 import { quantitiesOf, valueOf, writtenLike } from '../../core/language/en/quantities';
 import { bracketedReferences } from '../../core/language/en/references';
 import { signpost } from '../../core/language/en/signposts';
+import { anyOf } from '../../core/language/phrases';
 import { segmentSentences } from '../../core/language/segment';
 import { Bm25, contained, overlap } from '../../core/language/similarity';
 import { packFor } from '../../server/language/packs';
@@ -10,6 +11,25 @@ import { packFor } from '../../server/language/packs';
 const pack = packFor('en');
 const facts = (sentence: string) => pack.facts!(sentence, pack.tags!(sentence));
 const cut = (text: string, range?: { from: number; to: number }) => range && text.slice(range.from, range.to);
+
+describe('a list of wordings', () => {
+  it('is one group of a pattern, its escapes as they are, other lists in it', () => {
+    const places = anyOf`section | page`;
+    const list = anyOf`
+      see \w+ | look at(?: the|)
+      in (?:the|a) ${places}
+    `;
+    expect(list).toBe(String.raw`(?:see \w+|look at(?: the|)|in (?:the|a) (?:section|page))`);
+    const pattern = new RegExp(`^${list}$`);
+    expect(['see it', 'look at the', 'in a page', 'page', 'see '].map((text) => pattern.test(text))).toEqual([
+      true,
+      true,
+      true,
+      false,
+      false,
+    ]);
+  });
+});
 
 describe('sentences', () => {
   it.each([

@@ -2,6 +2,7 @@ import type { Quote } from '../../checks/forms';
 import type { Claim } from '../../knowledge';
 import type { LanguagePack } from '../../language/pack';
 import type { QuestionPool } from '../pool';
+import { anyOf } from '../../language/phrases';
 
 /** A question before it has ids: what one form of question makes of a claim. */
 export interface Candidate {
@@ -46,16 +47,24 @@ export function quoteOf(claim: Claim): Quote {
   return { text: claim.text, ...(claim.ranges.length === 1 && { passage: claim.ranges[0] }) };
 }
 
+const BEFORE_THAT = anyOf`
+  do | find | found | make | makes | if | when | case | after | before | with | of | for | to | like | than
+`;
+const AFTER_THAT = anyOf`
+  the | an? | you | your | it | they | there | no | all | any | every | each | some
+  [\p{L}-]+s?\s+(?:is|are|was|were|has|have|had|can|will|must|should|does|do)
+`;
+const POINTS_BY_THAT = new RegExp(String.raw`\b${BEFORE_THAT}\s+that\b(?!\s+${AFTER_THAT}\b)`, 'iu');
+const POINTING_WORDS = anyOf`
+  this | these | those | such | the (?:above|following|former|latter|same) | above | below | aforementioned | here
+  there(?! (?:is|are|was|were|has|have|will|may|must|should|can)\b) | they | them | their | he | she | his | her
+  it | its | do so | doing so | then | otherwise | as follows | see | section | chapter | appendix
+`;
+const POINTS = new RegExp(String.raw`\b${POINTING_WORDS}\b`, 'i');
+
 /** Something outside the sentence that a reader of the question alone could not know. */
 export function pointsOut(text: string): boolean {
-  return (
-    /\b(?:do|find|found|make|makes|if|when|case|after|before|with|of|for|to|like|than)\s+that\b(?!\s+(?:the|an?|you|your|it|they|there|no|all|any|every|each|some|[\p{L}-]+s?\s+(?:is|are|was|were|has|have|had|can|will|must|should|does|do))\b)/iu.test(
-      text,
-    ) ||
-    /\b(?:this|these|those|such|the (?:above|following|former|latter|same)|above|below|aforementioned|here|there(?! (?:is|are|was|were|has|have|will|may|must|should|can)\b)|they|them|their|he|she|his|her|it|its|do so|doing so|then|otherwise|as follows|see|section|chapter|appendix)\b/i.test(
-      text,
-    )
-  );
+  return POINTS_BY_THAT.test(text) || POINTS.test(text);
 }
 
 /** Upper-cases the first letter of an option. */

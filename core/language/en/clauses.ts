@@ -1,5 +1,6 @@
 import type { Range, TaggedWord } from '../pack';
 import type { WordList } from './lexicon';
+import { anyOf } from '../phrases';
 
 /** A leading or trailing condition, without its comma. */
 export interface Condition extends Range {
@@ -180,8 +181,22 @@ const ALSO_ADJECTIVES = new Set([
   'have',
   'do',
 ]);
-const OBJECT_START =
-  /^(?:(?:the|a|an|all|any|each|every|both|no|some|your|our|his|her|their|its|my|this|that|these|those|it|them|him|you|yourself|us|me|one|two|three|four|five|only|up|down|out|off|on|in|into|to|for|from|with|at|by|about|around|away|back|over|under|between|through|if|whether|when|how|what|which|who|where|before|after|until|at|as|along|against|and|or|straight|together|again|once|twice|immediately|directly|carefully|then|not|never|always|sure|enough|even|such|several|many|more|most|either|another|other|first|calmly|slowly|gently|early|late)\b|[\d"“‘'`A-Z])/;
+const OBJECT_OPENERS = anyOf`
+  the | a | an | all | any | each | every | both | no | some | your | our | his | her | their | its | my | this
+  that | these | those | it | them | him | you | yourself | us | me | one | two | three | four | five | only | up
+  down | out | off | on | in | into | to | for | from | with | at | by | about | around | away | back | over
+  under | between | through | if | whether | when | how | what | which | who | where | before | after | until | at
+  as | along | against | and | or | straight | together | again | once | twice | immediately | directly
+  carefully | then | not | never | always | sure | enough | even | such | several | many | more | most | either
+  another | other | first | calmly | slowly | gently | early | late
+`;
+const OBJECT_START = new RegExp(String.raw`^(?:${OBJECT_OPENERS}\b|[\d"“‘'\x60A-Z])`);
+
+const CLAUSE_WORDS = anyOf`
+  that | which | who | whom | what | whatever | whoever | if | when | whenever | where | how | why | until
+  before | after | because | as | so | than | whether | once | unless | while | and | or | but
+`;
+const ENDS_A_NOUN_PHRASE = new RegExp(String.raw`\b${CLAUSE_WORDS}\b|[,;:]`, 'i');
 
 /**
  * "Access to the file requires …", "Finance Operations pays …": what looks like a verb begins the subject of another.
@@ -195,12 +210,7 @@ function isNounPhrase(clause: string, rest: string, tags: readonly TaggedWord[])
       /[^s]s$/.test(tag.text) &&
       ['NOUN', 'PROPN', 'VERB'].includes(tags[index - 1].tag),
   );
-  return (
-    at > 0 &&
-    !/\b(?:that|which|who|whom|what|whatever|whoever|if|when|whenever|where|how|why|until|before|after|because|as|so|than|whether|once|unless|while|and|or|but)\b|[,;:]/i.test(
-      clause.slice(0, tags[at].from),
-    )
-  );
+  return at > 0 && !ENDS_A_NOUN_PHRASE.test(clause.slice(0, tags[at].from));
 }
 
 /** Length of a label before what is said ("Right dose: compare label and chart."): up to four words and a colon. */

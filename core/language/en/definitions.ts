@@ -1,15 +1,40 @@
 import type { DefinitionFacts, TaggedWord } from '../pack';
+import { anyOf } from '../phrases';
 
 const PATTERN =
   /^(?:(an?|any|the)\s+)?((?:["“‘'][^"”’']{2,60}["”’'])|(?:[\p{L}\p{N}][\p{L}\p{N}/'’.+-]*(?:\s+[\p{L}\p{N}(][\p{L}\p{N}/'’.+)-]*){0,4}))\s+(is|are|means|refers to|is defined as|stands for|denotes)\s+((?:(an?|any|the|one|all|every)\s+)?.+)$/iu;
-const VAGUE =
-  /^(?:problem|reason|result|idea|goal|aim|purpose|difference|way|thing|example|exception|advantage|disadvantage|question|answer|point|rule|best|worst|first|second|next|last|only|most|main|following|other|same|default|here|there|this|that|these|those|it|they|he|she|we|you|one|what|who|which|how|why|where|when|if|all|each|both|some|many|more|such|no|none|nothing|everything|something|anything|another|time|today|result|effect|consequence|alternative|solution|fact|catch|trick|key|secret|choice|intent|intention|case|part|kind|type|lack|absence|use|number|current|usual|typical|common|easiest|simplest|new|old|above|below|latter|former|outputs?|inputs?|(?:major|notable|important) exceptions?)\b/i;
-const WEAK_MEANING =
-  /^(?:an?|the)\s+(?:good|bad|common|useful|important|must|result|lot|few|little|bit|way|matter|problem|case|number|same|only|best|first|second|third|fourth|fifth|sixth|next|last|one|ones|most|default|following|exception|shame|nightmare|great|nice|better|easy|simple|example|concern|question|reason|must-have|trap|talk|waste|pity|pain|start|thing|sign|step|similar)\b|^(?:an?|the)\s+(?:\S+\s+)?(?:issue|exception|case|topic|list of)\b|^one of the\b/i;
+const VAGUE_TERMS = anyOf`
+  problem | reason | result | idea | goal | aim | purpose | difference | way | thing | example | exception
+  advantage | disadvantage | question | answer | point | rule | best | worst | first | second | next | last | only
+  most | main | following | other | same | default | here | there | this | that | these | those | it | they | he
+  she | we | you | one | what | who | which | how | why | where | when | if | all | each | both | some | many
+  more | such | no | none | nothing | everything | something | anything | another | time | today | result | effect
+  consequence | alternative | solution | fact | catch | trick | key | secret | choice | intent | intention | case
+  part | kind | type | lack | absence | use | number | current | usual | typical | common | easiest | simplest
+  new | old | above | below | latter | former | outputs? | inputs? | (?:major|notable|important) exceptions?
+`;
+const VAGUE = new RegExp(String.raw`^${VAGUE_TERMS}\b`, 'i');
+const WEAK_NOUNS = anyOf`
+  good | bad | common | useful | important | must | result | lot | few | little | bit | way | matter | problem
+  case | number | same | only | best | first | second | third | fourth | fifth | sixth | next | last | one | ones
+  most | default | following | exception | shame | nightmare | great | nice | better | easy | simple | example
+  concern | question | reason | must-have | trap | talk | waste | pity | pain | start | thing | sign | step
+  similar
+`;
+const WEAK_MEANING = new RegExp(
+  String.raw`^(?:an?|the)\s+${WEAK_NOUNS}\b|^(?:an?|the)\s+(?:\S+\s+)?(?:issue|exception|case|topic|list of)\b|^one of the\b`,
+  'i',
+);
 
+const JUDGING_WORDS = anyOf`
+  very | popular | good | great | efficient | elegant | mature | vast | powerful | major | integral | important
+  excellent | easy | easily | simple | interesting | useful | well-known | famous | pragmatic | relatively | quite
+  rather | particularly | exceedingly | advances? | foundation | part | solution | choice | project | violation
+  complement | acronym | abbreviation | ability | alternative | attempt | way | means | entry point | sign
+  effect | thing | integral
+`;
 /** Says what is thought of a thing, or what it does for a matter at hand, rather than what it is. */
-const ESTIMATES =
-  /^(?:\S+\s+){0,4}?(?:very|popular|good|great|efficient|elegant|mature|vast|powerful|major|integral|important|excellent|easy|easily|simple|interesting|useful|well-known|famous|pragmatic|relatively|quite|rather|particularly|exceedingly|advances?|foundation|part|solution|choice|project|violation|complement|acronym|abbreviation|ability|alternative|attempt|way|means|entry point|sign|effect|thing|integral)\b/i;
+const ESTIMATES = new RegExp(String.raw`^(?:\S+\s+){0,4}?${JUDGING_WORDS}\b`, 'i');
 /** What makes the thing out among its kind. */
 const DIFFERENCE =
   /\s(?:that|which|who|whose|whom|where|when|in which|at which|for|of|with|without|between|by|on|from|used|made|called|given|kept|written|containing|[\p{L}]{3,}(?:ing|ed))\s/u;

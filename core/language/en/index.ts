@@ -19,20 +19,46 @@ import { regular } from './regular';
 import { ruleOf } from './rules';
 import { saysWhatToDo, signpost, spokenHeading, turns } from './signposts';
 import { tellsPast } from './tense';
+import { anyOf } from '../phrases';
 
-const WARNING =
-  /^(?:(?:warning|caution|danger)(?!\s+(?:signs?|labels?|lights?|triangles?)\b)|beware|be careful|take care|never|do not|don't)\b|[,;]\s+(?:otherwise|or else)\s+(?:\S+\s+){1,5}?(?:will|is|are|can|cannot|may|might|would|does|do|has|have|loses?|stays?)\b|(?<!\b(?:not|never|less) )\b(?:danger(?:ous)?(?! goods\b)|hazard(?! (?:label|warning|light)s?\b)|(?:can|could|may|might|will) (?:kill|injure|burn|damage|destroy|explode|break(?! (?:\S+ ){0,5}(?:apart|down|up into)\b)|cause (?:a )?(?:fire|damage|injur)|catch fire|lead to|result in|cost)|is fatal|at risk|(?<!\b(?:reduc|avoid|prevent|limit|lower|minimi[sz])(?:es|ed|ing|s|e)? (?:the )?)risk of|must never|under no circumstances|results? in (?:dismissal|loss|damage|injury|a fine))\b/i;
+const WARNING_OPENERS = anyOf`
+  (?:warning|caution|danger)(?!\s+(?:signs?|labels?|lights?|triangles?)\b) | beware | be careful | take care
+  never | do not | don't
+`;
+const OUTCOME_VERBS = anyOf`
+  will | is | are | can | cannot | may | might | would | does | do | has | have | loses? | stays?
+`;
+const HARMS = anyOf`
+  kill | injure | burn | damage | destroy | explode | break(?! (?:\S+ ){0,5}(?:apart|down|up into)\b)
+  cause (?:a )?(?:fire|damage|injur) | catch fire | lead to | result in | cost
+`;
+const DANGERS = anyOf`
+  danger(?:ous)?(?! goods\b) | hazard(?! (?:label|warning|light)s?\b) | (?:can|could|may|might|will) ${HARMS}
+  is fatal | at risk | (?<!\b(?:reduc|avoid|prevent|limit|lower|minimi[sz])(?:es|ed|ing|s|e)? (?:the )?)risk of
+  must never | under no circumstances | results? in (?:dismissal|loss|damage|injury|a fine)
+`;
+const WARNING = new RegExp(
+  String.raw`^${WARNING_OPENERS}\b|[,;]\s+(?:otherwise|or else)\s+(?:\S+\s+){1,5}?${OUTCOME_VERBS}\b|(?<!\b(?:not|never|less) )\b${DANGERS}\b`,
+  'i',
+);
 const REASON =
   /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|^the reason\b|\bthe reason (?:is|was|why)\b|\b(?:due|owing) to\b/i;
-const EXAMPLE =
-  /^(?:for example|for instance|as an example|example:|in one (?:case|\w+)|a (?:typical|recent|good|simple) example|last (?:year|month|week|winter|summer|spring|autumn))\b|^(?:\S+ ){1,3}?(?:for example|for instance),/i;
+const EXAMPLE_OPENERS = anyOf`
+  for example | for instance | as an example | example: | in one (?:case|\w+)
+  a (?:typical|recent|good|simple) example | last (?:year|month|week|winter|summer|spring|autumn)
+`;
+const EXAMPLE = new RegExp(String.raw`^${EXAMPLE_OPENERS}\b|^(?:\S+ ){1,3}?(?:for example|for instance),`, 'i');
 const TIP =
   /^(?:tip|hint)\b|^it (?:helps|is (?:a good idea|best|useful|worth|wise|helpful|easier))\b|^(?:a good way|the easiest way|the best way|a simple way|try to)\b/i;
 const COMPARISON =
   /\b(?:whereas|in contrast|by contrast|unlike|compared (?:with|to)|on the other hand|as opposed to|rather than|in comparison|differs? from|the difference between)\b|,\s+while\b/i;
 const FIRST_PERSON = /\b(?:I|I['’](?:m|ve|d|ll)|me|my|mine|myself)\b/;
-const ROLE =
-  /\b(?:is|are) (?:responsible|accountable|answerable) for\b|\b(?:is|are) in charge of\b|\b(?:looks?|look) after\b|\bis the (?:person|one|contact) (?:who|for)\b|\b(?:answers?|decides?) for\b|\bhas the (?:final|last) (?:say|word)\b/i;
+const ROLE_WORDS = anyOf`
+  \b(?:is|are) (?:responsible|accountable|answerable) for\b | \b(?:is|are) in charge of\b
+  \b(?:looks?|look) after\b | \bis the (?:person|one|contact) (?:who|for)\b | \b(?:answers?|decides?) for\b
+  \bhas the (?:final|last) (?:say|word)\b
+`;
+const ROLE = new RegExp(ROLE_WORDS, 'i');
 const LEAD_INS = {
   steps:
     /\b(?:steps?|procedure|as follows|do the following|in this order|proceed|follow(?:ing)? (?:these|the|this))\b|^(?:to|in order to|when|if|before|after)\b.*:$/i,
@@ -49,10 +75,21 @@ const STANCES: readonly [RegExp, Stance][] = [
 ];
 /** The same without who is meant: all, or the reader. */
 const READER = /^(?:you|we|everyone|everybody|anyone|anybody|nobody|no one|all of you|people)$/i;
-const BOUNDS =
-  /\b(?:at (?:least|most|the latest|the earliest|a time|once)|up to|(?:no|not) (?:more|less|fewer|longer|later|earlier) than|(?:more|less|fewer|longer|shorter|earlier|later) than|not exceed|exceeds?|within|maximum|minimum|exactly|allowed|permitted|forbid(?:den)?|prohibited|banned|required|necessary|needed|need(?:n't|s)?|have to|always|never|please|every|each|any|all|own|not)\b/i;
-const LIMIT =
-  /\b(?:at least|at most|up to|no more than|not more than|no less than|not exceed|exceeds?|within|less than|more than|fewer than|longer than|shorter than|earlier than|later than|maximum|minimum|limit(?:ed)?|until|every|per|each|exactly|above|below|under|over|after|for|by|(?:minutes?|hours?|days?|weeks?|months?) (?:before|in advance|ahead))\b/i;
+const BOUND_WORDS = anyOf`
+  at (?:least|most|the latest|the earliest|a time|once) | up to
+  (?:no|not) (?:more|less|fewer|longer|later|earlier) than | (?:more|less|fewer|longer|shorter|earlier|later) than
+  not exceed | exceeds? | within | maximum | minimum | exactly | allowed | permitted | forbid(?:den)? | prohibited
+  banned | required | necessary | needed | need(?:n't|s)? | have to | always | never | please | every | each | any
+  all | own | not
+`;
+const BOUNDS = new RegExp(String.raw`\b${BOUND_WORDS}\b`, 'i');
+const LIMIT_WORDS = anyOf`
+  at least | at most | up to | no more than | not more than | no less than | not exceed | exceeds? | within
+  less than | more than | fewer than | longer than | shorter than | earlier than | later than | maximum | minimum
+  limit(?:ed)? | until | every | per | each | exactly | above | below | under | over | after | for | by
+  (?:minutes?|hours?|days?|weeks?|months?) (?:before|in advance|ahead)
+`;
+const LIMIT = new RegExp(String.raw`\b${LIMIT_WORDS}\b`, 'i');
 
 /** The English pack. `lexicon` is the word list that ships with the app, `tags` a part-of-speech tagger. */
 export function englishPack(language: string, lexicon: Lexicon, tags: (text: string) => TaggedWord[]): LanguagePack {

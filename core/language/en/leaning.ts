@@ -1,24 +1,126 @@
 import type { Leaning, TaggedWord } from '../pack';
+import { anyOf } from '../phrases';
 
-const POINTS_BACK =
-  /^(?:(?:in|for|from|by|with|on|at|of|under|after|before|during|because of|due to|despite|to|as|like|besides|apart from) )?(?:this|that|these|those|such|its|their|his|her)\b(?! (?:is|was) (?:why|how|said)\b)|^(?:they|them|he|she|both|each|neither|either|the (?:former|latter|same|above|other|others|rest|result|following|previous|second|third|next|last|two|three))\b(?! (?:of (?:the|our|your)|day|week|month|year|\w+ (?:must|should|may|can|is|are|has|have|shows?|contains?|needs?|gets?)\b))|^(?:one|some|many|most|all|none|any|several|two|three|a few|each) of (?:these|those|them|which)\b|^here\b|^there(?:fore|by|after|in)\b|^(?:another|others?|some others?)\b/i;
+const PREPOSITIONS = anyOf`
+  in | for | from | by | with | on | at | of | under | after | before | during | because of | due to | despite
+  to | as | like | besides | apart from
+`;
+const WHICH_OF_THEM = anyOf`
+  former | latter | same | above | other | others | rest | result | following | previous | second | third | next
+  last | two | three
+`;
+const STATE_VERBS = anyOf`
+  must | should | may | can | is | are | has | have | shows? | contains? | needs? | gets?
+`;
+const HOW_MANY = anyOf`
+  one | some | many | most | all | none | any | several | two | three | a few | each
+`;
+const BACKWARD_OPENERS = anyOf`
+  ^(?:${PREPOSITIONS} )?(?:this|that|these|those|such|its|their|his|her)\b(?! (?:is|was) (?:why|how|said)\b)
+  ^(?:they|them|he|she|both|each|neither|either|the ${WHICH_OF_THEM})\b(?! (?:of (?:the|our|your)|day|week|month|year|\w+ ${STATE_VERBS}\b))
+  ^${HOW_MANY} of (?:these|those|them|which)\b | ^here\b | ^there(?:fore|by|after|in)\b
+  ^(?:another|others?|some others?)\b
+`;
+const POINTS_BACK = new RegExp(BACKWARD_OPENERS, 'i');
 const EACH_FINE = /^(?:each|both|either|neither|another|other) (?!of (?:these|those|them))\p{L}/iu;
 const IT = /^it\b/i;
-const EXPLETIVE =
-  /^it(?:'s| is| was| may be| might be| can be| will be| should be| must be| would be)(?: \w+){0,3}? (?:possible|impossible|necessary|important|recommended|advisable|best|better|good|easy|easier|hard|difficult|useful|worth|safe|essential|common|unusual|clear|likely|unlikely|vital|usual|normal|helpful|sufficient|enough|time|up to|not uncommon|customary|permissible|allowed|forbidden|wise|tempting|strongly|always|often|also|generally|usually)\b|^it (?:takes|pays|helps|does not matter|doesn't matter|follows that|turns out|seems|makes sense)\b/i;
+const JUDGEMENTS = anyOf`
+  possible | impossible | necessary | important | recommended | advisable | best | better | good | easy | easier
+  hard | difficult | useful | worth | safe | essential | common | unusual | clear | likely | unlikely | vital
+  usual | normal | helpful | sufficient | enough | time | up to | not uncommon | customary | permissible | allowed
+  forbidden | wise | tempting | strongly | always | often | also | generally | usually
+`;
+const EXPLETIVE_VERBS = anyOf`
+  takes | pays | helps | does not matter | doesn't matter | follows that | turns out | seems | makes sense
+`;
+const EXPLETIVE = new RegExp(
+  String.raw`^it(?:'s| is| was| may be| might be| can be| will be| should be| must be| would be)(?: \w+){0,3}? ${JUDGEMENTS}\b|^it ${EXPLETIVE_VERBS}\b`,
+  'i',
+);
 const ANSWER =
   /^(?:yes|no|not (?:always|necessarily|at all|quite)|sometimes|only (?:if|when)|never|of course|probably)(?:[.,;:!–—]|\s[–—])/i;
-const JOINS_ON =
-  /^(?:however|but|and|or|nor|so|thus|hence|therefore|also|moreover|furthermore|in addition|additionally|again|then|next|finally|lastly|secondly|thirdly|second|third|afterwards?|nevertheless|nonetheless|still|yet|even so|in contrast|by contrast|on the other hand|on the contrary|conversely|similarly|likewise|instead|otherwise|alternatively|for example|for instance|as an example|in other words|that is|as a result|as a consequence|consequently|accordingly|meanwhile|in (?:this|that|such|either|which|both|these|those) cases?|in particular|specifically|for (?:this|that) reason|if so|if not|doing so|to do (?:this|so|that)|at (?:this|that) point|as such|because of this|e\.g\.|i\.e\.|namely|indeed|rather|besides|after (?:that|this)|before (?:that|this)|until then|by then|since then|of these|in fact|actually|note (?:also|however)|this way|that way|in this way|the same)\b/i;
-const CONDITION_POINTS =
-  /^(?:if|when|whenever|unless|once|because|since|as|while|although|though|after|before|until|where|even if|as soon as)\s+(?:it|they|this|that|these|those|he|she|such|so|not|there is (?:no|one)|one is|none|neither|both)\b(?! (?:is|was|may be) (?:necessary|possible|important|clear|likely|raining|dark))/i;
-const ELSEWHERE =
-  /\b(?:see|refer to|consult|read|cf\.?)\s+(?:also\s+)?(?:the\s+)?(?:section|chapter|appendix|figure|table|page|part|paragraph|footnote|annex|sections|chapters|["“‘'«§]|\d|above|below|next|following|previous)|\b(?:section|chapter|appendix|figure|table|footnote|annex|clause|paragraph|step)s?\s+(?:\d+(?:\.\d+)*|[A-Z](?:\.\d+)+|[ivx]+)\b|\b(?:as|is|are|was|were|been)?\s*(?:described|mentioned|shown|noted|explained|discussed|listed|outlined|seen|given|defined|detailed|specified|stated|documented|provided|covered|presented|summari[sz]ed)\s+(?:\w+\s+)?(?:above|below|(?:earlier|later) (?:in|on)|previously|elsewhere|here|next|in (?:the )?(?:next|previous|following|preceding|section|chapter|appendix|table|figure))\b|\bthe (?:above|below|following|preceding|aforementioned|previous (?:section|chapter|example|paragraph|step|command|table|page)|next (?:section|chapter|example|paragraph|table|page|figure))\b|\b(?:above|below)[,.;:)]|^(?:above|below)\b|\b(?:above|below)-mentioned\b|\bas (?:we )?(?:described|mentioned|shown|noted|explained|discussed|seen|said|stated)(?:\s+\w+)? (?:earlier|later|before)\b|\bas follows\b|\bhereinafter\b|\b(?:earlier|later) in (?:this|the)\b/i;
-const ABOUT_DOCUMENT =
-  /\b(?:this|the present|our) (?:document|manual|chapter|section|subsection|page|appendix|paragraph|article|guide|book|handbook|faq|how-?to|tutorial|deck|slide|presentation|text|report|standard|specification|table|figure|list|example|talk|video|recording)\b|\bthe (?:next|previous|following|preceding|remaining|rest of the|last)(?: \w+)? (?:section|chapter|page|paragraph|slide|subsection|example)s?\b/i;
+const JOINING_WORDS = anyOf`
+  however | but | and | or | nor | so | thus | hence | therefore | also | moreover | furthermore | in addition
+  additionally | again | then | next | finally | lastly | secondly | thirdly | second | third | afterwards?
+  nevertheless | nonetheless | still | yet | even so | in contrast | by contrast | on the other hand
+  on the contrary | conversely | similarly | likewise | instead | otherwise | alternatively | for example
+  for instance | as an example | in other words | that is | as a result | as a consequence | consequently
+  accordingly | meanwhile | in (?:this|that|such|either|which|both|these|those) cases? | in particular
+  specifically | for (?:this|that) reason | if so | if not | doing so | to do (?:this|so|that)
+  at (?:this|that) point | as such | because of this | e\.g\. | i\.e\. | namely | indeed | rather | besides
+  after (?:that|this) | before (?:that|this) | until then | by then | since then | of these | in fact | actually
+  note (?:also|however) | this way | that way | in this way | the same
+`;
+const JOINS_ON = new RegExp(String.raw`^${JOINING_WORDS}\b`, 'i');
+const CONDITION_OPENERS = anyOf`
+  if | when | whenever | unless | once | because | since | as | while | although | though | after | before | until
+  where | even if | as soon as
+`;
+const POINTED_AT = anyOf`
+  it | they | this | that | these | those | he | she | such | so | not | there is (?:no|one) | one is | none
+  neither | both
+`;
+const CONDITION_POINTS = new RegExp(
+  String.raw`^${CONDITION_OPENERS}\s+${POINTED_AT}\b(?! (?:is|was|may be) (?:necessary|possible|important|clear|likely|raining|dark))`,
+  'i',
+);
+const PLACES = anyOf`
+  section | chapter | appendix | figure | table | page | part | paragraph | footnote | annex | sections | chapters
+  ["“‘'«§] | \d | above | below | next | following | previous
+`;
+const NUMBERED_PLACES = anyOf`
+  section | chapter | appendix | figure | table | footnote | annex | clause | paragraph | step
+`;
+const TREATED = anyOf`
+  described | mentioned | shown | noted | explained | discussed | listed | outlined | seen | given | defined
+  detailed | specified | stated | documented | provided | covered | presented | summari[sz]ed
+`;
+const NEIGHBOURS = anyOf`
+  next | previous | following | preceding | section | chapter | appendix | table | figure
+`;
+const WHERE_TREATED = anyOf`
+  above | below | (?:earlier|later) (?:in|on) | previously | elsewhere | here | next | in (?:the )?${NEIGHBOURS}
+`;
+const PLACES_AROUND = anyOf`
+  above | below | following | preceding | aforementioned
+  previous (?:section|chapter|example|paragraph|step|command|table|page)
+  next (?:section|chapter|example|paragraph|table|page|figure)
+`;
+const SAID = anyOf`
+  described | mentioned | shown | noted | explained | discussed | seen | said | stated
+`;
+const ELSEWHERE_WORDS = anyOf`
+  \b(?:see|refer to|consult|read|cf\.?)\s+(?:also\s+)?(?:the\s+)?${PLACES}
+  \b${NUMBERED_PLACES}s?\s+(?:\d+(?:\.\d+)*|[A-Z](?:\.\d+)+|[ivx]+)\b
+  \b(?:as|is|are|was|were|been)?\s*${TREATED}\s+(?:\w+\s+)?${WHERE_TREATED}\b | \bthe ${PLACES_AROUND}\b
+  \b(?:above|below)[,.;:)] | ^(?:above|below)\b | \b(?:above|below)-mentioned\b
+  \bas (?:we )?${SAID}(?:\s+\w+)? (?:earlier|later|before)\b | \bas follows\b | \bhereinafter\b
+  \b(?:earlier|later) in (?:this|the)\b
+`;
+const ELSEWHERE = new RegExp(ELSEWHERE_WORDS, 'i');
+const DOCUMENTS = anyOf`
+  document | manual | chapter | section | subsection | page | appendix | paragraph | article | guide | book
+  handbook | faq | how-?to | tutorial | deck | slide | presentation | text | report | standard | specification
+  table | figure | list | example | talk | video | recording
+`;
+const REST_OF_DOCUMENTS = anyOf`
+  next | previous | following | preceding | remaining | rest of the | last
+`;
+const ABOUT_DOCUMENT = new RegExp(
+  String.raw`\b(?:this|the present|our) ${DOCUMENTS}\b|\bthe ${REST_OF_DOCUMENTS}(?: \w+)? (?:section|chapter|page|paragraph|slide|subsection|example)s?\b`,
+  'i',
+);
 // Not "such as", "those who", nor the "that" behind its noun ("a mistake that was noticed").
-const POINTS_WITHIN =
-  /\b(?:this|these|those(?! (?:who|whose|that|which|in|of|with|on)\b)|such(?! as\b)|the latter|the former|(?<=[,;:] |\b(?:and|but|or|because|if|when|so|as|since|where|while|although|though|unless|after|before|until|whether|think|know|say|believe) )that (?:is|was|would|will|should|must|may|can|does|means)\b|the same|the following|so on|do so|doing so|it|they|them)\b/i;
+const BEFORE_POINTERS = anyOf`
+  and | but | or | because | if | when | so | as | since | where | while | although | though | unless | after
+  before | until | whether | think | know | say | believe
+`;
+const POINTERS_WITHIN = anyOf`
+  this | these | those(?! (?:who|whose|that|which|in|of|with|on)\b) | such(?! as\b) | the latter | the former
+  (?<=[,;:] |\b${BEFORE_POINTERS} )that (?:is|was|would|will|should|must|may|can|does|means)\b | the same
+  the following | so on | do so | doing so | it | they | them
+`;
+const POINTS_WITHIN = new RegExp(String.raw`\b${POINTERS_WITHIN}\b`, 'i');
 
 /** Why a sentence cannot be read alone; undefined when it can. `words` is its count of words. */
 export function leaningOf(sentence: string, words: number): Leaning | undefined {
@@ -58,8 +160,12 @@ export function pointsWithin(sentence: string, tags: readonly TaggedWord[] = [])
   );
 }
 
-const OPEN_MEASURE =
-  /\b(?:older|newer|longer|shorter|higher|lower|larger|smaller|bigger|later|earlier|heavier|lighter|warmer|colder|faster|slower|worse|better|greater|fewer|nearer|further|younger|cheaper)$|\b(?:is|are|was|were) (?:more|less)$/i;
+const COMPARED = anyOf`
+  older | newer | longer | shorter | higher | lower | larger | smaller | bigger | later | earlier | heavier
+  lighter | warmer | colder | faster | slower | worse | better | greater | fewer | nearer | further | younger
+  cheaper
+`;
+const OPEN_MEASURE = new RegExp(String.raw`\b${COMPARED}$|\b(?:is|are|was|were) (?:more|less)$`, 'i');
 
 /**
  * Whether a clause says how much without what it is held against ("your assessment is older"): what stood before tells.
@@ -81,9 +187,15 @@ function isWhole(sentence: string): boolean {
   return count(/[([]/g) === count(/[)\]]/g) && count(/“/g) === count(/”/g) && count(/"/g) % 2 === 0;
 }
 
+const CIRCUMSTANCES = anyOf`
+  if | when | once | unless | after | before | until | as soon as | in | on | at | for | with | by | to | from
+`;
+const BY_A_KNOWN_THING = new RegExp(
+  String.raw`^(?:${CIRCUMSTANCES}\s+)?(?:the|both|each|either)\s+[\p{L}-]+(?:\s+[\p{L}-]+)?(?!\s+(?:of|that|who|which|for|in|on|at|to|from|with)\b)`,
+  'iu',
+);
+
 /** Begins, in its first clause, with "the" something that no "of ...", "that ..." behind it makes out. */
 export function namesKnownThing(sentence: string): boolean {
-  return /^(?:(?:if|when|once|unless|after|before|until|as soon as|in|on|at|for|with|by|to|from)\s+)?(?:the|both|each|either)\s+[\p{L}-]+(?:\s+[\p{L}-]+)?(?!\s+(?:of|that|who|which|for|in|on|at|to|from|with)\b)/iu.test(
-    sentence,
-  );
+  return BY_A_KNOWN_THING.test(sentence);
 }

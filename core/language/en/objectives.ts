@@ -1,6 +1,7 @@
 import type { ObjectiveWording, ObjectiveWords } from '../pack';
 import { comparesWithNothing } from './leaning';
 import type { WordList } from './lexicon';
+import { anyOf } from '../phrases';
 
 const POINTS_ELSEWHERE = /\b(?:this|that|these|those|it|they|them|following|above|below)\b/i;
 
@@ -53,9 +54,19 @@ const DETERMINER = /^(?:the|an?|your|our|all|any|every|each|no)$/i;
 const QUESTION =
   /^(?:how|what|why|who|whom|whose|where|which|when|can|could|may|must|should|will|do|does|did|is|are|has|have|am)\b.{6,90}\?$/i;
 
+const BARE_TOPICS = anyOf`
+  general | main | other | miscellaneous | responsibilities | records | definitions | terms | words | introduction
+  overview | background | purpose | scope | summary | conclusion | basics | notes? | examples? | details
+  step by step | why it matters | words to know | which one when | whom it helps | keeping it up
+  what to look out for | stories from work | rules of thumb
+`;
+const EMPTY_TITLES = anyOf`
+  \bask(?:s|ed)?$ | ^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b
+  ^${BARE_TOPICS}\b(?: (?:and|used|of|to) .*)?$
+  \b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b
+`;
 /** Titles that name no matter: of every document, or about the document itself. */
-const SAYS_NOTHING =
-  /\bask(?:s|ed)?$|^(?:(?:common|frequent(?:ly asked)?|other|further|your) )?questions\b|^(?:general|main|other|miscellaneous|responsibilities|records|definitions|terms|words|introduction|overview|background|purpose|scope|summary|conclusion|basics|notes?|examples?|details|step by step|why it matters|words to know|which one when|whom it helps|keeping it up|what to look out for|stories from work|rules of thumb)\b(?: (?:and|used|of|to) .*)?$|\b(?:this|these|here|faq|document|manual|guide|handbook|policy)\b/i;
+const SAYS_NOTHING = new RegExp(EMPTY_TITLES, 'i');
 
 /** Ends the name of a thing, not an order: "Upgrade procedure", "Build dependencies". */
 const NAMED =
@@ -64,12 +75,26 @@ const NAMED =
 /** One thing, of which one says "the". */
 const ONE = /(?:procedure|process|routine|policy|plan|schedule|list|form)$/i;
 
+const POINTING_WORDS = anyOf`
+  this | that | these | those | it | its | they | them | their | such | following | above | below | here | there
+  he | she | him | his | another | also | instead | both | sure | aware | do so | what | which
+`;
+const LEANS = new RegExp(
+  String.raw`\b${POINTING_WORDS}\b|[:;(“"]|\b(?:of|to|the|an?|with|for|and|or|in|on|at|by|be)$`,
+  'i',
+);
+const NO_ACTIONS = anyOf`
+  be | have | not | always | only | never | already | note | remember | try | feel | know | consider | let
+  keep in mind | live | belong | own | last | cost | weigh | mean | depend | contain | consist | apply | expect
+  agree | stand | come | go | stay | wait
+`;
+const NO_ACTION = new RegExp(String.raw`^${NO_ACTIONS}\b`, 'i');
+
 /** An order to the reader, or what "you" must do -> the same as something done. */
 function fromRule(action: string, condition: string | undefined): ObjectiveWords | undefined {
   const bare = action.replace(/[.,;:\s]+$/, '');
   const count = bare.split(/\s+/).length;
-  const open =
-    /\b(?:this|that|these|those|it|its|they|them|their|such|following|above|below|here|there|he|she|him|his|another|also|instead|both|sure|aware|do so|what|which)\b|[:;(“"]|\b(?:of|to|the|an?|with|for|and|or|in|on|at|by|be)$/i;
+  const open = LEANS;
   // What is shouted is not worded as an objective.
   if (
     bare === bare.toUpperCase() ||
@@ -77,9 +102,7 @@ function fromRule(action: string, condition: string | undefined): ObjectiveWords
     count > 15 ||
     open.test(bare) ||
     !/^[a-z]/i.test(bare) ||
-    /^(?:be|have|not|always|only|never|already|note|remember|try|feel|know|consider|let|keep in mind|live|belong|own|last|cost|weigh|mean|depend|contain|consist|apply|expect|agree|stand|come|go|stay|wait)\b/i.test(
-      bare,
-    )
+    NO_ACTION.test(bare)
   )
     return undefined;
   const when = condition === undefined ? undefined : fromCondition(condition)?.condition;

@@ -1,4 +1,5 @@
 import type { Range } from '../pack';
+import { anyOf } from '../phrases';
 
 const BRACKETED =
   /\s*[([](?:see|cf\.?|refer to|as (?:described|shown|listed|explained) (?:in|above|below))\s[^()[\]]*[)\]]|\s*\[\d{1,3}\]|\s*\((?:section|chapter|figure|table|appendix|page)\s+[\dA-Z][^()]*\)/gi;
@@ -17,8 +18,14 @@ export function bracketedReferences(sentence: string): Range[] {
   }));
 }
 
-const SENDS =
-  /\b(?:see|refer to|consult|read|(?:described|explained|covered|discussed|documented|listed|detailed|outlined|mentioned|shown|given|found|information|details|more) (?:in|about|at|under|on))\s+(?:also\s+)?(?:the\s+(?:section|chapter|part)\s+(?:on\s+|about\s+)?)?["“‘'«]?/gi;
+const TREATED = anyOf`
+  described | explained | covered | discussed | documented | listed | detailed | outlined | mentioned | shown
+  given | found | information | details | more
+`;
+const SENDS = new RegExp(
+  String.raw`\b(?:see|refer to|consult|read|${TREATED} (?:in|about|at|under|on))\s+(?:also\s+)?(?:the\s+(?:section|chapter|part)\s+(?:on\s+|about\s+)?)?["“‘'«]?`,
+  'gi',
+);
 
 /** Whether a sentence names one of the source's own sections as the place to go on reading, outside of brackets. */
 export function sendsToSection(sentence: string, titles: readonly string[]): boolean {

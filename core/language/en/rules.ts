@@ -1,6 +1,7 @@
 import type { Range, RuleFacts, Strength, TaggedWord } from '../pack';
 import { isImperative, labelLength, leadingCondition, trailingCondition } from './clauses';
 import type { WordList } from './lexicon';
+import { anyOf } from '../phrases';
 
 interface Modal {
   pattern: RegExp;
@@ -104,11 +105,17 @@ function orderOf(clause: string): number | undefined {
   return /^[A-Za-z]/.test(clause.slice(lead)) ? lead : undefined;
 }
 
+const SENTENCE_ADVERBS = anyOf`
+  however | therefore | thus | hence | also | in general | generally | normally | usually | ideally | in addition
+  additionally | moreover | furthermore | finally | instead | otherwise | similarly | in particular | as a rule
+  for safety | for example | for instance | note that | remember that | in all cases | in any case | as a result
+  consequently | at all times
+`;
+const OPENING = new RegExp(String.raw`^(?:${SENTENCE_ADVERBS},?\s+)*`, 'i');
+
 /** Length of adverbs and joining words before the subject ("However, ", "In this case, "). */
 function openingLength(sentence: string): number {
-  return /^(?:(?:however|therefore|thus|hence|also|in general|generally|normally|usually|ideally|in addition|additionally|moreover|furthermore|finally|instead|otherwise|similarly|in particular|as a rule|for safety|for example|for instance|note that|remember that|in all cases|in any case|as a result|consequently|at all times),?\s+)*/i.exec(
-    sentence,
-  )![0].length;
+  return OPENING.exec(sentence)![0].length;
 }
 
 function subjectBefore(
@@ -153,13 +160,18 @@ function subjectBefore(
   return { from, to };
 }
 
+const REASON_WORDS = anyOf`
+  because | otherwise | or else | so that | even though | although | whereas
+`;
+const ACTION_END = new RegExp(
+  String.raw`;|:(?!//)|\s[–—]\s|,?\s+${REASON_WORDS}\b|,\s+(?:since|as|which|while|but|so|even if|not even)\b|\s+even (?:if|when)\b|[.!?]+["'”’)]*$|\s\((?:see|e\.g\.|i\.e\.)`,
+  'i',
+);
+
 /** Where an action ends: before a further clause that is not part of it. */
 function actionEnd(sentence: string, from: number): number {
   const rest = sentence.slice(from);
-  const cut =
-    /;|:(?!\/\/)|\s[–—]\s|,?\s+(?:because|otherwise|or else|so that|even though|although|whereas)\b|,\s+(?:since|as|which|while|but|so|even if|not even)\b|\s+even (?:if|when)\b|[.!?]+["'”’)]*$|\s\((?:see|e\.g\.|i\.e\.)/i.exec(
-      rest,
-    );
+  const cut = ACTION_END.exec(rest);
   return from + (cut ? cut.index : rest.length);
 }
 

@@ -1,4 +1,5 @@
 import type { NoiseDetector } from '../noise';
+import { anyOf } from '../phrases';
 
 /** Words of German, French and Spanish by which a sentence is known to be noise; what is not surely noise is kept. */
 interface NoiseWords {
@@ -13,10 +14,36 @@ interface NoiseWords {
   polite: RegExp;
 }
 
+const GERMAN_SENDERS = anyOf`
+  siehe | vgl\. | vergleiche | lesen sie | (?:steht|stehen|finden sie|findet sich|finden sich)\b
+`;
+const GERMAN_PLACES = anyOf`
+  abschnitt | kapitel | anhang | abbildung | tabelle | seite | handbuch | anleitung | richtlinie | dokument
+  webseite | website | internetseite | oben | unten
+`;
+const FRENCH_MORE = anyOf`
+  pour (?:plus|en savoir) | plus de | les détails | des informations
+`;
+const FRENCH_SENDERS = anyOf`
+  se trouve | se trouvent | figure | figurent | est décrit\w* | sont décrit\w*
+`;
+const FRENCH_PLACES = anyOf`
+  section | chapitre | annexe | figure | tableau | page | manuel | guide | document | site | ci-dessus
+  ci-dessous
+`;
+const SPANISH_SENDERS = anyOf`
+  se encuentra | se encuentran | está descrit\w* | se describe | figura | figuran
+`;
+const SPANISH_PLACES = anyOf`
+  sección | capítulo | anexo | apéndice | figura | tabla | página | manual | guía | documento | sitio | arriba
+  abajo
+`;
 const WORDS: Record<string, NoiseWords> = {
   de: {
-    sends:
-      /^(?:(?:näheres|mehr|weiteres|einzelheiten|details|informationen)\b[^.;]{0,60}?\s)?(?:siehe|vgl\.|vergleiche|lesen sie|(?:steht|stehen|finden sie|findet sich|finden sich)\b)[^.;]*\b(?:abschnitt|kapitel|anhang|abbildung|tabelle|seite|handbuch|anleitung|richtlinie|dokument|webseite|website|internetseite|oben|unten)\b[^.;]*[.]?$/iu,
+    sends: new RegExp(
+      String.raw`^(?:(?:näheres|mehr|weiteres|einzelheiten|details|informationen)\b[^.;]{0,60}?\s)?${GERMAN_SENDERS}[^.;]*\b${GERMAN_PLACES}\b[^.;]*[.]?$`,
+      'iu',
+    ),
     condition:
       /(?:^|\s)(?:wenn|falls|sobald|bevor|nachdem|muss|müssen|darf|dürfen|soll|sollen|nie|niemals|mindestens|höchstens)(?=\s)/iu,
     thanks: /^(?:(?:vielen|herzlichen|unseren?|besonderer) )?dank\b|^wir (?:danken|bedanken)\b/iu,
@@ -28,8 +55,10 @@ const WORDS: Record<string, NoiseWords> = {
       /^(?:(?:vielen |herzlichen )?dank(?:e(?: schön)?)?|bitte(?: schön)?|entschuldigung|gern geschehen)[.,!]*$/iu,
   },
   fr: {
-    sends:
-      /^(?:(?:pour (?:plus|en savoir)|plus de|les détails|des informations)\b[^.;]{0,60}?\s)?(?:voir|cf\.|consultez|reportez-vous|se reporter|(?:se trouve|se trouvent|figure|figurent|est décrit\w*|sont décrit\w*)\b)[^.;]*(?:section|chapitre|annexe|figure|tableau|page|manuel|guide|document|site|ci-dessus|ci-dessous)[^.;]*[.]?$/iu,
+    sends: new RegExp(
+      String.raw`^(?:${FRENCH_MORE}\b[^.;]{0,60}?\s)?(?:voir|cf\.|consultez|reportez-vous|se reporter|${FRENCH_SENDERS}\b)[^.;]*${FRENCH_PLACES}[^.;]*[.]?$`,
+      'iu',
+    ),
     condition: /(?:^|\s)(?:si|s['’]il|quand|lorsque|avant|après|doit|doivent|devez|jamais|au moins|au plus)(?=\s)/iu,
     thanks: /^(?:(?:un grand |nos )?mercis?|remerciements)\b|^nous (?:remercions|tenons à remercier)\b/iu,
     data: /^(?:document|version|édition|révision|en vigueur|approuvé|rédigé|remplace|dernière (?:mise à jour|modification)|prochaine révision)(?=[\s:])/iu,
@@ -38,8 +67,10 @@ const WORDS: Record<string, NoiseWords> = {
     polite: /^(?:merci(?: beaucoup)?|s['’]il vous plaît|pardon|je vous en prie)[.,!]*$/iu,
   },
   es: {
-    sends:
-      /^(?:(?:para más|más|los detalles|la información)\b[^.;]{0,60}?\s)?(?:véase|vea|consulte|cf\.|(?:se encuentra|se encuentran|está descrit\w*|se describe|figura|figuran)\b)[^.;]*(?:sección|capítulo|anexo|apéndice|figura|tabla|página|manual|guía|documento|sitio|arriba|abajo)[^.;]*[.]?$/iu,
+    sends: new RegExp(
+      String.raw`^(?:(?:para más|más|los detalles|la información)\b[^.;]{0,60}?\s)?(?:véase|vea|consulte|cf\.|${SPANISH_SENDERS}\b)[^.;]*${SPANISH_PLACES}[^.;]*[.]?$`,
+      'iu',
+    ),
     condition: /(?:^|\s)(?:si|cuando|antes|después|debe|deben|nunca|al menos|como máximo)(?=\s)/iu,
     thanks: /^(?:(?:muchas |nuestras )?gracias|agradecimientos)(?=[\s,.!])|^(?:agradecemos|queremos agradecer)\b/iu,
     data: /^(?:documento|versión|edición|revisión|vigente|aprobado|redactado|sustituye|última (?:actualización|modificación)|próxima revisión)(?=[\s:])/iu,
@@ -76,7 +107,13 @@ export function noiseFor(language: string): NoiseDetector[] {
   ];
 }
 
+const EXCEPTION_OPENERS = anyOf`
+  ausnahmen? | außer | es sei denn | dies gilt nicht | das gilt nicht | exceptions? | sauf | à l['’]exception
+  ceci ne s['’]applique pas | excepci[oó]n(?:es)? | excepto | salvo | esto no se aplica
+`;
 /** "Ausnahme: …", "Sauf …", "Excepto …". */
-const OPENS_EXCEPTION =
-  /^(?:(?:eine|die einzige|une|la seule|una|la única)\s+)?(?:ausnahmen?|außer|es sei denn|dies gilt nicht|das gilt nicht|exceptions?|sauf|à l['’]exception|ceci ne s['’]applique pas|excepci[oó]n(?:es)?|excepto|salvo|esto no se aplica)(?=[\s:,]|$)/iu;
+const OPENS_EXCEPTION = new RegExp(
+  String.raw`^(?:(?:eine|die einzige|une|la seule|una|la única)\s+)?${EXCEPTION_OPENERS}(?=[\s:,]|$)`,
+  'iu',
+);
 export const opensExceptionIn = (sentence: string): boolean => OPENS_EXCEPTION.test(sentence);

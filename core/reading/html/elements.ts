@@ -1,3 +1,5 @@
+import { anyOf } from '../../language/phrases';
+
 /** How the walker treats elements. Everything not named here runs inline. */
 
 export const BLOCKS = new Set([
@@ -76,8 +78,12 @@ const SKIPPED = new Set([
   'rp',
 ]);
 
-const FURNITURE_CLASS =
-  /(^|[\s_-])(docnav|nav|navbar|navigation|navheader|navfooter|breadcrumbs?|headerlink|toctree-wrapper|toc|skip-?link|sr-only|visually-hidden|cookie\w*|related|sphinxsidebar|pagination|author|authors|authorgroup|editor|othercredit|copyright|legalnotice|revhistory|pubdate|byline)([\s_-]|$)/i;
+const FURNITURE = anyOf`
+  docnav | nav | navbar | navigation | navheader | navfooter | breadcrumbs? | headerlink | toctree-wrapper | toc
+  skip-?link | sr-only | visually-hidden | cookie\w* | related | sphinxsidebar | pagination | author | authors
+  authorgroup | editor | othercredit | copyright | legalnotice | revhistory | pubdate | byline
+`;
+const FURNITURE_CLASS = new RegExp(String.raw`(^|[\s_-])(${FURNITURE})([\s_-]|$)`, 'i');
 const FURNITURE_ROLE = new Set([
   'navigation',
   'search',

@@ -2,6 +2,7 @@ import type { Claim } from '../../../knowledge';
 import { contained, overlap } from '../../../language/similarity';
 import type { Told } from '../../pool';
 import { asOption, pointsOut, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import { anyOf } from '../../../language/phrases';
 
 /** So many of the fittest are tried as wrong answers. */
 const TRIED = 40;
@@ -111,6 +112,13 @@ function isComplete(claim: Claim): boolean {
   );
 }
 
+const NOT_ASKED_FOR = anyOf`
+  be | been | have | had | not | feel | know | want | wish | need | expect | like | see | note
+  follow (?:these|the|this) | try | also | do take | refer | read | just | now | first | optionally | usually
+  already | remember that | bear | get | see | find | notice | hesitate | forget | obtain | receive | end up
+`;
+const NO_STEP = new RegExp(String.raw`^(?:already )?${NOT_ASKED_FOR}\b`, 'i');
+
 /** An action that can be an answer: a whole, short verb phrase, of doing rather than being. */
 function askable({ rule, text }: Claim): boolean {
   const { action } = rule!;
@@ -121,9 +129,7 @@ function askable({ rule, text }: Claim): boolean {
     count <= 24 &&
     /^[a-z]/i.test(action) &&
     !behind.startsWith(':') &&
-    !/^(?:already )?(?:be|been|have|had|not|feel|know|want|wish|need|expect|like|see|note|follow (?:these|the|this)|try|also|do take|refer|read|just|now|first|optionally|usually|already|remember that|bear|get|see|find|notice|hesitate|forget|obtain|receive|end up)\b/i.test(
-      action,
-    ) &&
+    !NO_STEP.test(action) &&
     !/[:`{}<>=|$[\]]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action) &&
     !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|as|so|determine|if|when)$/i.test(action)
   );

@@ -2,11 +2,20 @@ import { shortHash } from '../../../document/id';
 import type { Claim } from '../../../knowledge';
 import { writtenLike } from '../../../language/en/quantities';
 import type { Candidate, QuestionForm, QuestionMatter } from '../form';
+import { anyOf } from '../../../language/phrases';
 
-const NOT_A_LIMIT =
-  /\b(?:about|around|roughly|approximately|nearly|almost|last (?:year|month|week|quarter)|on average|typically|usually|for example|for instance|e\.g\.|such as|version|released|since \d|in (?:19|20)\d\d|one in|once in|most of|tens of|hundreds of)\b/i;
-const LIMITING =
-  /\b(?:at least|at most|up to|no more than|not more than|no less than|no later than|within|less than|more than|fewer than|longer than|later than|maximum|minimum|limit|must|should|may|exceed|only|every|for|after|above|below|under|over|until)\b/i;
+const ROUGHLY = anyOf`
+  about | around | roughly | approximately | nearly | almost | last (?:year|month|week|quarter) | on average
+  typically | usually | for example | for instance | e\.g\. | such as | version | released | since \d
+  in (?:19|20)\d\d | one in | once in | most of | tens of | hundreds of
+`;
+const NOT_A_LIMIT = new RegExp(String.raw`\b${ROUGHLY}\b`, 'i');
+const BOUNDING = anyOf`
+  at least | at most | up to | no more than | not more than | no less than | no later than | within | less than
+  more than | fewer than | longer than | later than | maximum | minimum | limit | must | should | may | exceed
+  only | every | for | after | above | below | under | over | until
+`;
+const LIMITING = new RegExp(String.raw`\b${BOUNDING}\b`, 'i');
 
 /**
  * "Which figure belongs in the gap?": limits, deadlines and amounts. Wrong figures are others of the same unit in the
