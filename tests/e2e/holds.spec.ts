@@ -1,10 +1,10 @@
-import { expect, looksRight, openDemo, saved, served, test } from './app';
+import { expect, looksRight, openDemoArchive, saved, served, test } from './app';
 
 test('what the course holds is counted, and a part that was left out is brought back by key, undone like anything', async ({
   page,
   app,
 }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   await page.keyboard.press('Alt+h');
   await expect(page.getByRole('heading', { name: 'What it holds', exact: true })).toBeVisible();
   await expect(page.getByText('Nothing that the sources say is missing')).toBeVisible();
@@ -37,7 +37,7 @@ test('a drafted outline says what it leaves out for want of room, and the source
   page,
   app,
 }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   await page.keyboard.press('Alt+1');
   await page.locator('#b-minutes').fill('20');
   await page.locator('#b-minutes').press('Tab');

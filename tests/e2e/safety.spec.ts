@@ -84,6 +84,8 @@ test('sign-in by password works, wrong ones are counted, and signing out ends it
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
   expect(await page.evaluate(async () => (await fetch('/api/courses')).status)).toBe(401);
+  await page.getByRole('button', { name: 'Ines Marlow' }).click();
+  await expect(page.getByRole('heading', { name: 'Courses' })).toBeVisible();
 });
 
 test('without a demo the first to come owns the installation, and nobody comes in by a click', async ({ page }) => {

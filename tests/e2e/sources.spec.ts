@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { enter, expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
+import { enter, expect, looksRight, newCourse, openDemo, openDemoArchive, saved, served, test } from './app';
 
 test('from documents to a drafted lesson: the whole way once', async ({ page, app }) => {
   test.setTimeout(120_000);
@@ -75,7 +75,7 @@ test('a source taken off leaves the text, and says so where its evidence is', as
 });
 
 test('offers are taken and refused by key', async ({ page, app }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   await page.keyboard.press('Alt+5');
   const offers = page.locator('[data-card]');
   await expect(offers.first()).toBeVisible();
@@ -93,7 +93,7 @@ test('offers are taken and refused by key', async ({ page, app }) => {
 });
 
 test('a course goes out as an archive and comes in again', async ({ page, app }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   const before = (await served(page)).course;
   const bytes = await page.evaluate(
     async (id) => Array.from(new Uint8Array(await (await fetch(`/api/courses/${id}/archive`)).arrayBuffer())),
@@ -113,7 +113,7 @@ test('sources that contradict each other are shown side by side, settled by thei
   page,
   app,
 }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   await page.keyboard.press('Alt+2');
   const place = page.getByRole('region', { name: 'Where the sources contradict each other' });
   await expect(place).toContainText('within two opening days');
@@ -146,7 +146,7 @@ test('a link is fetched, cleaned, and fetched again', async ({ page, app }) => {
 });
 
 test('a newer version of a source says what changed, and what of the course stood on it', async ({ page, app }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   await page.keyboard.press('Alt+2');
   const path = join(app.folder, 'coordinators-notes.md');
   const text = readFileSync('demo/files/coordinators-notes.md', 'utf8');
@@ -189,7 +189,7 @@ test('sources are searched, corrected by key, and given another standing; all of
   page,
   app,
 }) => {
-  await openDemo(page, app);
+  await openDemoArchive(page, app);
   await page.keyboard.press('Alt+2');
   await expect(page.getByRole('link', { name: 'Lending Policy' }).first()).toBeVisible();
   await page.getByRole('button', { name: /^Twelve years at the desk is leading/ }).click();
