@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { browserPath } from './scripts/browser.mjs';
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -14,7 +15,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',

@@ -13,6 +13,7 @@ import { hashPassword } from '../server/rights/password';
 import { openInstallation } from '../server/utils/installation';
 import { OPERATION_VERSION } from '../server/desk/courses';
 import { freshId } from '../server/ids';
+import { browserPath } from '../scripts/browser.mjs';
 
 const at = (values: number[], share: number) =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
@@ -103,7 +104,7 @@ const child = spawn(process.execPath, ['.output/server/index.mjs'], {
   stdio: 'ignore',
 });
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: browserPath(),
   args: ['--no-sandbox', '--disable-dev-shm-usage'],
 });
 try {

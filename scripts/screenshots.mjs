@@ -4,6 +4,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { browserPath } from './browser.mjs';
 
 const PORT = '3418';
 const url = `http://127.0.0.1:${PORT}`;
@@ -15,7 +16,7 @@ const server = spawn(process.execPath, ['.output/server/index.mjs'], {
   stdio: 'ignore',
 });
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: browserPath(),
   args: ['--no-sandbox', '--disable-dev-shm-usage'],
 });
 try {

@@ -1,0 +1,2 @@
+export declare const BROWSERS: readonly string[];
+export declare const browserPath: () => string | undefined;
