@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -169,24 +170,23 @@ export async function choose(page: Page, label: string, option: string): Promise
   await page.getByRole('option', { name: option, exact: true }).click();
 }
 
-const DEMO_COURSE = 'Lending tools safely';
+const ARCHIVE = readFileSync('demo/course/lending-tools-safely.uplift.zip');
+const DEMO_COURSE = JSON.parse(strFromU8(unzipSync(ARCHIVE)['course.json'])) as { id: string; title: string };
 
 /** Opens a duplicate of the demo course, the test's own; for somebody who is named the one they were given. */
 export async function openDemo(page: Page, app: App, name?: string): Promise<void> {
   await signIn(page, app, name ?? 'Ines Marlow');
-  const courses = (await (await page.request.get(`${app.url}/api/courses`)).json()) as { id: string; title: string }[];
-  const given = courses.find(({ title }) => title === DEMO_COURSE)!.id;
+  const { id, title } = DEMO_COURSE;
   const made =
-    name === undefined &&
-    (await page.request.post(`${app.url}/api/courses/${given}/copy`, { data: { title: DEMO_COURSE } }));
-  await showOutline(page, app, made ? ((await made.json()) as { id: string }).id : given);
+    name === undefined && (await page.request.post(`${app.url}/api/courses/${id}/copy`, { data: { title } }));
+  await showOutline(page, app, made ? ((await made.json()) as { id: string }).id : id);
 }
 
 /** Opens the demo course out of its archive, so that its sources are of the test's own too. */
 export async function openDemoArchive(page: Page, app: App): Promise<void> {
   await signIn(page, app, 'Ines Marlow');
   const made = await page.request.post(`${app.url}/api/archives`, {
-    data: readFileSync('demo/course/lending-tools-safely.uplift.zip'),
+    data: ARCHIVE,
     headers: { 'content-type': 'application/octet-stream' },
   });
   await showOutline(page, app, ((await made.json()) as { id: string }).id);

@@ -388,6 +388,7 @@ test('a version is looked at, lesson by lesson, before going back to it', async 
   await dialog.getByRole('button', { name: 'Damage' }).click();
   await expect(dialog.locator('ins').filter({ hasText: 'Changed' }).first()).toBeVisible();
   await dialog.getByRole('button', { name: 'Go back to it' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect.poll(() => words(page, 'Damage')).not.toContain('Changed since.');
   await page.keyboard.press('Control+z');
   await expect.poll(() => words(page, 'Damage')).toContain('Changed since.');
