@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="Row extends { id: string }">
 import type { TableColumn } from '@nuxt/ui';
+import type { TableFeature } from '@tanstack/vue-table';
 import type { Directive } from 'vue';
 import type { ListColumn } from './column';
 
@@ -29,10 +30,17 @@ const sorting = defineModel<{ id: string; desc: boolean }[]>('sorting', { defaul
 
 const wordsOf = (row: Row) =>
   (words?.(row) ?? columns.map((column) => column.value?.(row) ?? '').join(' ')).toLowerCase();
-const found = computed(() => {
+// A list anew each time, so that the table need not look into its rows for changes; the one before where all rows are
+// as they were, for drawing hundreds of them again is what takes time here.
+const found = computed<Row[]>((before) => {
   const asked = search.value.trim().toLowerCase();
-  return asked ? rows.filter((row) => wordsOf(row).includes(asked)) : [...rows];
+  const now = asked ? rows.filter((row) => wordsOf(row).includes(asked)) : [...rows];
+  return before?.length === now.length && now.every((row, at) => alike(row, before[at]!)) ? before : now;
 });
+const alike = (a: Row, b: Row) => {
+  const keys = Object.keys(a) as (keyof Row)[];
+  return keys.length === Object.keys(b).length && keys.every((key) => a[key] === b[key]);
+};
 const shape = computed<TableColumn<Row>[]>(() => [
   ...(nameOf ? [{ id: 'choose', enableSorting: false } as TableColumn<Row>] : []),
   ...columns.map((column): TableColumn<Row> => ({
@@ -51,6 +59,11 @@ const selection = computed({
 });
 const columnOf = (key: string) => columns.find((column) => column.key === key)!;
 const arrow = (way: false | string) => (way === 'asc' ? '↑' : way === 'desc' ? '↓' : '');
+/** Nothing is pinned here; the table asks it of each cell, at length, each time it is drawn. */
+const UNPINNED: TableFeature<Row> = {
+  createColumn: (column) => void Object.assign(column, { getIsPinned: () => false }),
+  createRow: (row) => void Object.assign(row, { getIsPinned: () => false }),
+};
 /** Says of a column's head how it is sorted: the table draws the head itself. */
 const vSorted: Directive<HTMLElement, false | 'asc' | 'desc'> = (button, { value }) => {
   const head = button.closest('th');
@@ -66,6 +79,8 @@ const vSorted: Directive<HTMLElement, false | 'asc' | 'desc'> = (button, { value
     :data="found"
     :columns="shape"
     :get-row-id="(row: Row) => row.id"
+    :_features="[UNPINNED]"
+    :watch-options="{ deep: false }"
     :caption="label"
     class="list"
   >

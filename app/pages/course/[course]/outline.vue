@@ -9,7 +9,6 @@ import {
   newModuleBelow,
   placeLessons,
   removeRows,
-  wordObjective,
 } from '~~/core/course/gestures';
 import { placedChecks, type LessonState } from '~~/core/course/course';
 import type { Operation } from '~~/core/course/operations';
@@ -17,13 +16,11 @@ import { useActions } from '~/actions/registry';
 import { rowsOf, type Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
-import { useFigures } from '~/stores/figures';
 import { useProposal } from '~/stores/proposal';
-import { counted, STATES } from '~/words/states';
+import { STATES } from '~/words/states';
 
 const go = useGo();
 const desk = useCourse();
-const figures = useFigures();
 const proposal = useProposal();
 const folded = ref(new Set<string>());
 const withChecks = ref(false);
@@ -45,7 +42,6 @@ const openSlots = computed(() =>
     new Map<string, number>(),
   ),
 );
-const versionName = ref('');
 const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
@@ -66,39 +62,6 @@ const besideLesson = computed(
     desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ??
     desk.lessons[0],
 );
-const checksIn = (row: Extract<Row, { kind: 'lesson' }>) => figures.all.get(row.id)?.checks || '';
-const minutesOf = (row: Row) =>
-  row.kind === 'lesson'
-    ? figures.all.get(row.id)?.minutes
-    : row.kind === 'module'
-      ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0))
-      : '';
-const objective = (row: Extract<Row, { kind: 'lesson' }>) =>
-  desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '';
-
-/** Gives what is typed; where it makes no difference, there is nothing it could meet. */
-const given = (what: string, operations: Operation[], group: string) =>
-  operations.length === 0 || desk.type(what, operations, group);
-/**
- * Words for a field of a row, as they were typed. What stood there when typing began tells whether somebody else was
- * quicker.
- */
-function rename(row: Row, title: string, was: string, group: string) {
-  return desk.type(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], group);
-}
-function purpose(row: Extract<Row, { kind: 'module' }>, words: string, was: string, group: string) {
-  return desk.type(
-    `purpose of “${row.module.title}”`,
-    [{ type: 'set', id: row.id, field: 'purpose', value: words, was }],
-    group,
-  );
-}
-function can(row: Extract<Row, { kind: 'lesson' }>, words: string, was: string, group: string) {
-  const lesson = desk.lessons.find((each) => each.id === row.id);
-  return lesson
-    ? given(`what “${lesson.title}” is for`, wordObjective(desk.course!, lesson, words, freshId('o'), was), group)
-    : true;
-}
 async function focus(id: string | null, part = 'title') {
   current.value = id;
   await nextTick();
@@ -253,21 +216,6 @@ function dragging(event: SortableEvent) {
   const row = shown.value[event.oldDraggableIndex ?? 0];
   if (row && !selected.value.has(row.id)) void select(row.id);
 }
-async function accept() {
-  naming.value = false;
-  await desk.settleAll();
-  await desk.asking(async () => {
-    await api('POST /api/courses/:course/versions', {
-      course: desk.course!.id,
-      body: { name: versionName.value.trim() },
-    });
-    await loadVersions();
-  });
-}
-function nameVersion() {
-  versionName.value = versions.value > 0 ? '' : 'Outline accepted';
-  naming.value = true;
-}
 async function loadVersions() {
   versions.value =
     (await api('GET /api/courses/:course/versions', { course: desk.course!.id }).catch(() => null))?.length ??
@@ -406,7 +354,7 @@ useActions([
         <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{
           proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources'
         }}</UButton>
-        <UButton v-if="desk.lessons.length" @click="nameVersion">Keep as a version</UButton>
+        <UButton v-if="desk.lessons.length" @click="naming = true">Keep as a version</UButton>
       </div>
     </div>
     <div class="sides">
@@ -428,97 +376,18 @@ useActions([
             @start="dragging"
             @end="dropped"
           >
-            <div
+            <OutlineRow
               v-for="row in shown"
               :key="row.id"
-              :data-row="row.id"
-              class="row"
-              :data-node="row.id"
-              :class="[
-                row.kind,
-                { chosen: selected.has(row.id), current: row.id === current, drag: row.kind !== 'check' },
-              ]"
-              role="row"
-              :aria-selected="selected.has(row.id)"
+              :row="row"
+              :chosen="selected.has(row.id)"
+              :current="row.id === current"
+              :folded="folded.has(row.id)"
+              :open="openSlots.get(row.id) ?? 0"
+              @fold="fold(row.id)"
               @focusin="row.kind !== 'check' && current !== row.id && select(row.id)"
               @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)"
-            >
-              <template v-if="row.kind === 'module'">
-                <span role="gridcell" class="title"
-                  ><i class="grip" aria-hidden="true" /><button
-                    type="button"
-                    class="fold"
-                    :aria-expanded="!folded.has(row.id)"
-                    :aria-label="`Fold ${row.module.title}`"
-                    tabindex="-1"
-                    @click="fold(row.id)"
-                  >
-                    {{ folded.has(row.id) ? '+' : '–' }}</button
-                  ><b>{{ row.number }}</b
-                  ><FieldInPlace
-                    :value="row.module.title"
-                    :save="(words, was, group) => rename(row, words, was, group)"
-                    required
-                    data-part="title"
-                    :readonly="!desk.mayEdit"
-                    :aria-label="`Module ${row.number}`"
-                    maxlength="400"
-                /></span>
-                <span role="gridcell" class="can"
-                  ><FieldInPlace
-                    :value="row.module.purpose"
-                    :save="(words, was, group) => purpose(row, words, was, group)"
-                    data-part="purpose"
-                    :readonly="!desk.mayEdit"
-                    placeholder="what this module is for"
-                    :aria-label="`Purpose of ${row.module.title}`"
-                    maxlength="400"
-                /></span>
-                <span role="gridcell" class="number strong">{{ minutesOf(row) }}</span><span role="gridcell" /><span
-                  role="gridcell"
-                />
-              </template>
-              <template v-else-if="row.kind === 'lesson'">
-                <span role="gridcell" class="title"
-                  ><i class="grip" aria-hidden="true" /><FieldInPlace
-                    :value="row.lesson.title"
-                    :save="(words, was, group) => rename(row, words, was, group)"
-                    required
-                    data-part="title"
-                    :readonly="!desk.mayEdit"
-                    aria-label="Lesson"
-                    maxlength="400" /><NuxtLink
-                    class="open"
-                    :to="`/course/${desk.course!.id}/lessons/${row.id}`"
-                    :aria-label="`Open ${row.lesson.title}`"
-                    title="Open the lesson (Ctrl ↵)"
-                    tabindex="-1"
-                    ><UIcon name="i-lucide-arrow-right" /></NuxtLink
-                ></span>
-                <span role="gridcell" class="can"
-                  ><FieldInPlace
-                    :value="objective(row)"
-                    :save="(words, was, group) => can(row, words, was, group)"
-                    data-part="can"
-                    :readonly="!desk.mayEdit"
-                    :placeholder="
-                      openSlots.has(row.id)
-                        ? counted(openSlots.get(row.id)!, ['question open', 'questions open'])
-                        : 'not said yet'
-                    "
-                    :aria-label="`After ${row.lesson.title} the learner can`"
-                    maxlength="600"
-                /></span>
-                <span role="gridcell" class="number">{{ minutesOf(row) }}</span>
-                <span role="gridcell" class="number">{{ checksIn(row) }}</span>
-                <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
-              </template>
-              <template v-else>
-                <span role="gridcell" class="title"
-                  ><i class="post" aria-hidden="true" /><span class="stem">{{ row.stem }}</span></span
-                ><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
-              </template>
-            </div>
+            />
           </VueDraggable>
         </div>
         <p class="foot small quiet">
@@ -550,25 +419,7 @@ useActions([
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
       <OutlinePlanDialog v-model:open="planning" />
       <LazyVersionDialog v-if="looked" v-model:open="looking" />
-      <UModal
-        v-model:open="naming"
-        title="Keep as a version"
-        description="The course as it stands, to go back to by name."
-      >
-        <template #body
-          ><form class="flex gap-2" @submit.prevent="accept">
-            <UInput
-              v-model="versionName"
-              required
-              maxlength="120"
-              autofocus
-              class="flex-1"
-              aria-label="Name of the version"
-              placeholder="Before the second review"
-            /><UButton type="submit" :disabled="!versionName.trim()">Keep</UButton>
-          </form></template
-        >
-      </UModal>
+      <VersionKeepDialog v-model:open="naming" :suggested="versions ? '' : 'Outline accepted'" @kept="loadVersions" />
     </div>
   </div>
 </template>
@@ -591,8 +442,7 @@ useActions([
   overflow-y: auto;
   --columns: minmax(190px, 1fr) minmax(160px, 1fr) 44px 58px 108px;
 }
-.names,
-.row {
+.names {
   display: grid;
   grid-template-columns: var(--columns);
   align-items: center;
@@ -609,100 +459,6 @@ useActions([
   color: var(--ink-2);
   padding: 5px 8px 5px 10px;
   column-gap: 8px;
-}
-.row {
-  min-height: 32px;
-  column-gap: 8px;
-  border-left: 3px solid transparent;
-  padding-left: 5px;
-}
-.row.module {
-  background: var(--paper);
-  min-height: 36px;
-}
-.row.chosen {
-  background: var(--moss-faint);
-}
-.row.current {
-  border-left-color: var(--moss);
-}
-.title {
-  display: flex;
-  align-items: center;
-  gap: 5px;
-  min-width: 0;
-}
-.lesson .title {
-  padding-left: 14px;
-}
-.check .title {
-  padding-left: 34px;
-  gap: 8px;
-  color: var(--ink-2);
-  font-size: 13.5px;
-}
-.stem {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.module .title :deep(input),
-.strong {
-  font-weight: 700;
-}
-.can :deep(input) {
-  color: var(--ink-2);
-  font-size: 13.5px;
-}
-.open {
-  flex: none;
-  display: grid;
-  place-items: center;
-  width: 24px;
-  height: 24px;
-  color: var(--ink-3);
-  opacity: 0;
-}
-.row:hover .open,
-.row.current .open,
-.open:focus-visible {
-  opacity: 1;
-}
-.open:hover {
-  color: var(--sky);
-}
-.grip {
-  width: 8px;
-  height: 16px;
-  flex: none;
-  cursor: grab;
-  background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px;
-  opacity: 0;
-}
-.row:hover .grip {
-  opacity: 0.8;
-}
-.fold {
-  width: 16px;
-  color: var(--ink-2);
-  cursor: pointer;
-}
-.post {
-  width: 7px;
-  height: 14px;
-  flex: none;
-  background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 8px no-repeat;
-  position: relative;
-}
-.post::before {
-  content: '';
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 7px;
-  height: 7px;
-  border: 1px solid var(--ink);
-  background: var(--sheet);
 }
 .foot {
   display: flex;

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { wordObjective } from '~~/core/course/gestures';
+import type { Row } from '~/components/outline/rows';
+import { freshId } from '~/composables/useApi';
+import { useCourse } from '~/stores/course';
+import { useFigures } from '~/stores/figures';
+import { counted } from '~/words/states';
+
+/** A row of the outline: a module, a lesson or a check, with what can be typed in it. */
+const { row } = defineProps<{
+  row: Row;
+  chosen: boolean;
+  current: boolean;
+  folded: boolean;
+  /** Questions that wait for an answer of the lesson. */
+  open: number;
+}>();
+defineEmits<{ fold: [] }>();
+const desk = useCourse();
+const figures = useFigures();
+const checksIn = (lesson: string) => figures.all.get(lesson)?.checks || '';
+const minutes = computed(() =>
+  row.kind === 'lesson'
+    ? figures.all.get(row.id)?.minutes
+    : row.kind === 'module'
+      ? Math.round(row.module.lessons.reduce((sum, lesson) => sum + (figures.all.get(lesson.id)?.minutes ?? 0), 0))
+      : '',
+);
+const objective = computed(() =>
+  row.kind === 'lesson'
+    ? (desk.course!.objectives.find((each) => each.id === row.lesson.objectiveIds[0])?.text ?? '')
+    : '',
+);
+
+/**
+ * Words for a field of the row, as they were typed. What stood there when typing began tells whether somebody else was
+ * quicker.
+ */
+function rename(title: string, was: string, group: string) {
+  return desk.type(`title “${title}”`, [{ type: 'set', id: row.id, field: 'title', value: title, was }], group);
+}
+function purpose(words: string, was: string, group: string) {
+  const module = row.kind === 'module' ? row.module.title : '';
+  return desk.type(`purpose of “${module}”`, [{ type: 'set', id: row.id, field: 'purpose', value: words, was }], group);
+}
+function can(words: string, was: string, group: string) {
+  const lesson = desk.lessons.find((each) => each.id === row.id);
+  if (!lesson) return true;
+  const operations = wordObjective(desk.course!, lesson, words, freshId('o'), was);
+  // Where it makes no difference, there is nothing it could meet.
+  return operations.length === 0 || desk.type(`what “${lesson.title}” is for`, operations, group);
+}
+</script>
+
+<template>
+  <div
+    :data-row="row.id"
+    :data-node="row.id"
+    class="row"
+    :class="[row.kind, { chosen, current, drag: row.kind !== 'check' }]"
+    role="row"
+    :aria-selected="chosen"
+  >
+    <template v-if="row.kind === 'module'">
+      <span role="gridcell" class="title"
+        ><i class="grip" aria-hidden="true" /><button
+          type="button"
+          class="fold"
+          :aria-expanded="!folded"
+          :aria-label="`Fold ${row.module.title}`"
+          tabindex="-1"
+          @click="$emit('fold')"
+        >
+          {{ folded ? '+' : '–' }}</button
+        ><b>{{ row.number }}</b
+        ><FieldInPlace
+          :value="row.module.title"
+          :save="rename"
+          required
+          data-part="title"
+          :readonly="!desk.mayEdit"
+          :aria-label="`Module ${row.number}`"
+          maxlength="400"
+      /></span>
+      <span role="gridcell" class="can"
+        ><FieldInPlace
+          :value="row.module.purpose"
+          :save="purpose"
+          data-part="purpose"
+          :readonly="!desk.mayEdit"
+          placeholder="what this module is for"
+          :aria-label="`Purpose of ${row.module.title}`"
+          maxlength="400"
+      /></span>
+      <span role="gridcell" class="number strong">{{ minutes }}</span><span role="gridcell" /><span role="gridcell" />
+    </template>
+    <template v-else-if="row.kind === 'lesson'">
+      <span role="gridcell" class="title"
+        ><i class="grip" aria-hidden="true" /><FieldInPlace
+          :value="row.lesson.title"
+          :save="rename"
+          required
+          data-part="title"
+          :readonly="!desk.mayEdit"
+          aria-label="Lesson"
+          maxlength="400" /><NuxtLink
+          class="open"
+          :to="`/course/${desk.course!.id}/lessons/${row.id}`"
+          :aria-label="`Open ${row.lesson.title}`"
+          title="Open the lesson (Ctrl ↵)"
+          tabindex="-1"
+          ><UIcon name="i-lucide-arrow-right" /></NuxtLink
+      ></span>
+      <span role="gridcell" class="can"
+        ><FieldInPlace
+          :value="objective"
+          :save="can"
+          data-part="can"
+          :readonly="!desk.mayEdit"
+          :placeholder="open ? counted(open, ['question open', 'questions open']) : 'not said yet'"
+          :aria-label="`After ${row.lesson.title} the learner can`"
+          maxlength="600"
+      /></span>
+      <span role="gridcell" class="number">{{ minutes }}</span>
+      <span role="gridcell" class="number">{{ checksIn(row.id) }}</span>
+      <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
+    </template>
+    <template v-else>
+      <span role="gridcell" class="title"
+        ><i class="post" aria-hidden="true" /><span class="stem">{{ row.stem }}</span></span
+      ><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: var(--columns);
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  padding-right: 8px;
+  min-height: 32px;
+  column-gap: 8px;
+  border-left: 3px solid transparent;
+  padding-left: 5px;
+}
+.row.module {
+  background: var(--paper);
+  min-height: 36px;
+}
+.row.chosen {
+  background: var(--moss-faint);
+}
+.row.current {
+  border-left-color: var(--moss);
+}
+.title {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  min-width: 0;
+}
+.lesson .title {
+  padding-left: 14px;
+}
+.check .title {
+  padding-left: 34px;
+  gap: 8px;
+  color: var(--ink-2);
+  font-size: 13.5px;
+}
+.stem {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.module .title :deep(input),
+.strong {
+  font-weight: 700;
+}
+.can :deep(input) {
+  color: var(--ink-2);
+  font-size: 13.5px;
+}
+.open {
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  color: var(--ink-3);
+  opacity: 0;
+}
+.row:hover .open,
+.row.current .open,
+.open:focus-visible {
+  opacity: 1;
+}
+.open:hover {
+  color: var(--sky);
+}
+.grip {
+  width: 8px;
+  height: 16px;
+  flex: none;
+  cursor: grab;
+  background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px;
+  opacity: 0;
+}
+.row:hover .grip {
+  opacity: 0.8;
+}
+.fold {
+  width: 16px;
+  color: var(--ink-2);
+  cursor: pointer;
+}
+.post {
+  width: 7px;
+  height: 14px;
+  flex: none;
+  background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 8px no-repeat;
+  position: relative;
+}
+.post::before {
+  content: '';
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 7px;
+  height: 7px;
+  border: 1px solid var(--ink);
+  background: var(--sheet);
+}
+</style>
