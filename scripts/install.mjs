@@ -33,11 +33,14 @@ export function installBrowser() {
     throw new Error(`No browser could be installed: the tests of the screens need ${BROWSERS.join(' or ')}.`);
 }
 
+/** Where a browser is there already, a better one is neither waited for long nor asked a password for. */
 function apt(...args) {
-  const [command, ...rest] = [...(process.getuid?.() === 0 ? [] : ['sudo', '-n']), 'apt-get', ...args];
+  const spare = browserPath() !== undefined;
+  const sudo = process.getuid?.() === 0 ? [] : spare ? ['sudo', '-n'] : ['sudo'];
+  const [command, ...rest] = [...sudo, 'apt-get', ...args];
   spawnSync(command, rest, {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    timeout: 240_000,
+    ...(spare && { timeout: 120_000 }),
   });
 }
