@@ -10,7 +10,7 @@ const check = computed(() => desk.course?.checks.find((each) => each.id === prop
 
 <template>
   <NodeViewWrapper class="place" contenteditable="false">
-    <i class="post" aria-hidden="true" />
+    <PathPost class="post" :width="9" :height="22" />
     <CheckCard v-if="check" :check="check" />
     <p v-else class="small quiet">This check is not in the course any more.</p>
   </NodeViewWrapper>
@@ -30,20 +30,6 @@ const check = computed(() => desk.course?.checks.find((each) => each.id === prop
   font-size: 14.5px;
 }
 .post {
-  width: 9px;
-  height: 22px;
   margin-top: 4px;
-  background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 13px no-repeat;
-  position: relative;
-}
-.post::before {
-  content: '';
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 9px;
-  height: 9px;
-  border: 1px solid var(--ink);
-  background: var(--sheet);
 }
 </style>

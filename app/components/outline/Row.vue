@@ -127,7 +127,7 @@ function can(words: string, was: string, group: string) {
     </template>
     <template v-else>
       <span role="gridcell" class="title"
-        ><i class="post" aria-hidden="true" /><span class="stem">{{ row.stem }}</span></span
+        ><PathPost :width="7" :height="14" /><span class="stem">{{ row.stem }}</span></span
       ><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
     </template>
   </div>
@@ -215,22 +215,5 @@ function can(words: string, was: string, group: string) {
   width: 16px;
   color: var(--ink-2);
   cursor: pointer;
-}
-.post {
-  width: 7px;
-  height: 14px;
-  flex: none;
-  background: linear-gradient(var(--ink), var(--ink)) center bottom / 1px 8px no-repeat;
-  position: relative;
-}
-.post::before {
-  content: '';
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 7px;
-  height: 7px;
-  border: 1px solid var(--ink);
-  background: var(--sheet);
 }
 </style>
