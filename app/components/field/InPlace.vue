@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useTextareaAutosize, useTimeoutFn } from '@vueuse/core';
+import { useEventListener, useTextareaAutosize, useTimeoutFn } from '@vueuse/core';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 
@@ -50,7 +50,9 @@ let giving = false;
 let here = false;
 const box = ref<HTMLInputElement | HTMLTextAreaElement | null>(null);
 const area = computed(() => (props.lines ? (box.value as HTMLTextAreaElement | null) : null));
-useTextareaAutosize({ element: area as never, input: text });
+const { triggerResize } = useTextareaAutosize({ element: area as never, input: text });
+// Measured before its letters have come, a line may look like two.
+useEventListener(() => (area.value ? document.fonts : null), 'loadingdone', triggerResize);
 const { start: giveSoon, stop } = useTimeoutFn(give, REST, { immediate: false });
 
 function typed(event: Event) {
