@@ -16,7 +16,8 @@ export function serveTasks<Tasks extends TaskTable<Tasks>>(run: {
           ? { number, ok: false, problem: error.problem }
           : { number, ok: false, fault: (error as Error).stack ?? String(error) };
     }
-    process.send!(answer);
+    // Whoever asked may be gone: then nobody waits for it, and the worker goes as well.
+    process.send!(answer, undefined, undefined, (lost) => lost && process.exit());
   });
   // A server that was killed leaves no worker behind.
   process.on('disconnect', () => process.exit());
