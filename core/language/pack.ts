@@ -236,4 +236,6 @@ export interface Labels {
   opening: string;
   /** Titles of modules by the moment of the work, where the sources give none. */
   moments: Record<'before' | 'doing' | 'more' | 'trouble' | 'after', string>;
+  /** What is asked besides the subjects that a page of questions has. */
+  moreQuestions: string;
 }

@@ -68,7 +68,7 @@ export function draftOutline(
   const unitOf = new Map(
     matter.flatMap(({ units }) => units.flatMap((unit) => unit.passages.map((id) => [id, unit] as const))),
   );
-  groups = groupSmall(groups, title, lead, (id) => unitOf.get(id)!);
+  groups = groupSmall(groups, title, lead, terms, (id) => unitOf.get(id)!);
   groups = fitCounts(groups, brief.size, lead, dropped, notices);
   for (const { pack, source } of sources)
     if (!pack.understands)

@@ -1,7 +1,8 @@
-import type { Knowledge } from '../knowledge';
+import type { Knowledge, Term } from '../knowledge';
 import type { Unit } from '../unit/unit';
 import { passagesOf, type Scope } from './scope';
 import type { ScopeGroup } from './scopes';
+import { bySubject } from './subjects';
 import { anyOf } from '../language/phrases';
 
 /** The moments of a work that lessons are about; a module each, where a document has no parts of its own. */
@@ -35,26 +36,42 @@ const TITLED: [Moment, RegExp][] = [
 ];
 /** A moment with fewer words is no module of its own. */
 const SMALLEST = 180;
-/** From this share of questions among its titles on a text is a page of them. */
+/** Somebody who tells what goes wrong: "When I run it, it says ...". */
+const TELLS = new RegExp(
+  String.raw`(?<![\p{L}])${anyOf`i | my | we | our | ich | mein\p{L}* | je | mon | ma | mes | yo | mi | mis`}(?![\p{L}])`,
+  'iu',
+);
+/** From this share of titles that ask, or tell of a trouble, on a text is a page of questions. */
 const QUESTIONS = 0.6;
+/** So many questions are grouped by what they are about. */
+const MANY_QUESTIONS = 13;
 /** A module has at most so many lessons; more are several modules. */
 const MOST = 18;
 
 /**
  * Groups the lessons of a document without parts of its own by the moment they are about: what to know before, the
  * work, when something goes wrong, and what comes after. Within a moment the order stays. One group, under the course's
- * title, where that gives but one module.
+ * title, where that gives but one module. A page of questions or troubles has no moments ("Why do I get an error?" is
+ * nothing to know before): many of them are grouped by what they are about.
  */
 export function byMoment(
   scopes: readonly Scope[],
   courseTitle: string,
   knowledge: Knowledge,
+  terms: readonly Term[],
   unitOf: (passageId: string) => Unit,
 ): ScopeGroup[] {
   const { labels } = knowledge.pack;
-  // A page of questions has no moments: "Why do I get an error?" is nothing to know before.
-  if (scopes.filter(({ title }) => /[?？]$/.test(title)).length >= scopes.length * QUESTIONS)
-    return [{ title: courseTitle, scopes: [...scopes] }];
+  if (scopes.filter(({ title }) => /[?？]$/.test(title) || TELLS.test(title)).length >= scopes.length * QUESTIONS)
+    return scopes.length < MANY_QUESTIONS
+      ? [{ title: courseTitle, scopes: [...scopes] }]
+      : bySubject(scopes, {
+          knowledge,
+          terms,
+          courseTitle,
+          restTitle: labels.moreQuestions,
+          notSubject: new RegExp(String.raw`^${TROUBLE_TITLES}$`, 'i'),
+        });
   const moments = scopes.map((scope, at) => momentOf(scope, at / Math.max(1, scopes.length - 1), unitOf));
   const groups = MOMENTS.map((moment) => ({ moment, scopes: scopes.filter((_, at) => moments[at] === moment) })).filter(
     (group) => group.scopes.length > 0,

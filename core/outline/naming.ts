@@ -54,7 +54,7 @@ export function markingTerms(parts: readonly ScopeSection[], knowledge: Knowledg
 }
 
 /** Whether a term ends in the name of a thing, and not in a sound or a verb. */
-function namesThing(label: string, { pack }: Knowledge): boolean {
+export function namesThing(label: string, { pack }: Knowledge): boolean {
   if (!pack.tags) return true;
   return !pack.hesitations?.(label).length && /^(?:NOUN|PROPN)$/.test(pack.tags(`the ${label}`).at(-1)?.tag ?? '');
 }

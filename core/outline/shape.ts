@@ -1,5 +1,5 @@
 import type { Brief } from '../course/course';
-import type { Knowledge } from '../knowledge';
+import type { Knowledge, Term } from '../knowledge';
 import type { Unit } from '../unit/unit';
 import { byMoment } from './moments';
 import type { OutlineProposal } from './proposal';
@@ -40,6 +40,7 @@ export function groupSmall(
   groups: readonly ScopeGroup[],
   courseTitle: string,
   knowledge: Knowledge,
+  terms: readonly Term[],
   unitOf: (passageId: string) => Unit,
 ): ScopeGroup[] {
   const small = groups.filter((group) => group.scopes.length === 1 || words(group) < SMALL_MODULE);
@@ -52,6 +53,7 @@ export function groupSmall(
       withoutTiny({ title: courseTitle, scopes: groups.flatMap((group) => group.scopes) }, knowledge).scopes,
       courseTitle,
       knowledge,
+      terms,
       unitOf,
     );
   const joined = [...groups];

@@ -156,6 +156,37 @@ describe('outlines', () => {
     expect(titles(drafted)).toEqual([['Course', ...asked]]);
   });
 
+  it('group many troubles told by people by the things that their titles name, whatever the order, and keep each', async () => {
+    const troubles = [
+      ['I cannot open the scanner drawer', 'scanner'],
+      ['The badge I got opens no door', 'badge'],
+      ['My scanner shows a red light', 'scanner'],
+      ['Why is my parcel still in the hall?', 'parcel'],
+      ['I lost my badge on the way', 'badge'],
+      ['The scanner I borrowed beeps twice', 'scanner'],
+      ['My parcel arrived wet', 'parcel'],
+      ['When I scan a parcel nothing happens', 'parcel'],
+      ['Where do I leave my coat?', 'coat'],
+      ['My badge is bent', 'badge'],
+      ['How do I charge the scanner?', 'scanner'],
+      ['I opened a parcel for somebody else', 'parcel'],
+      ['Who signs my timesheet?', 'timesheet'],
+      ['I need a second badge', 'badge'],
+    ];
+    const drafted = outline(aBrief(), [
+      await knowing(`# Help\n\n${troubles.map(([title, about]) => `## ${title}\n\n${words(60, about)}\n`).join('\n')}`),
+    ]);
+    const modules = titles(drafted);
+    expect(modules.map(([title]) => title)).toEqual(['Scanner', 'Badge', 'Parcel', 'More questions']);
+    expect(modules[1].slice(1)).toEqual([
+      'The badge I got opens no door',
+      'I lost my badge on the way',
+      'My badge is bent',
+      'I need a second badge',
+    ]);
+    expect(modules.flatMap(([, ...lessons]) => lessons).sort()).toEqual(troubles.map(([title]) => title).sort());
+  });
+
   it('cut two long runs of terms between them, the line over the second with it, and call them by their first and last', async () => {
     const run = (letter: string) =>
       Array.from({ length: 12 }, (_, at) => `${letter}${'abcdefghijkl'[at]}mos\n: ${words(60, `${letter}${at}`)}`).join(

@@ -15,6 +15,7 @@ const LABELS: Record<string, Labels> = {
     stepByStep: 'Step by step',
     opening: 'What it is about',
     asked: 'Questions people ask',
+    moreQuestions: 'More questions',
   },
   de: {
     language: 'de',
@@ -30,6 +31,7 @@ const LABELS: Record<string, Labels> = {
     stepByStep: 'Schritt für Schritt',
     opening: 'Worum es geht',
     asked: 'Was gefragt wird',
+    moreQuestions: 'Weitere Fragen',
   },
   fr: {
     language: 'fr',
@@ -45,6 +47,7 @@ const LABELS: Record<string, Labels> = {
     stepByStep: 'Étape par étape',
     opening: 'De quoi il s’agit',
     asked: 'Questions posées',
+    moreQuestions: 'Autres questions',
   },
   es: {
     language: 'es',
@@ -60,6 +63,7 @@ const LABELS: Record<string, Labels> = {
     stepByStep: 'Paso a paso',
     opening: 'De qué se trata',
     asked: 'Lo que se pregunta',
+    moreQuestions: 'Más preguntas',
   },
 };
 
