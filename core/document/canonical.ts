@@ -24,12 +24,10 @@ export function sameData(a: unknown, b: unknown): boolean {
 }
 
 function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
   if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .filter(([, part]) => part !== undefined)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([key, part]) => [key, sorted(part)]),
-  );
+  if (Array.isArray(value)) return value.map(sorted);
+  const own = value as Record<string, unknown>;
+  const result: Record<string, unknown> = {};
+  for (const key of Object.keys(own).sort()) if (own[key] !== undefined) result[key] = sorted(own[key]);
+  return result;
 }

@@ -93,6 +93,8 @@ describe('what a claim must not be missed for', () => {
     ['You must report the loss within two days.', 'deadline'],
     ['You must lock the door unless the desk lead stays.', 'exception'],
     ['You must call the fire brigade in an emergency.', 'emergency'],
+    ['Il faut évacuer la salle.', 'emergency'],
+    ['ÉVACUEZ LA SALLE.', 'emergency'],
   ])('%s: %s', async (text, facet) => {
     const { claims, pack } = await knowing(`# A\n\n## B\n\n${text}\n`);
     expect([...claims.flatMap((claim) => facetsOf(claim, pack)), ...facetsOfText(text, pack)]).toContain(facet);
