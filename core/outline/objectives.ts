@@ -2,6 +2,7 @@ import type { Objective } from '../course/course';
 import { idFrom } from '../document/id';
 import type { PassageRange } from '../document/rich-text';
 import type { Claim, Knowledge } from '../knowledge';
+import { namesIn, withNames } from '../knowledge/names';
 import { isGenericTitle } from '../language/boilerplate';
 import type { ObjectiveWording, ObjectiveWords } from '../language/pack';
 import type { Passage } from '../source/source';
@@ -37,7 +38,7 @@ export function lessonObjectives(
     ...fromSteps(claims, title, knowledge, wording),
     ...fromConditions(rules, new Set(passages.filter(isSpoken).map((passage) => passage.id)), wording),
     ...fromTables(passages, wording),
-    ...fromTerms(claims, passages, wording),
+    ...fromTerms(claims, passages, title, wording),
   ];
   const found = telling.filter((candidate) => candidate.words);
   const listed = new Set(passages.filter((passage) => passage.list).map((passage) => passage.id));
@@ -51,18 +52,33 @@ export function lessonObjectives(
   if (found.length === 0 && title !== knowledge.pack.labels.opening) {
     const figures = claims.filter((claim) => claim.kind === 'figure');
     if (figures.length >= 3) found.push({ words: wording.fromTitle(title, 'figures'), evidence: evidenceOf(figures) });
-    else if (rules.length >= 2 || /[?？]$/.test(title))
-      found.push({
-        words: wording.fromTitle(title, 'rules'),
-        evidence: evidenceOf(rules.length > 0 ? rules : claims.slice(0, 1)),
-      });
+    else {
+      // A question or a trouble is answered, and an order carried out, whether or not rules are found in what says how.
+      const words = wording.fromTitle(title, 'rules');
+      if (words && (rules.length >= 2 || /[?？]$/.test(title) || words.verb === 'carry-out'))
+        found.push({
+          words,
+          evidence: claims.length > 0 ? evidenceOf(rules.length > 0 ? rules : claims.slice(0, 1)) : opening(passages),
+        });
+    }
   }
+  const names = namesIn(knowledge);
   const seen = new Set<string>();
   return found
     .flatMap(({ words, evidence }) => {
       if (!words || seen.has(words.object) || (words.condition && seen.has(words.condition))) return [];
       seen.add(words.object === 'what to do' ? words.condition! : words.object);
-      return [{ id: idFrom('o', lessonId, words.text), ...words, evidence }];
+      const text = withNames(words.text, names);
+      return [
+        {
+          id: idFrom('o', lessonId, text),
+          ...words,
+          object: withNames(words.object, names),
+          ...(words.condition !== undefined && { condition: withNames(words.condition, names) }),
+          text,
+          evidence,
+        },
+      ];
     })
     .slice(0, MOST);
 }
@@ -128,8 +144,16 @@ function fromTables(passages: readonly Passage[], wording: ObjectiveWording): Ca
   return made.slice(0, 1);
 }
 
-/** Terms that stand under one heading, to be told apart; what a speaker calls something is none. */
-function fromTerms(claims: readonly Claim[], passages: readonly Passage[], wording: ObjectiveWording): Candidate[] {
+/**
+ * Terms that stand under one heading, to be told apart; what a speaker calls something is none, and one term no aim of a
+ * lesson that is called by what is done with it ("Configuring Dovecot").
+ */
+function fromTerms(
+  claims: readonly Claim[],
+  passages: readonly Passage[],
+  title: string,
+  wording: ObjectiveWording,
+): Candidate[] {
   const byId = new Map(passages.map((passage) => [passage.id, passage]));
   const placeOf = (claim: Claim) => byId.get(claim.ranges[0].id)?.locator.path.join('/');
   const terms = claims.filter((claim) => {
@@ -143,6 +167,8 @@ function fromTerms(claims: readonly Claim[], passages: readonly Passage[], wordi
     )
     .slice(0, MOST_TERMS);
   if (named.length === 0) return [];
+  const [{ term }] = named;
+  if (named.length === 1 && title.includes(term!) && wording.fromTitle(title, 'rules')?.verb === 'carry-out') return [];
   const words =
     named.length > 1
       ? wording.fromTerms(named.map((claim) => claim.term!))
@@ -168,6 +194,10 @@ function ordersToReader(rules: readonly Claim[]): Claim[] {
     .slice(0, 4)
     .map(({ claim }) => claim);
 }
+
+/** What a lesson begins with, where nothing in it is a claim. */
+const opening = (passages: readonly Passage[]): PassageRange[] =>
+  passages.slice(0, 2).map(({ id, text }) => ({ id, from: 0, to: text.length }));
 
 function evidenceOf(claims: readonly Claim[]): PassageRange[] {
   return claims.slice(0, 5).flatMap((claim) => claim.ranges);

@@ -309,6 +309,18 @@ describe('wording', () => {
       'Carry out the steps of closing the kitchen',
       pack.objectives!.fromTitle('What are the steps of closing the kitchen, from the first to the last?', 'steps'),
     ],
+    ['Build Dovecot SASL support', pack.objectives!.fromTitle('Building Dovecot SASL support', 'rules')],
+    ['Use Cyrus SASL version 2', pack.objectives!.fromTitle('Using Cyrus SASL version 2', 'rules')],
+    ['Charge the scanner overnight', pack.objectives!.fromTitle('How can I charge the scanner overnight?', 'rules')],
+    [
+      'Place the file in the second folder',
+      pack.objectives!.fromTitle('I want to place the file in the second folder', 'rules'),
+    ],
+    ['Answer “May I keep a drill?”', pack.objectives!.fromTitle('May I keep a drill?', 'rules')],
+    [
+      'Put right “My badge opens no door, it says ‘unknown’”',
+      pack.objectives!.fromTitle('My badge opens no door, it says "unknown"', 'rules'),
+    ],
     ['Carry out the upgrade procedure', pack.objectives!.fromTitle('Upgrade procedure', 'steps')],
     ['Apply the rules for the upgrade procedure', pack.objectives!.fromTitle('Upgrade procedure', 'rules')],
     ['Apply the rules for build dependencies', pack.objectives!.fromTitle('Build dependencies', 'rules')],
@@ -360,6 +372,11 @@ describe('wording', () => {
     pack.objectives!.fromCondition('After the freeze has begun'),
     pack.objectives!.fromCondition('If your assessment is older'),
     pack.objectives!.fromCondition('If the street is there'),
+    pack.objectives!.fromCondition('when posting logs to a list'),
+    pack.objectives!.fromTitle('What I would do with a wet corner', 'rules'),
+    pack.objectives!.fromTitle('My first winter at the garden', 'rules'),
+    pack.objectives!.fromTitle('When I run it I get the following error', 'rules'),
+    pack.objectives!.fromTitle('Tell me how I find you', 'rules'),
   ])('nothing rather than a bad sentence', (words) => expect(words).toBeUndefined());
 
   it.each([

@@ -124,6 +124,8 @@ function fromTitle(
   kind: 'steps' | 'rules' | 'definitions' | 'figures' | 'other',
 ): ObjectiveWords | undefined {
   const bare = inSentenceCase(title.replace(/[?.!]+$/, ''), words);
+  const own = ownQuestion(title, words);
+  if (own && kind !== 'steps') return own;
   // What is put to somebody who tells, or breaks off, names nothing to learn.
   if (/\b(?:me|my|I|you)\b/i.test(title) || /^(?:how|what|which) \w+\?$/i.test(title)) return undefined;
   const asked = kind === 'steps' ? /^what are the steps (?:of|for|to|in) ([^,?]{4,70})/i.exec(title) : null;
@@ -211,6 +213,42 @@ function fromTitle(
   }
 }
 
+const TROUBLE_WORDS = anyOf`
+  not | never | no | nothing | nobody | cannot | can['’]t | \w+n['’]t | but | error | errors | fault | fail\w* | wrong
+  broken | lost | stolen | missing | stuck | damaged | late | refus\w* | unable | too
+`;
+/** What somebody tells is a trouble, and no story, by what it denies or by the case it names: "When I scan, ...". */
+const TELLS_TROUBLE = new RegExp(String.raw`^(?:when|if|after|every time|whenever) |\b${TROUBLE_WORDS}\b`, 'i');
+/** A trouble that breaks off before what is shown below it: "I get the following error". */
+const BREAKS_OFF = /\b(?:get|gives?|says?|see|shows?|following|error|message)\W*$/i;
+
+/**
+ * What somebody with a question or a trouble says of themselves: "How can I change a PIN?" is something to do, any
+ * other question of theirs is to be answered, and "My card does not open the gate" put right.
+ */
+function ownQuestion(title: string, words: WordList): ObjectiveWords | undefined {
+  if (!/\b(?:I|[Mm]y|[Ww]e|[Oo]ur)\b/.test(title) || /\b(?:you|your)\b|^tell me\b|[“”]/i.test(title)) return undefined;
+  const said = title.trim();
+  const how = /^how (?:can|do|should|may|could|must) (?:I|we) (\S+ .{3,80}?)\?$/i.exec(said);
+  if (how && words.isVerb(/^\S+/.exec(how[1])![0]) && !LEANS.test(how[1]) && !/\b(?:me|my|I|we|our)\b/.test(how[1]))
+    return { verb: 'carry-out', level: 'apply', object: how[1], text: upper(how[1]) };
+  if (QUESTION.test(said)) return { verb: 'explain', level: 'recall', object: said, text: `Answer “${said}”` };
+  const wish = /^I (?:want|need|wish|would like|['’]d like) to (\S+ .{3,80})$/.exec(said);
+  if (wish && words.isVerb(/^\S+/.exec(wish[1])![0]) && !LEANS.test(wish[1]))
+    return { verb: 'carry-out', level: 'apply', object: wish[1], text: upper(wish[1]) };
+  if (
+    /\?$|^(?:what|how|why|where|who|which)\b/i.test(said) ||
+    said.length > 90 ||
+    BREAKS_OFF.test(said) ||
+    !TELLS_TROUBLE.test(said)
+  )
+    return undefined;
+  return { verb: 'carry-out', level: 'apply', object: said, text: `Put right “${quotedInside(said)}”` };
+}
+
+/** Marks of quotation within others. */
+const quotedInside = (text: string): string => text.replace(/"([^"]*)"/g, '‘$1’').replace(/[.!]+$/, '');
+
 /** "a journey is delayed …" under "if" -> decide what to do. */
 function fromCondition(condition: string): ObjectiveWords | undefined {
   const bare = condition.replace(/^(if|when|whenever|once|in case|where|as soon as)\s+/i, '').replace(/[,\s]+$/, '');
@@ -264,7 +302,9 @@ function inSentenceCase(title: string, words: WordList): string {
   const long = rest.filter((word) => /^\p{L}{4,}/u.test(word));
   if (long.length === 0 || long.filter((word) => /^\p{Lu}/u.test(word)).length < long.length * 0.6) return title;
   const common = (word: string) => /^\p{Lu}\p{Ll}+$/u.test(word) && (words.commonness(word.toLowerCase()) ?? 0) >= 2.5;
-  return [first, ...rest.map((word) => (common(word) ? word.toLowerCase() : word))].join(' ');
+  // "Cyrus SASL" is one name.
+  const inName = (at: number) => /^\p{Lu}{2}/u.test(rest[at + 1] ?? '');
+  return [first, ...rest.map((word, at) => (common(word) && !inName(at) ? word.toLowerCase() : word))].join(' ');
 }
 
 /**
@@ -277,7 +317,8 @@ function asOrder(title: string, words: WordList): string | undefined {
   if (!verb || rest.length === 0 || rest[0] === 'of' || rest[0] === 'and') return undefined;
   if (
     (words.isNoun(first.toLowerCase()) || words.isAdjective(first.toLowerCase())) &&
-    !/^(?:the|an?|your|our|all|any|each|every|for|up|out|off|with|to)$/i.test(rest[0])
+    !/^(?:the|an?|your|our|all|any|each|every|for|up|out|off|with|to)$/i.test(rest[0]) &&
+    !isName(rest, words)
   )
     return undefined;
   const said = rest.map((word, at) =>
@@ -285,6 +326,11 @@ function asOrder(title: string, words: WordList): string | undefined {
   );
   return upper([verb, ...said].join(' '));
 }
+
+/** "SASL", "Dovecot": what stands behind a word in -ing as a name is what it is done to. */
+const isName = ([word, next = '']: readonly string[], words: WordList): boolean =>
+  /^\p{Lu}{2}/u.test(word) ||
+  (/^\p{Lu}\p{Ll}/u.test(word) && (/^\p{Lu}{2}/u.test(next) || (words.commonness(word.toLowerCase()) ?? 0) < 2.5));
 
 /** The verb of a word in -ing: the most common of the forms it may come from. */
 function verbOf(gerund: string, words: WordList): string | undefined {
@@ -378,6 +424,8 @@ function listed(parts: readonly string[]): string {
   return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 }
 
+const AUXILIARY = /\b(?:is|are|was|were|has|have|had|does|do|did|can|may|must|will|should)\b/i;
+
 /**
  * Objectives in English; `words` tells verbs from nouns, `isClause` whether a title has a verb of its own, `isThing`
  * whether a phrase names a thing.
@@ -390,7 +438,11 @@ export function englishObjectives(
   return {
     fromStepsLeadIn: (leadIn) => fromStepsLeadIn(words, leadIn),
     fromTitle: (title, kind) => fromTitle(words, isClause, title, kind),
-    fromCondition,
+    // "When posting logs": nobody is named who does, and to decide what to do then says little.
+    fromCondition: (condition) =>
+      /^(?:if|when|whenever|once|where) (?!\w+thing\b)\p{Ll}+ing\b/iu.test(condition) && !AUXILIARY.test(condition)
+        ? undefined
+        : fromCondition(condition),
     fromTerm: (term, plural) => fromTerm(words, term, plural),
     fromTerms,
     fromTable: (header) => fromTable(isThing, header),
