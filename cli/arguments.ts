@@ -1,3 +1,4 @@
+import { existsSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkBriefInput, type BriefInput } from '../server/inputs/brief';
 import { PACKAGE_FORMATS, type PackageFormat } from '../core/learning/packages';
@@ -12,6 +13,10 @@ export interface Arguments {
   sources: string[];
   out?: string;
   brief: BriefInput;
+  /** A file with the author's own outline: held against the sources instead of drafting one. */
+  outline?: string;
+  /** A file with an outline to lay beside the drafted one. */
+  compare?: string;
   formats: ('archive' | PackageFormat)[];
   rules: Rules;
   keepGoing: boolean;
@@ -27,6 +32,9 @@ export const HELP = `uplift: sources in, a course out.
 A SOURCE is a file (docx, odt, rtf, pdf, epub, pptx, odp, xlsx, ods, csv, html, md, txt,
 vtt, srt), a zip of these, or a folder of HTML pages.
 
+  --brief FILE       a brief as JSON; what else is said on the line goes before it
+  --outline FILE     your own outline (txt, md, csv, xlsx, opml): what the sources say goes into its lessons
+  --compare FILE     for outline: an outline of yours beside the drafted one, row by row
   --title T          the course's title; otherwise the leading source's
   --audience A       for whom it is
   --known TERMS      what they know already, with commas between: left out or recalled in a line
@@ -71,7 +79,10 @@ export function readArguments(argv: readonly string[]): Arguments | 'help' {
     throw new UseError(
       `There is no format "${unknown}"; there are ${known.all.slice(0, -1).join(', ')} and ${known.all.at(-1)}.`,
     );
+  if (values.compare !== undefined && command !== 'outline')
+    throw new UseError('--compare belongs to "uplift outline".');
   const checked = checkBriefInput({
+    ...briefIn(values.brief),
     ...(values.title !== undefined && { title: values.title }),
     ...(values.audience !== undefined && { audience: values.audience }),
     ...(values.known !== undefined && {
@@ -82,7 +93,7 @@ export function readArguments(argv: readonly string[]): Arguments | 'help' {
     }),
     ...(values.language !== undefined && { language: values.language }),
     ...numbers(values, ['minutes', 'modules', 'lessons', 'questions']),
-    sourcesOnly: values['sources-only'] ?? false,
+    ...(values['sources-only'] && { sourcesOnly: true }),
   });
   if (!checked.ok) throw new UseError(say({ ...checked.problem, place: `--${checked.problem.place}` }));
   return {
@@ -90,10 +101,25 @@ export function readArguments(argv: readonly string[]): Arguments | 'help' {
     sources: positionals,
     ...(values.out && { out: values.out }),
     brief: checked.input,
+    ...(values.outline !== undefined && { outline: values.outline }),
+    ...(values.compare !== undefined && { compare: values.compare }),
     formats: formats as Arguments['formats'],
     rules: rulesOf(values),
     keepGoing: values['keep-going'] ?? false,
   };
+}
+
+/** A brief out of a file; its form is judged with what else was said. */
+function briefIn(file: string | undefined): Record<string, unknown> {
+  if (file === undefined) return {};
+  if (!existsSync(file)) throw new UseError(`There is no file "${file}".`);
+  try {
+    const said: unknown = JSON.parse(readFileSync(file, 'utf8'));
+    if (said !== null && typeof said === 'object' && !Array.isArray(said)) return said as Record<string, unknown>;
+  } catch {
+    // Said below: whatever is wrong with it, it is no brief.
+  }
+  throw new UseError(`"${file}" is no brief: it holds no JSON object.`);
 }
 
 const FORMATS = {
@@ -134,6 +160,9 @@ function parsed(argv: string[]) {
       allowPositionals: true,
       options: {
         out: text,
+        brief: text,
+        outline: text,
+        compare: text,
         title: text,
         audience: text,
         known: text,

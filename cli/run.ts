@@ -1,13 +1,20 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { basename } from 'node:path';
 import { briefFrom } from '../core/brief/given';
 import { canonicalJson } from '../core/document/canonical';
-import { ProblemError } from '../core/document/problem';
-import { draftContext, draftCourse } from '../core/draft';
+import { fail, ProblemError } from '../core/document/problem';
+import { draftContext, draftCourse, outlineFor, type DraftContext } from '../core/draft';
+import { outlineNodes } from '../core/draft/operations';
 import { reportOn } from '../core/draft/report';
 import { writeArchive } from '../core/exchange/archive';
 import { courseDocument } from '../core/exchange/document';
 import { writeReadingPage } from '../core/exchange/html';
 import type { Knowledge } from '../core/knowledge';
-import { draftOutline } from '../core/outline';
+import type { OutlineProposal } from '../core/outline';
+import { sideBySide } from '../core/outline/beside';
+import { readOutline } from '../core/outline/own/file';
+import type { OwnOutline } from '../core/outline/own/own';
+import { proposeOwn } from '../core/outline/own/proposed';
 import { cleanTitle } from '../core/outline/titles';
 import { packFor } from '../server/language/packs';
 import { HELP, readArguments, UseError, type Arguments } from './arguments';
@@ -93,15 +100,17 @@ async function execute(given: Arguments, console: Console, signal: AbortSignal):
       ),
     );
   const title = given.brief.title ?? cleanTitle(read.knowledge[0].source.title, [], '');
+  const own = given.outline === undefined ? undefined : await ownOutline(given.outline, title);
   if (given.command === 'outline')
-    return give(given, console, 'outline.json', outlineJson(given, read.knowledge, title));
-  return draft(given, read, title, console, timer, signal);
+    return give(given, console, 'outline.json', await outlineJson(given, read.knowledge, title, own));
+  return draft(given, read, title, own, console, timer, signal);
 }
 
 async function draft(
   given: Arguments,
   read: ReadSources,
   title: string,
+  own: OwnOutline | undefined,
   console: Console,
   timer: Timer,
   signal: AbortSignal,
@@ -110,8 +119,12 @@ async function draft(
   await new Promise((resolve) => setImmediate(resolve));
   const made = await timer.measure('draft', () =>
     Promise.resolve(
-      draftCourse(brief, read.knowledge, title, (done, of, lesson) =>
-        console.tell(`lesson ${done} of ${of}: ${lesson}`),
+      draftCourse(
+        brief,
+        read.knowledge,
+        title,
+        (done, of, lesson) => console.tell(`lesson ${done} of ${of}: ${lesson}`),
+        own,
       ),
     ),
   );
@@ -146,10 +159,26 @@ async function draft(
   return EXIT.made;
 }
 
-function outlineJson(given: Arguments, knowledge: readonly Knowledge[], title: string): string {
+async function ownOutline(path: string, title: string): Promise<OwnOutline> {
+  if (!existsSync(path)) fail('no-such-file', undefined, path);
+  const read = await readOutline({ name: basename(path), bytes: readFileSync(path) }, title);
+  return read.ok ? read.outline : fail(read.problem.code, read.problem.parameters, path);
+}
+
+/** The outline as JSON, or, with `--compare`, two of them row by row. */
+async function outlineJson(
+  given: Arguments,
+  knowledge: readonly Knowledge[],
+  title: string,
+  own: OwnOutline | undefined,
+): Promise<string> {
   const brief = briefFrom(given.brief, courseLanguage(knowledge));
-  const { terms, sources } = draftContext(brief, knowledge);
-  const outline = draftOutline(brief, sources, terms, title);
+  const context = draftContext(brief, knowledge);
+  const outline = outlineFor(brief, context, title, own);
+  if (given.compare !== undefined) {
+    const mine = proposeOwn(await ownOutline(given.compare, title), brief, context.sources, context.terms, title);
+    return canonicalJson(comparedOutlines(mine, outline, context), 1);
+  }
   const modules = outline.modules.map((module) => ({
     id: module.id,
     title: module.title,
@@ -166,6 +195,28 @@ function outlineJson(given: Arguments, knowledge: readonly Knowledge[], title: s
     })),
   }));
   return canonicalJson({ ...outline, modules }, 1);
+}
+
+function comparedOutlines(mine: OutlineProposal, drafted: OutlineProposal, context: DraftContext) {
+  const [left, right] = [mine, drafted].map((each) => outlineNodes(each, { without: new Map() }, context, []));
+  const rows = new Map(
+    [left, right].flatMap(({ modules, objectives }) => {
+      const texts = new Map(objectives.map(({ id, text }) => [id, text]));
+      return modules.flatMap((module) => [
+        [module.id, { title: module.title, objective: module.purpose }] as const,
+        ...module.lessons.map(
+          (lesson) => [lesson.id, { title: lesson.title, objective: texts.get(lesson.objectiveIds[0]) ?? '' }] as const,
+        ),
+      ]);
+    }),
+  );
+  return sideBySide(left, right).map(({ kind, fit, elsewhere, mine: own, other }) => ({
+    kind,
+    fit,
+    ...(elsewhere && { elsewhere }),
+    ...(own !== undefined && { mine: rows.get(own) }),
+    ...(other !== undefined && { drafted: rows.get(other) }),
+  }));
 }
 
 function give(given: Arguments, console: Console, name: string, json: string): number {

@@ -7,7 +7,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
-import { takeOutline } from '../core/course/gestures';
+import { takeOutline } from '../core/course/taking';
 import { allLessons } from '../core/course/course';
 import { writePackage } from '../core/exchange/package';
 import { PACKAGE_FORMATS } from '../core/learning/packages';

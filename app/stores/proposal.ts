@@ -1,7 +1,7 @@
 import { api, type AnswerOf } from '~/client';
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
-import { takeOutline } from '~~/core/course/gestures';
+import { takeOutline } from '~~/core/course/taking';
 import { useCourse } from './course';
 
 type Made = AnswerOf<'POST /api/courses/:course/outline'>;

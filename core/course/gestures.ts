@@ -1,6 +1,4 @@
-import { sameData } from '../document/canonical';
 import { allLessons, type Course, type Lesson, type Module, type Objective } from './course';
-import type { LeftOut } from './left-out';
 import type { Operation } from './operations';
 
 /**
@@ -195,95 +193,6 @@ export function wordObjective(course: Course, lesson: Lesson, text: string, id: 
       was: lesson.objectiveIds,
     },
   ];
-}
-
-/**
- * A drafted outline as nodes of a course: blank lessons with their passages, and what their learners can do afterwards.
- */
-export interface OutlineNodes {
-  modules: Module[];
-  objectives: Objective[];
-  /** What of the sources is in none of its lessons. */
-  leftOut?: LeftOut[];
-}
-
-/**
- * The operations that take an outline into a course. A lesson or module that is there already stays as it is, words,
- * title and state, and only finds its new place; new ones come in blank; what the outline does not have goes to the
- * bin.
- */
-export function takeOutline(course: Course, { modules, objectives, leftOut = [] }: OutlineNodes): Operation[] {
-  const here = new Set([
-    ...course.modules.map((module) => module.id),
-    ...allLessons(course).map((lesson) => lesson.id),
-  ]);
-  const wanted = new Set([
-    ...modules.map((module) => module.id),
-    ...modules.flatMap((module) => module.lessons.map((lesson) => lesson.id)),
-  ]);
-  const known = new Set(course.objectives.map((objective) => objective.id));
-  const fresh = new Set(
-    modules.flatMap((module) =>
-      module.lessons.filter((lesson) => !here.has(lesson.id)).flatMap((lesson) => lesson.objectiveIds),
-    ),
-  );
-  const incoming = objectives.filter((objective) => fresh.has(objective.id) && !known.has(objective.id));
-  const reachable = new Set([...known, ...incoming.map((objective) => objective.id)]);
-  const kept = (ids: readonly string[]) => ids.filter((id) => reachable.has(id));
-  const gone = allLessons(course)
-    .filter((lesson) => !wanted.has(lesson.id))
-    .map((lesson) => lesson.id);
-  return [
-    ...incoming.map((node, at): Operation => ({
-      type: 'insert',
-      kind: 'objective',
-      parent: course.id,
-      after: at > 0 ? incoming[at - 1].id : (course.objectives.at(-1)?.id ?? null),
-      node,
-    })),
-    ...modules.flatMap((module, at): Operation[] => {
-      const after = at > 0 ? modules[at - 1].id : null;
-      const place: Operation = here.has(module.id)
-        ? { type: 'move', id: module.id, parent: course.id, after }
-        : {
-            type: 'insert',
-            kind: 'module',
-            parent: course.id,
-            after,
-            node: { ...module, objectiveIds: kept(module.objectiveIds), lessons: [] },
-          };
-      return [
-        place,
-        ...module.lessons.map((lesson, index): Operation => {
-          const before = index > 0 ? module.lessons[index - 1].id : null;
-          return here.has(lesson.id)
-            ? { type: 'move', id: lesson.id, parent: module.id, after: before }
-            : {
-                type: 'insert',
-                kind: 'lesson',
-                parent: module.id,
-                after: before,
-                node: { ...lesson, objectiveIds: kept(lesson.objectiveIds) },
-              };
-        }),
-      ];
-    }),
-    ...removeRows(course, [
-      ...course.modules.filter((module) => !wanted.has(module.id)).map((module) => module.id),
-      ...gone,
-    ]),
-    ...course.checks
-      .filter((check) => check.drafted && gone.includes(check.lessonId))
-      .map((check): Operation => ({ type: 'remove', id: check.id })),
-    ...tellLeftOut(course, leftOut),
-  ];
-}
-
-/** Writes down what drafting left out of the sources. */
-export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operation[] {
-  const value = leftOut.length > 0 ? leftOut : null;
-  const was = course.leftOut ?? null;
-  return sameData(value, was) ? [] : [{ type: 'set', id: course.id, field: 'leftOut', value, was }];
 }
 
 /**

@@ -21,6 +21,7 @@ const REASONS: Record<MissingReason, string> = {
   repeated: 'said elsewhere in the course',
   lapsed: 'was said elsewhere in the course, and is no more',
   supporting: 'a supporting source, and no lesson it fits',
+  outline: 'no lesson of your outline is about it',
   light: 'background, no room',
   size: 'no room at this length',
 };

@@ -27,9 +27,10 @@ export type Noise = (typeof NOISES)[number];
 
 /**
  * Why words of a source are not in the course: a kind of noise by its name, or known, repeated, supporting (finds no
- * place), light or size (no room).
+ * place), outline (no
+ * lesson of the author's outline is about it), light or size (no room).
  */
-export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'light', 'size'] as const;
+export const LEFT_OUT_REASONS = [...NOISES, 'known', 'repeated', 'supporting', 'outline', 'light', 'size'] as const;
 export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
 
 /** Why words are missing now: as drafting left them out, or `lapsed`: what said them elsewhere is gone since. */

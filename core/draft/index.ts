@@ -5,6 +5,9 @@ import { idFrom } from '../document/id';
 import { fail } from '../document/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { draftOutline, type OutlineProposal } from '../outline';
+import type { OwnOutline } from '../outline/own/own';
+import { proposeOwn } from '../outline/own/proposed';
+import { openAnswers } from '../outline/own/open';
 import { lessonsOf } from '../outline/proposal';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
@@ -27,8 +30,18 @@ const ROUNDS = 7;
 /** A draft this close to the minutes asked is good enough. */
 const CLOSE = 0.05;
 
+/** The outline drafted from the sources, or the author's own held against them. */
+export const outlineFor = (
+  brief: Brief,
+  { sources, terms }: Pick<DraftContext, 'sources' | 'terms'>,
+  title: string,
+  own?: OwnOutline,
+): OutlineProposal =>
+  own ? proposeOwn(own, brief, sources, terms, title) : draftOutline(brief, sources, terms, title);
+
 /**
- * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson. Throws the problem
+ * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson; `own` is the author's
+ * outline, where there is one. Throws the problem
  * `nothing-to-draft` when the sources hold nothing that can be taught.
  */
 export function draftCourse(
@@ -36,9 +49,10 @@ export function draftCourse(
   knowledge: readonly Knowledge[],
   title: string,
   onLesson?: (done: number, of: number, title: string) => void,
+  own?: OwnOutline,
 ): Draft {
   const whole = draftContext(brief, knowledge);
-  const outline = draftOutline(brief, whole.sources, whole.terms, title);
+  const outline = outlineFor(brief, whole, title, own);
   const context = contextFor(whole, lessonsOf(outline));
   const { plan, course } = fittedDraft(outline, context, title, onLesson);
   const problems = validateCourse(course);
@@ -112,15 +126,18 @@ export function assembleCourse(
     return {
       id: module.id,
       title: module.title,
-      purpose: purposeOf(
-        objectiveIds,
-        own.flatMap((each) => each.objectives),
-        context,
-      ),
+      purpose:
+        module.purpose ??
+        purposeOf(
+          objectiveIds,
+          own.flatMap((each) => each.objectives),
+          context,
+        ),
       objectiveIds,
       lessons: own.map((each) => each.lesson),
     };
   });
+  const answers = plan.modules.flatMap((module) => module.lessons.flatMap(({ lesson }) => openAnswers(lesson)));
   const takes: Take[] = plan.modules.flatMap((module) =>
     module.lessons.flatMap(({ lesson }) =>
       lesson.otherTitles.map((value) => ({
@@ -146,6 +163,7 @@ export function assembleCourse(
     modules,
     checks: [...drafted.values()].flatMap((each) => each.checks),
     takes,
+    ...(answers.length > 0 && { answers }),
     bin: [],
   };
 }

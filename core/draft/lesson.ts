@@ -1,11 +1,13 @@
 import { draftQuestions } from '../check';
 import type { Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
+import { blankLesson } from '../course/gestures';
 import { idFrom } from '../document/id';
 import type { LessonPage } from '../course/takes';
 import type { Claim } from '../knowledge';
 import { composePage } from '../lesson/compose';
 import { lessonObjectives } from '../outline/objectives';
+import { ownObjective } from '../outline/own/open';
 import { passagesOf } from '../outline/scope';
 import type { DraftContext } from './context';
 import type { LessonPlan } from './plan';
@@ -16,6 +18,7 @@ export type DraftedLesson = LessonPage;
 /** Drafts one lesson: a pure function of its plan and the sources. */
 export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {
   const { lesson, parts } = plan;
+  if (parts.length === 0) return blank(plan);
   const page = composePage(
     lesson,
     lesson.scope,
@@ -27,13 +30,15 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
   const claims = claimsIn(plan, context);
   const planned = [...new Set(parts.flatMap((part) => part.items.map((item) => item.passage.id)))];
   const knowledge = context.matter.of(planned[0]);
-  const objectives = lessonObjectives(
-    lesson.id,
-    lesson.title,
-    claims,
-    planned.map((id) => context.matter.of(id).passages.get(id)!),
-    knowledge,
-  );
+  const objectives = lesson.own?.objective
+    ? [ownObjective(lesson.id, lesson.own.objective)]
+    : lessonObjectives(
+        lesson.id,
+        lesson.title,
+        claims,
+        planned.map((id) => context.matter.of(id).passages.get(id)!),
+        knowledge,
+      );
   const pool = context.pools.get(knowledge.pack.code);
   const checks: Check[] = pool ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course: pool }) : [];
   for (const check of checks) {
@@ -51,10 +56,25 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
       state: 'drafted',
       plannedPassages: planned,
       ...(lesson.given?.length && { given: [...lesson.given] }),
+      ...(lesson.own?.minutes !== undefined && { minutesFixed: lesson.own.minutes }),
       blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
     },
     objectives,
     checks,
+  };
+}
+
+/** A lesson for which the sources hold nothing: it waits for its author's words. */
+function blank({ lesson }: LessonPlan): DraftedLesson {
+  const objectives = lesson.own?.objective ? [ownObjective(lesson.id, lesson.own.objective)] : [];
+  return {
+    lesson: {
+      ...blankLesson(lesson.id, lesson.title),
+      objectiveIds: objectives.map(({ id }) => id),
+      ...(lesson.own?.minutes !== undefined && { minutesFixed: lesson.own.minutes }),
+    },
+    objectives,
+    checks: [],
   };
 }
 

@@ -1,7 +1,8 @@
 import type { Lesson, Module, Objective } from '../course/course';
 import type { LeftOut } from '../course/left-out';
-import type { OutlineNodes } from '../course/gestures';
+import type { OutlineNodes } from '../course/taking';
 import type { OutlineProposal } from '../outline';
+import { openAnswers, ownObjective } from '../outline/own/open';
 import { passagesOf } from '../outline/scope';
 import type { DraftContext } from './context';
 import { plannedObjectives } from './from-course';
@@ -17,9 +18,11 @@ export function outlineNodes(
 ): OutlineNodes {
   const objectives: Objective[] = [];
   const modules = proposal.modules.map((module): Module => {
-    const lessons = module.lessons.map(({ id, title, scope }): Lesson => {
+    const lessons = module.lessons.map(({ id, title, scope, own: said }): Lesson => {
       const plannedPassages = passagesOf(scope).filter((passage) => !without.has(context.matter.unitOf(passage).id));
-      const own = plannedObjectives({ id, title, plannedPassages }, context);
+      const own = said?.objective
+        ? [ownObjective(id, said.objective)]
+        : plannedObjectives({ id, title, plannedPassages }, context);
       objectives.push(...own);
       return {
         id,
@@ -27,6 +30,7 @@ export function outlineNodes(
         kind: 'lesson',
         objectiveIds: own.map((objective) => objective.id),
         state: 'blank',
+        ...(said?.minutes !== undefined && { minutesFixed: said.minutes }),
         plannedPassages,
         blocks: [],
       };
@@ -35,10 +39,11 @@ export function outlineNodes(
     return {
       id: module.id,
       title: module.title,
-      purpose: purposeOf(objectiveIds, objectives, context),
+      purpose: module.purpose ?? purposeOf(objectiveIds, objectives, context),
       objectiveIds,
       lessons,
     };
   });
-  return { modules, objectives, leftOut };
+  const answers = proposal.modules.flatMap((module) => module.lessons.flatMap(openAnswers));
+  return { modules, objectives, leftOut, ...(answers.length > 0 && { answers }) };
 }

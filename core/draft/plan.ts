@@ -18,7 +18,7 @@ export interface LessonPlan {
 }
 
 export interface CoursePlan {
-  modules: { id: string; title: string; lessons: LessonPlan[] }[];
+  modules: { id: string; title: string; purpose?: string; lessons: LessonPlan[] }[];
   /** Units that found no room: light ones of lessons that stand, and those of whole lessons that went. */
   without: ReadonlyMap<string, 'light' | 'topic'>;
   /** `full`: with everything that can be taught. */
@@ -38,8 +38,7 @@ export function planCourse(
 ): CoursePlan {
   const { minutes: asked, questionsPerLesson: questions } = context.brief.size;
   const open = proposal.modules.map((module) => ({
-    id: module.id,
-    title: module.title,
+    ...module,
     lessons: module.lessons.map((lesson): Sized & { lesson: ProposedLesson; parts: Part[] } => {
       const parts = partsOf(lesson.scope, context.matter);
       const given = new Set(lesson.given ?? []);
@@ -49,7 +48,7 @@ export function planCourse(
         questions: Math.min(questions, expectedQuestions(lesson, context)),
         title: lesson.title,
         units: unitsIn(parts, given, context),
-        settled,
+        settled: settled || lesson.own !== undefined,
       };
     }),
   }));
@@ -58,15 +57,15 @@ export function planCourse(
   const matter = stillSaid(context.matter, without);
   const modules = open
     .map((module) => ({
-      id: module.id,
-      title: module.title,
+      ...module,
       lessons: module.lessons.flatMap((entry): LessonPlan[] => {
         const parts =
           matter === context.matter
             ? entry.parts.filter((part) => !without.has(part.unit))
             : partsOf(entry.lesson.scope, matter, new Set(without.keys()));
         const words = parts.reduce((sum, part) => sum + part.words, 0);
-        return parts.length === 0
+        // A lesson of the author's own outline stays, whatever the sources hold.
+        return parts.length === 0 && !entry.lesson.own
           ? []
           : [{ lesson: entry.lesson, parts, words, questions, minutes: minutesFor(words, entry.questions) }];
       }),

@@ -48,18 +48,13 @@ export function draftOutline(
   const sources = matter.map((each) => each.knowledge);
   const notices: OutlineProposal['notices'] = [];
   const dropped: Dropped[] = [];
-  const cut = ({ knowledge, ...units }: SourceMatter, size: ScopeSize) => ({
-    knowledge,
-    groups: scopesOf(knowledge, units, size, title, terms),
-  });
+  const cut = cutter(terms, title);
   const first = matter.map((each) =>
     cut(each, isTalk(each.knowledge) ? TALK : lessonSize(each.knowledge.source.words)),
   );
   const leading = leadingSource(first);
   const parts = first.map((part, index) =>
-    index === leading || sources.length === 1
-      ? part
-      : cut(matter[index], part.knowledge.source.root.sections.length > 0 ? SMALL : SPOKEN),
+    index === leading || sources.length === 1 ? part : cut(matter[index], smallSize(part.knowledge)),
   );
   const [lead] = [sources[leading]];
   let groups = bringTogether(parts, leading, dropped);
@@ -88,6 +83,25 @@ export function draftOutline(
     })),
   }));
   return { title, language: brief.language, modules, dropped, notices };
+}
+
+const smallSize = ({ source }: Knowledge): ScopeSize => (source.root.sections.length > 0 ? SMALL : SPOKEN);
+
+const cutter =
+  (terms: readonly Term[], title: string) =>
+  ({ knowledge, ...units }: SourceMatter, size: ScopeSize) => ({
+    knowledge,
+    groups: scopesOf(knowledge, units, size, title, terms),
+  });
+
+/** All sources in small parts, each about one thing, to be given to lessons. */
+export function cutSources(
+  matter: readonly SourceMatter[],
+  terms: readonly Term[],
+  title: string,
+): { knowledge: Knowledge; groups: ScopeGroup[] }[] {
+  const cut = cutter(terms, title);
+  return matter.map((each) => cut(each, smallSize(each.knowledge)));
 }
 
 /** Leaves out what the audience already knows: scopes whose title is about it. */

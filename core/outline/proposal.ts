@@ -9,11 +9,15 @@ export interface ProposedLesson {
   scope: Scope;
   /** Passages that the author gave it: used as given, whatever the size. */
   given?: readonly string[];
+  /** Of a lesson of the author's own outline: what they said of it, and the points that the sources say nothing of. */
+  own?: { objective?: string; minutes?: number; open: readonly string[] };
 }
 
 export interface ProposedModule {
   id: string;
   title: string;
+  /** What it is for, where the author says so. */
+  purpose?: string;
   lessons: ProposedLesson[];
 }
 

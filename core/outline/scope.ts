@@ -22,8 +22,11 @@ export interface Scope {
 /** Passages that the outline leaves out, and why. */
 export interface Dropped {
   passages: string[];
-  /** known: the audience knows it; size: no room; supporting: a source that only adds has no place to add it. */
-  reason: 'known' | 'size' | 'supporting';
+  /**
+   * known: the audience knows it; size: no room; supporting: a source that only adds has no place to add it; outline:
+   * the author's own outline has no lesson about it.
+   */
+  reason: 'known' | 'size' | 'supporting' | 'outline';
 }
 
 /** All passages of a scope, in teaching order. */

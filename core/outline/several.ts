@@ -1,5 +1,6 @@
 import type { Knowledge } from '../knowledge';
 import { cosine } from '../language/similarity';
+import { stemsOf, weightedStems } from './likeness';
 import { passagesOf, type Dropped, type Scope } from './scope';
 import { joinScopes, joinSmall, type ScopeGroup } from './scopes';
 import { cleanTitle } from './titles';
@@ -57,7 +58,7 @@ export function bringTogether(parts: readonly Part[], leading: number, dropped: 
     ),
   );
   const vectors = weightedStems(
-    parts.flatMap((part) => own.get(part)!.map((scope) => ({ scope, stems: stemsOf(scope, part.knowledge) }))),
+    parts.flatMap((part) => own.get(part)!.map((scope) => ({ of: scope, stems: stemsOf(scope, part.knowledge) }))),
   );
   const homes = result.flatMap((group) => group.scopes);
   const additions = new Map<Scope, { scope: Scope; told: boolean }[]>();
@@ -128,7 +129,11 @@ function withOpening(scopes: readonly Scope[], { pack }: Knowledge): Scope[] {
   ];
 }
 
-function fits([best, second]: readonly { score: number }[], supporting: boolean): boolean {
+/**
+ * Whether something belongs to the topic it is most like, by how much it is like that and the next (`ranked`: the most
+ * alike first). `supporting`: of a source that only adds, less is enough.
+ */
+export function fits([best, second]: readonly { score: number }[], supporting: boolean): boolean {
   const ahead = best.score / Math.max(1e-9, second?.score ?? 0);
   return (supporting && best.score >= SUPPORTS) || FITS.some((each) => best.score >= each.alike && ahead >= each.ahead);
 }
@@ -171,32 +176,4 @@ export function leadingSource(parts: readonly Part[]): number {
     return (knowledge.source.root.sections.length >= 3 ? words : words / 4) / (knowledge.supporting ? 1e6 : 1);
   });
   return standing.indexOf(Math.max(...standing));
-}
-
-function stemsOf(scope: Scope, { pack, sentences }: Knowledge): string[] {
-  const heading = scope.sections.flatMap((section) => pack.stems(section.title));
-  return [
-    ...heading,
-    ...heading,
-    ...passagesOf(scope).flatMap((id) => (sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)),
-  ];
-}
-
-function weightedStems(entries: readonly { scope: Scope; stems: string[] }[]): Map<Scope, Map<string, number>> {
-  const spread = new Map<string, number>();
-  for (const { stems } of entries) for (const stem of new Set(stems)) spread.set(stem, (spread.get(stem) ?? 0) + 1);
-  return new Map(
-    entries.map(({ scope, stems }) => {
-      const counts = stems.reduce((map, stem) => map.set(stem, (map.get(stem) ?? 0) + 1), new Map<string, number>());
-      return [
-        scope,
-        new Map(
-          [...counts].map(([stem, count]) => [
-            stem,
-            (1 + Math.log(count)) * Math.log((1 + entries.length) / spread.get(stem)!),
-          ]),
-        ),
-      ];
-    }),
-  );
 }

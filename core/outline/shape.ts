@@ -3,6 +3,7 @@ import type { Knowledge, Term } from '../knowledge';
 import type { Unit } from '../unit/unit';
 import { byMoment } from './moments';
 import type { OutlineProposal } from './proposal';
+import { isGlossary } from './titles';
 import { passagesOf, type Dropped } from './scope';
 import { joinScopes, joinSmall, type ScopeGroup } from './scopes';
 
@@ -22,13 +23,7 @@ const weight = (group: ScopeGroup) => group.scopes.reduce((sum, scope) => sum + 
 
 /** What defines words comes before what uses them: a glossary at the end moves to the front. */
 export function glossaryFirst(groups: readonly ScopeGroup[]): ScopeGroup[] {
-  const at = groups.findIndex(
-    (group, index) =>
-      index > groups.length * 0.4 &&
-      /^(glossary|definitions|terminology|terms( and definitions)?|(?:key )?(?:words|terms)(?: (?:used|we use)\b.*)?|abbreviations|glossar|begriffe|glossaire|glosario)$/i.test(
-        group.title,
-      ),
-  );
+  const at = groups.findIndex((group, index) => index > groups.length * 0.4 && isGlossary(group.title));
   return at < 0 ? [...groups] : [groups[at], ...groups.slice(0, at), ...groups.slice(at + 1)];
 }
 

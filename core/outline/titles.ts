@@ -54,6 +54,14 @@ export function lowerFirst(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
+const GLOSSARY_TITLES = anyOf`
+  glossary | definitions | terminology | terms(?: and definitions)? | abbreviations
+  (?:key )?(?:words|terms)(?: (?:used|we use|to know|you need)\b.*)? | glossar | begriffe | glossaire | glosario
+`;
+
+/** Whether a title heads a list of words and their meanings. */
+export const isGlossary = (title: string): boolean => new RegExp(`^${GLOSSARY_TITLES}$`, 'i').test(title);
+
 export function upperFirst(text: string): string {
   return /^\p{Ll}[\p{Ll}-]*(?:\s|$|[,:'’])/u.test(text) ? text.charAt(0).toUpperCase() + text.slice(1) : text;
 }

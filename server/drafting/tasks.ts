@@ -1,6 +1,7 @@
 import type { Course } from '../../core/course/course';
-import type { OutlineNodes } from '../../core/course/gestures';
+import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
+import type { OwnOutline } from '../../core/outline/own/own';
 import type { Account } from '../../core/review/account';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson } from '../../core/draft';
@@ -19,9 +20,12 @@ export interface SourceKey {
 
 /** What the drafting worker can be asked. */
 export interface Tasks {
+  /** Reads an author's outline; the bytes of a file come as base64. */
+  ownOutline: { given: { name: string; data: string; title: string }; made: OwnOutline };
   understand: { given: { source: Source }; made: { claims: Claim[] } };
   outline: {
-    given: { course: Course; sources: SourceKey[] };
+    /** `own`: the author's own outline, to be held against the sources instead of drafting one. */
+    given: { course: Course; sources: SourceKey[]; own?: OwnOutline };
     made: {
       nodes: OutlineNodes;
       leftOut: LeftOutLine[];

@@ -4,7 +4,7 @@ import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
 import { accountOf } from '../../core/review/account';
 import { contextFor, draftContext } from '../../core/draft/context';
-import { fittedDraft } from '../../core/draft';
+import { fittedDraft, outlineFor } from '../../core/draft';
 import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
 import { leftOutOf } from '../../core/draft/left-out';
@@ -18,7 +18,7 @@ import { contradictionsIn, type Contradiction } from '../../core/knowledge/contr
 import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
 import { topicsOf } from '../../core/knowledge/topics';
-import { draftOutline } from '../../core/outline';
+import { readOutline } from '../../core/outline/own/file';
 import { lessonsOf } from '../../core/outline/proposal';
 import { coursesIn } from '../database/courses';
 import { sourcesIn } from '../database/sources';
@@ -32,10 +32,14 @@ const KEPT = 24;
 const known = remembered<Knowledge>({ most: KEPT, weigh: (each) => each.source.words, weight: WORDS_HELD });
 serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
-  outline({ course, sources }) {
+  async ownOutline({ name, data, title }) {
+    const read = await readOutline({ name, bytes: Buffer.from(data, 'base64') }, title);
+    return read.ok ? read.outline : fail(read.problem.code, read.problem.parameters, read.problem.place);
+  },
+  outline({ course, sources, own }) {
     const knowledge = heldBy(course, sources);
     const whole = draftContext(course.brief, knowledge);
-    const proposal = draftOutline(course.brief, whole.sources, whole.terms, course.title);
+    const proposal = outlineFor(course.brief, whole, course.title, own);
     const context = contextFor(whole, lessonsOf(proposal));
     if (proposal.modules.length === 0) fail('nothing-to-draft');
     // Without minutes to meet there is nothing to try: the plan and its guess are enough.

@@ -4,6 +4,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBase64,
   IsBoolean,
   IsIn,
   IsInt,
@@ -69,6 +70,12 @@ export class VersionInput {
 export class TextSourceInput {
   @IsString() @Length(1, 200) title!: string;
   @IsString() @Length(1, 1_000_000) text!: string;
+}
+
+/** An author's own outline: a file, or pasted lines as one, in base64. */
+export class OwnOutlineInput {
+  @IsString() @Length(1, 300) name!: string;
+  @IsBase64() @Length(1, 4_000_000) data!: string;
 }
 
 export class LinkInput {

@@ -1,7 +1,7 @@
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
 import { sameData } from '../../core/document/canonical';
 import { fail } from '../../core/document/problem';
-import { tellLeftOut } from '../../core/course/gestures';
+import { tellLeftOut } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
 import { isWorkedOn, keepBeside, takePage } from '../../core/course/takes';
 import type { DraftedLesson } from '../../core/draft';

@@ -47,6 +47,7 @@ const PROBLEMS: Record<string, Wording> = {
   'page-kind': ({ type }) => `what lies there (${type}) is not read. Save it and give the file, if it is a document.`,
   'not-a-link': () => 'this source was not fetched from an address.',
   'zip-empty': () => 'there is no file in it.',
+  'no-outline': () => 'there are no lines of an outline in it.',
   'no-pages': () => 'no HTML pages were found in the folder.',
   'reader-stopped': () =>
     'reading it took too much memory or broke the reader; nothing else was harmed. Save it again in a simpler form, or split it.',

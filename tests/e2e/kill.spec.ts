@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
 import { canonicalJson } from '../../core/document/canonical';
 import { allLessons, type Course } from '../../core/course/course';
-import { takeOutline, type OutlineNodes } from '../../core/course/gestures';
+import { takeOutline, type OutlineNodes } from '../../core/course/taking';
 import { idFrom } from '../../core/document/id';
 import { lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import { expect, openDemo, test } from './app';

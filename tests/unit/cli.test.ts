@@ -6,6 +6,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { readArguments, UseError } from '../../cli/arguments';
 import { say, worded } from '../../server/words/problems';
 import { run } from '../../cli/run';
+import type { Course } from '../../core/course/course';
 import { readArchive } from '../../core/exchange/archive';
 import { aDocx, wordParagraph } from './reading/zips';
 
@@ -129,6 +130,55 @@ describe('the other commands', () => {
     ];
     expect([code, source.title]).toEqual([0, "Coordinator's notes for the desk course"]);
     expect(claims.length).toBeGreaterThan(5);
+  });
+
+  it('draft takes a brief and an outline of one’s own from files; what the line says goes before the brief', async () => {
+    const out = folder();
+    const brief = put('brief.json', JSON.stringify({ title: 'From the file', minutes: 20, questions: 1 }));
+    const own = put('own.csv', 'Module,Lesson,Objective\nLending,Who may borrow,Tell who may borrow\n,Unicorns,\n');
+    const { code } = await call('draft', POLICY, '--out', out, '--brief', brief, '--minutes', '9', '--outline', own);
+    expect(code).toBe(0);
+    const { course } = JSON.parse(readFileSync(join(out, 'course.json'), 'utf8')) as {
+      course: Course;
+    };
+    expect([course.title, course.brief.size.minutes, course.brief.size.questionsPerLesson]).toEqual([
+      'From the file',
+      9,
+      1,
+    ]);
+    expect(course.modules.map((module) => [module.title, ...module.lessons.map(({ title }) => title)])).toEqual([
+      ['Lending', 'Who may borrow', 'Unicorns'],
+    ]);
+    expect(course.objectives.some(({ text }) => text === 'Tell who may borrow')).toBe(true);
+    expect(course.answers?.map(({ question }) => question)).toEqual(['What is to be taught under “Unicorns”?']);
+  });
+
+  it('outline --compare lays one’s own outline beside the drafted one', async () => {
+    const own = put(
+      'own.opml',
+      '<opml version="2.0"><body><outline text="Lending"><outline text="Members and borrowing rights"/><outline text="Unicorns"/></outline></body></opml>',
+    );
+    const { code, printed } = await call('outline', POLICY, '--compare', own);
+    expect(code).toBe(0);
+    const rows = JSON.parse(printed) as {
+      kind: string;
+      fit: string;
+      mine?: { title: string };
+      drafted?: { title: string };
+    }[];
+    expect(rows.find(({ mine }) => mine?.title === 'Members and borrowing rights')?.drafted).toBeDefined();
+    expect(rows.find(({ mine }) => mine?.title === 'Unicorns')).toMatchObject({ fit: 'mine' });
+    expect(rows.filter(({ fit }) => fit === 'other').length).toBeGreaterThan(3);
+  });
+
+  it.each([
+    [['--brief', 'nowhere.json'], 2, 'nowhere.json'],
+    [['--brief', POLICY], 2, 'no brief'],
+    [['--outline', 'nowhere.md'], 3, 'no such file'],
+    [['--compare', 'nowhere.md'], 2, 'belongs to'],
+  ])('says what is wrong with %s', async (options, code, words) => {
+    const made = await call('draft', POLICY, '--out', folder(), ...options);
+    expect([made.code, made.said]).toEqual([code, expect.stringContaining(words)]);
   });
 
   it('outline prints modules and lessons with their sections', async () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { allLessons, emptyCourse, type Course } from '../../core/course/course';
-import { takeOutline } from '../../core/course/gestures';
+import { takeOutline } from '../../core/course/taking';
 import { applyAll } from '../../core/course/operations';
 import { validateCourse } from '../../core/course/validate';
 import { draftCourse, planCourse } from '../../core/draft';

@@ -19,6 +19,28 @@ type Format = { kind: NumberKind; sign: string };
  * Hidden sheets are left out.
  */
 export function readXlsx(bytes: Uint8Array): ReadDocument {
+  const { title, sheets } = readSheets(bytes);
+  return {
+    ...(title && { title }),
+    blocks: sheets.flatMap(({ name, rows }, at): ReadBlock[] => {
+      const found = sheetBlocks(rows, `s${at + 1}`);
+      return found.length > 0 ? [{ kind: 'heading', level: 1, text: name }, ...found] : [];
+    }),
+    media: new Map(),
+    notices: sheets.some(({ more }) => more) ? [{ code: 'rows-left-out', parameters: { limit: MOST_ROWS } }] : [],
+  };
+}
+
+/** A sheet's rows as shown, blank ones among them. */
+interface Sheet {
+  name: string;
+  rows: string[][];
+  /** It has more rows than are read. */
+  more: boolean;
+}
+
+/** The sheets of a workbook that are not hidden, as cells. */
+export function readSheets(bytes: Uint8Array): { title?: string; sheets: Sheet[] } {
   const entries = unpack(bytes, (name) => /\.(xml|rels)$/i.test(name));
   const book = xmlOf(entries, BOOK);
   if (!book) fail('not-this-format', { format: 'XLSX' });
@@ -26,22 +48,16 @@ export function readXlsx(bytes: Uint8Array): ReadDocument {
   const from1904 = ['1', 'true'].includes(first(book, 'workbookPr')?.getAttribute('date1904') ?? '');
   const formats = formatsOf(xmlOf(entries, 'xl/styles.xml'));
   const strings = sharedStrings(entries);
-  const notices: ReadDocument['notices'] = [];
-  const blocks = all(book, 'sheet').flatMap((sheet, at): ReadBlock[] => {
+  const sheets = all(book, 'sheet').flatMap((sheet): Sheet[] => {
     const part = targets.get(sheet.getAttribute('r:id') ?? '')?.target;
     const xml = part ? textOf(entries, part) : undefined;
     if (xml === undefined || (sheet.getAttribute('state') ?? 'visible') !== 'visible') return [];
-    const { rows, more } = rowsOf(xml, strings, (raw, style) =>
-      shownNumber(raw, formats[style] ?? { kind: 'plain', sign: '' }, from1904),
-    );
-    if (more) notices.push({ code: 'rows-left-out', parameters: { limit: MOST_ROWS } });
-    const found = sheetBlocks(rows, `s${at + 1}`);
-    return found.length > 0
-      ? [{ kind: 'heading', level: 1, text: folded(sheet.getAttribute('name') ?? '') }, ...found]
-      : [];
+    const shown = (raw: string, style: number) =>
+      shownNumber(raw, formats[style] ?? { kind: 'plain', sign: '' }, from1904);
+    return [{ name: folded(sheet.getAttribute('name') ?? ''), ...rowsOf(xml, strings, shown) }];
   });
   const title = first(xmlOf(entries, 'docProps/core.xml'), 'dc:title')?.textContent?.trim();
-  return { ...(title && { title }), blocks, media: new Map(), notices: notices.slice(0, 1) };
+  return { ...(title && { title }), sheets };
 }
 
 /** The rows of a sheet as text, blank ones among them; streamed, for sheets are the largest parts there are. */

@@ -10,9 +10,9 @@ import {
   newModuleBelow,
   placeLessons,
   removeRows,
-  takeOutline,
   wordObjective,
 } from '../../../core/course/gestures';
+import { takeOutline } from '../../../core/course/taking';
 import { restore } from '../../../core/course/restore';
 import { pageOperations } from '../../../core/course/lesson-changes';
 import { applyAll, type Operation } from '../../../core/course/operations';

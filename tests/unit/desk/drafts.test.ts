@@ -7,7 +7,7 @@ import { courseMinutes } from '../../../core/brief/sizing';
 import { allLessons, placedChecks } from '../../../core/course/course';
 import { evidencedSentences, replay } from '../../../core/document/rich-text';
 import { blockTexts } from '../../../core/blocks/forms';
-import { takeOutline } from '../../../core/course/gestures';
+import { takeOutline } from '../../../core/course/taking';
 import { pagesBeside, swapPage } from '../../../core/course/takes';
 import { validateCourse } from '../../../core/course/validate';
 import { usesOf } from '../../../core/course/uses';

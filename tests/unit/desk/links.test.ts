@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { blockTexts } from '../../../core/blocks/forms';
 import { allLessons } from '../../../core/course/course';
-import { takeOutline } from '../../../core/course/gestures';
+import { takeOutline } from '../../../core/course/taking';
 import { validateCourse } from '../../../core/course/validate';
 import { standsOn } from '../../../core/course/standing';
 import { isPublic } from '../../../server/services/pages/address';

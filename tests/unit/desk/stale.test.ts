@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { allLessons } from '../../../core/course/course';
-import { takeOutline } from '../../../core/course/gestures';
+import { takeOutline } from '../../../core/course/taking';
 import { evidencedSentences, replay, sentenceHash } from '../../../core/document/rich-text';
 import { blockTexts } from '../../../core/blocks/forms';
 import { validateCourse } from '../../../core/course/validate';

@@ -1,0 +1,19 @@
+import type { Answer, Objective } from '../../course/course';
+import { idFrom } from '../../document/id';
+import type { ProposedLesson } from '../proposal';
+
+/** What the author is asked about the points of their outline that the sources say nothing of: one open slot each. */
+export function openAnswers({ id, title, own }: Pick<ProposedLesson, 'id' | 'title' | 'own'>): Answer[] {
+  return (own?.open ?? []).map((point, at) => ({
+    id: idFrom('a', id, at, point),
+    topic: title,
+    question: point === title ? `What is to be taught under “${title}”?` : `What is there to say of “${point}”?`,
+    text: '',
+    lesson: id,
+  }));
+}
+
+/** What the author says that can be done after a lesson, as an objective; it stands on no passage. */
+export function ownObjective(lessonId: string, text: string): Objective {
+  return { id: idFrom('o', lessonId, text), verb: 'carry-out', object: text, level: 'apply', text, evidence: [] };
+}

@@ -1,0 +1,241 @@
+import type { Brief } from '../../course/course';
+import { idFrom } from '../../document/id';
+import type { Knowledge, Term } from '../../knowledge';
+import { Bm25, cosine, stemWeights, weighed } from '../../language/similarity';
+import { draftOutline, type OutlineProposal, type SourceMatter } from '../index';
+import { stemsOf, weightedStems } from '../likeness';
+import type { ProposedLesson } from '../proposal';
+import type { Scope, ScopeSection } from '../scope';
+import { isGlossary } from '../titles';
+import type { OwnLesson, OwnOutline } from './own';
+
+/** Words of a lesson's title count so much more than its objective's and points'. */
+const TITLE = 3;
+/** A section is what a lesson is about when so much of the heading, by weight, stands in its title, or of that in it. */
+const HEADED = 0.6;
+/** A heading that a point of a lesson names counts a little less than one that its title names. */
+const POINT = 0.9;
+/** A topic that no heading tells is a lesson's when it is this much like it, and so much more than like any other. */
+const LIKE = { alike: 0.15, ahead: 1.15 };
+/** A lesson that no heading names gets the topic that fits its words best, unless that has less than this of them. */
+const FITTING = 0.4;
+/** A word that no source has weighs so much more than the rarest of theirs. */
+const UNKNOWN = 1.5;
+/** A point with less of its words, by weight, in what its lesson got is an open question. */
+const COVERED = 0.5;
+
+/**
+ * An author's own outline held against the sources: each of its lessons with the sections that are about it. The topics
+ * are those of a drafted outline, which has brought the sources together already. Sections go where a lesson's title or
+ * points name their heading, the rest of a topic with them; a lesson that no heading names gets the topic that fits its
+ * words best; what is left goes to the lesson it is clearly most like, or is left out and says so. Lessons and points
+ * for which the sources hold nothing stay, with a question each.
+ */
+export function proposeOwn(
+  outline: OwnOutline,
+  brief: Brief,
+  matter: readonly SourceMatter[],
+  terms: readonly Term[],
+  title: string,
+): OutlineProposal {
+  const drafted =
+    matter.length > 0
+      ? draftOutline({ ...brief, size: { questionsPerLesson: 0 } }, matter, terms, title)
+      : { modules: [], dropped: [], notices: [] };
+  const bySource = new Map(matter.map(({ knowledge }) => [knowledge.source.id, knowledge]));
+  const knowledgeOf = new Map(
+    matter.flatMap(({ knowledge }) => [...knowledge.passages.keys()].map((id) => [id, knowledge] as const)),
+  );
+  const lead = matter[0]?.knowledge;
+  const stems = lead?.pack.stems ?? (() => []);
+  const topicOf = (name: string, sections: readonly ScopeSection[]) => ({
+    title: name,
+    sections: [...sections],
+    stems: [...stems(name), ...sections.flatMap((section) => sectionStems(section, knowledgeOf))],
+  });
+  /** What has no heading, stands below what is there already, or was brought in from another source goes with it. */
+  const goesWith = (section: ScopeSection, all: readonly ScopeSection[], there: readonly ScopeSection[]) =>
+    isRoot(section, bySource) ||
+    there.some(({ title: above }) => section.path.includes(above)) ||
+    knowledgeOf.get(section.passages[0]) !== knowledgeOf.get(all[0].passages[0]);
+  const topics = drafted.modules
+    .flatMap((module) => module.lessons)
+    .map(({ title: topic, scope }) => topicOf(topic, scope.sections));
+  const lessons = outline.modules.flatMap((module, at) =>
+    module.lessons.map((lesson, index) => ({
+      lesson,
+      at,
+      index,
+      words: wordsOf(lesson, stems),
+      sections: [] as ScopeSection[],
+    })),
+  );
+  type Entry = (typeof lessons)[number];
+  const weights = stemWeights(topics.map((topic) => ({ stems: new Set(topic.stems) })));
+  const named = (heading: string): Entry | undefined => {
+    const [best] = lessons
+      .map((entry) => ({ entry, score: naming(entry.lesson, heading, stems, weights) }))
+      .sort((a, b) => b.score - a.score);
+    return best && best.score >= HEADED ? best.entry : undefined;
+  };
+  let open: typeof topics = [];
+  for (const topic of topics) {
+    const homes = topic.sections.map((section) => ({
+      section,
+      home: isRoot(section, bySource) ? undefined : named(section.title),
+    }));
+    const rest: ScopeSection[] = [];
+    const home = named(topic.title) ?? mostOf(homes.flatMap(({ home: own }) => own ?? []));
+    for (const each of homes) {
+      const own = each.home ?? (home && goesWith(each.section, topic.sections, home.sections) ? home : undefined);
+      if (own) own.sections.push(each.section);
+      else rest.push(each.section);
+    }
+    // Short neighbours stand in one lesson of a draft without being about one thing.
+    if (home) open.push(...rest.map((section) => topicOf(section.title, [section])));
+    else if (rest.length > 0) open.push(topicOf(topic.title, rest));
+  }
+  const index = new Bm25(open.map((topic) => topic.stems));
+  const fitting = lessons
+    .filter((entry) => entry.sections.length === 0)
+    .flatMap((entry) => {
+      const ranks = index.rank(entry.words.all);
+      return ranks.map(({ document, score }) => {
+        const topic = open[document];
+        const held = share(entry.words.title, new Set(topic.stems), weights);
+        const name = naming(entry.lesson, topic.title, stems, weights);
+        return { entry, topic, held, score: score / ranks[0].score + held + name };
+      });
+    })
+    .filter(({ held }) => held >= FITTING)
+    .sort((a, b) => b.score - a.score);
+  for (const { entry, topic } of fitting) {
+    if (entry.sections.length > 0 || topic.sections.length === 0) continue;
+    entry.sections.push(...topic.sections);
+    topic.sections = [];
+  }
+  open = open.filter((topic) => topic.sections.length > 0);
+  const vectors = weightedStems<object>([
+    ...open.map((topic) => ({ of: topic, stems: topic.stems })),
+    ...lessons.map((entry) => ({
+      of: entry,
+      stems: [...entry.words.all, ...entry.sections.flatMap((section) => sectionStems(section, knowledgeOf))],
+    })),
+  ]);
+  const dropped: OutlineProposal['dropped'] = [...drafted.dropped];
+  for (const topic of open) {
+    const ranked = lessons
+      .map((entry) => ({ entry, score: cosine(vectors.get(topic)!, vectors.get(entry)!) }))
+      .sort((a, b) => b.score - a.score);
+    const [best, next] = ranked;
+    if (best && best.score >= LIKE.alike && best.score >= (next?.score ?? 0) * LIKE.ahead)
+      best.entry.sections.push(...topic.sections);
+    else dropped.push({ passages: topic.sections.flatMap((section) => section.passages), reason: 'outline' });
+  }
+  const order = new Map([...knowledgeOf.keys()].map((id, at) => [id, at]));
+  return {
+    title: outline.title ?? title,
+    language: brief.language,
+    dropped,
+    notices: drafted.notices,
+    modules: outline.modules.map((module, at) => ({
+      id: idFrom('m', 'own', at, module.title),
+      title: module.title,
+      ...(module.purpose && { purpose: module.purpose }),
+      lessons: lessons
+        .filter((entry) => entry.at === at)
+        .map(({ lesson, index: place, sections }): ProposedLesson => {
+          const scope = scopeOf(lesson.title, sections, order, knowledgeOf);
+          const said = new Set(sections.flatMap((section) => sectionStems(section, knowledgeOf)));
+          const asked = lesson.points.filter((point) => share(stems(point), said, weights) < COVERED);
+          return {
+            id: idFrom('l', 'own', at, place, lesson.title),
+            title: lesson.title,
+            otherTitles: [],
+            scope,
+            own: {
+              ...(lesson.objective && { objective: lesson.objective }),
+              ...(lesson.minutes !== undefined && { minutes: lesson.minutes }),
+              open: sections.length === 0 && asked.length === 0 ? [lesson.title] : asked,
+            },
+          };
+        }),
+    })),
+  };
+}
+
+/** What stands before all headings of a source is headed by the source's own title, which names no topic. */
+const isRoot = ({ id }: ScopeSection, sources: ReadonlyMap<string, Knowledge>): boolean =>
+  [...sources.values()].some(({ source }) => source.root.id === id);
+
+const sectionStems = (section: ScopeSection, knowledgeOf: ReadonlyMap<string, Knowledge>): string[] => {
+  const knowledge = knowledgeOf.get(section.passages[0]);
+  return knowledge ? stemsOf({ sections: [section] }, knowledge) : [];
+};
+
+/** The one that comes most often; the first among equals. */
+function mostOf<Each>(list: readonly Each[]): Each | undefined {
+  const counts = new Map<Each, number>();
+  for (const each of list) counts.set(each, (counts.get(each) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+}
+
+/** How surely a lesson's title or points name what stands under a heading, 0 to 1. */
+function naming(
+  { title, points }: OwnLesson,
+  heading: string,
+  stems: (text: string) => string[],
+  weights: ReadonlyMap<string, number>,
+): number {
+  const own = new Set(stems(heading));
+  const letters = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+  const one = (words: string): number => {
+    if (isGlossary(words) && isGlossary(heading)) return 1;
+    // "Needle stick", "needlestick".
+    if (letters(heading).length > 5 && letters(words).endsWith(letters(heading))) return 1;
+    const said = new Set(stems(words));
+    return Math.max(share([...own], said, weights), share([...said], own, weights));
+  };
+  return Math.max(one(title), ...points.map((point) => one(point) * POINT));
+}
+
+function wordsOf(
+  { title, objective = '', points }: OwnLesson,
+  stems: (text: string) => string[],
+): { title: string[]; all: string[] } {
+  const own = stems(title);
+  return {
+    title: own,
+    all: [...Array.from({ length: TITLE }, () => own).flat(), ...stems([objective, ...points].join(' '))],
+  };
+}
+
+/** The share of some words, by weight, that others have; a word that no source has tells most. */
+function share(words: readonly string[], among: ReadonlySet<string>, weights: ReadonlyMap<string, number>): number {
+  const rarest = Math.max(1, ...weights.values()) * UNKNOWN;
+  const own = [...new Set(words)];
+  const all = own.reduce((sum, stem) => sum + (weights.get(stem) ?? rarest), 0);
+  return all === 0
+    ? 0
+    : weighed(
+        own.filter((stem) => among.has(stem)),
+        weights,
+      ) / all;
+}
+
+/** A lesson's matter, in the order of the sources. */
+function scopeOf(
+  title: string,
+  sections: readonly ScopeSection[],
+  order: ReadonlyMap<string, number>,
+  knowledgeOf: ReadonlyMap<string, Knowledge>,
+): Scope {
+  const sorted = [...sections].sort((a, b) => order.get(a.passages[0])! - order.get(b.passages[0])!);
+  return {
+    title,
+    sourceId: sorted.length > 0 ? knowledgeOf.get(sorted[0].passages[0])!.source.id : '',
+    sections: sorted,
+    words: 0,
+    weight: 1,
+  };
+}
