@@ -116,8 +116,8 @@ export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operat
 }
 
 /**
- * The operations that pull rows of another outline into a course, each behind the row it stands behind there, as `pairs`
- * has them in order; a lesson whose module is pulled too goes into that, one of a module that is not goes into the one
+ * The operations that pull rows of another outline into a course, each behind the row it stands behind there, as
+ * `pairs` has them in order; a lesson whose module is pulled too goes into that, one of a module that is not goes into the one
  * above it. With their objectives, checks and open slots.
  */
 export function pullRows(

@@ -145,8 +145,8 @@ function fromTables(passages: readonly Passage[], wording: ObjectiveWording): Ca
 }
 
 /**
- * Terms that stand under one heading, to be told apart; what a speaker calls something is none, and one term no aim of a
- * lesson that is called by what is done with it ("Configuring Dovecot").
+ * Terms that stand under one heading, to be told apart; what a speaker calls something is none, and one term no aim of
+ * a lesson that is called by what is done with it ("Configuring Dovecot").
  */
 function fromTerms(
   claims: readonly Claim[],

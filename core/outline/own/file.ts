@@ -30,8 +30,8 @@ READERS.markdown = READERS.md;
 READERS.text = READERS.txt;
 
 /**
- * Reads an author's outline from a file: text with levels, Markdown, CSV, XLSX or OPML; of another document its headings
- * are the outline. Never throws for a bad file: the problem says what is wrong with it, `no-outline` that there are no
+ * Reads an author's outline from a file: text with levels, Markdown, CSV, XLSX or OPML; of another document its
+ * headings are the outline. Never throws for a bad file: the problem says what is wrong with it, `no-outline` that there are no
  * lines in it.
  */
 export async function readOutline(

@@ -11,7 +11,7 @@ import type { OwnLesson, OwnOutline } from './own';
 
 /** Words of a lesson's title count so much more than its objective's and points'. */
 const TITLE = 3;
-/** A section is what a lesson is about when so much of the heading, by weight, stands in its title, or of that in it. */
+/** A section is a lesson's when so much of its heading, by weight, stands in the lesson's title, or of that in it. */
 const HEADED = 0.6;
 /** A heading that a point of a lesson names counts a little less than one that its title names. */
 const POINT = 0.9;
