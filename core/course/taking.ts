@@ -116,9 +116,9 @@ export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operat
 }
 
 /**
- * The operations that pull rows of another outline into a course, each behind the row it stands behind there, as
- * `pairs` has them in order; a lesson whose module is pulled too goes into that, one of a module that is not goes into the one
- * above it. With their objectives, checks and open slots.
+ * The operations that pull rows of another outline into a course, each behind the row it stands behind there (`pairs`:
+ * both outlines, in order). A lesson whose module is pulled too goes into that, one of a module that is not goes into
+ * the one above it. Objectives, checks and open slots come with them.
  */
 export function pullRows(
   course: Course,

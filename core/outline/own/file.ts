@@ -30,9 +30,9 @@ READERS.markdown = READERS.md;
 READERS.text = READERS.txt;
 
 /**
- * Reads an author's outline from a file: text with levels, Markdown, CSV, XLSX or OPML; of another document its
- * headings are the outline. Never throws for a bad file: the problem says what is wrong with it, `no-outline` that there are no
- * lines in it.
+ * Reads an author's outline from a file: text with levels, Markdown, CSV, XLSX or OPML; any other document is read for
+ * its headings and lists. Never throws for a bad file: the problem says what is wrong with it (`no-outline`: there are
+ * no lines in it).
  */
 export async function readOutline(
   { name, bytes }: { name: string; bytes: Uint8Array },
