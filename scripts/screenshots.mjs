@@ -6,6 +6,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { browserPath } from './browser.mjs';
 
+/** An outline that a coordinator might have had before: some of it is in the course, some is not. */
+const OWN_OUTLINE = `Before you lend
+  Who may borrow
+  How we talk to each other
+At the desk
+  The five-point look-over
+  Tools with a red tag
+Battery care
+  Charging
+  Swollen packs
+`;
+
 const PORT = '3418';
 const url = `http://127.0.0.1:${PORT}`;
 const folder = mkdtempSync(join(tmpdir(), 'uplift-pictures-'));
@@ -110,10 +122,13 @@ try {
   await shot('versions');
   await page.keyboard.press('Escape');
   await page.getByRole('dialog').waitFor({ state: 'detached' });
-  await page.getByRole('button', { name: 'Draft again' }).click();
-  await page.getByRole('complementary', { name: 'Drafted outline' }).waitFor();
-  await shot('outline-drafted');
-  await page.getByRole('button', { name: /^Take/ }).click();
+  await page.keyboard.press('Alt+o');
+  await page.getByLabel(/^Its lines/).fill(OWN_OUTLINE);
+  await page.getByRole('button', { name: 'Lay it beside mine' }).click();
+  await page.getByRole('grid', { name: /^Mine and/ }).waitFor();
+  await page.keyboard.press('ArrowDown');
+  await shot('outline-beside');
+  await page.getByRole('button', { name: 'Done' }).click();
   await page.keyboard.press('Alt+6');
   const address = await page.locator('.address code').textContent();
   const course = page.url();

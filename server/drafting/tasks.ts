@@ -10,6 +10,7 @@ import type { Comparison } from '../../core/knowledge/comparing';
 import type { Contradiction } from '../../core/knowledge/contradictions';
 import type { TopicView } from '../../core/knowledge/topics';
 import type { LeftOutLine } from '../../core/review/left-out';
+import type { Stands } from '../../core/review/stands';
 import type { Source } from '../../core/source/source';
 
 /** A source version by its keys: workers read it from the database themselves. */
@@ -29,6 +30,8 @@ export interface Tasks {
     made: {
       nodes: OutlineNodes;
       leftOut: LeftOutLine[];
+      /** What each lesson stands on, by its id. */
+      stands: Record<string, Stands>;
       notices: { code: string; parameters?: Record<string, string | number> }[];
       minutes: Record<string, number>;
       full: number;

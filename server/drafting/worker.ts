@@ -10,6 +10,7 @@ import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } f
 import { leftOutOf } from '../../core/draft/left-out';
 import { outlineNodes } from '../../core/draft/operations';
 import { leftOutLines } from '../../core/review/left-out';
+import { standsOn } from '../../core/review/stands';
 import { understand, type Knowledge } from '../../core/knowledge';
 import { fail } from '../../core/document/problem';
 import { goneWords } from '../../core/course/settle';
@@ -54,8 +55,13 @@ serveTasks<Tasks>({
         .filter((module) => module.lessons.length > 0),
     };
     const leftOut = leftOutOf(proposal, plan, context);
+    const nodes = outlineNodes(fitting, plan, context, leftOut);
     return {
-      nodes: outlineNodes(fitting, plan, context, leftOut),
+      nodes,
+      stands: standsOn(
+        nodes.modules.flatMap((module) => module.lessons),
+        knowledge,
+      ),
       leftOut: leftOutLines(leftOut, new Map(), knowledge),
       notices: proposal.notices,
       full: plan.minutes.full,

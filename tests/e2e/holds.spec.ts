@@ -28,6 +28,7 @@ test('what the course holds is counted, and a part that was left out is brought 
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await given()).length).toBe(0);
   // Undo shows the lesson it was given to; the part is in the list again.
+  await expect(page).toHaveURL(/\/outline$/);
   await page.keyboard.press('Alt+h');
   await page.getByRole('button', { name: 'Look through' }).click();
   await expect(page.locator('[data-left-out]')).toHaveCount(before);
@@ -43,8 +44,8 @@ test('a drafted outline says what it leaves out for want of room, and the source
   await page.locator('#b-minutes').press('Tab');
   await saved(page);
   await page.keyboard.press('Alt+3');
-  await page.getByRole('button', { name: 'Draft again' }).click();
-  const drafted = page.getByRole('complementary', { name: 'Drafted outline' });
+  await page.keyboard.press('Alt+d');
+  const drafted = page.getByRole('complementary', { name: 'About the row' });
   await expect(drafted.getByRole('heading', { name: 'Left out' })).toBeVisible();
   await expect(drafted).toContainText(/limits?/);
   await drafted.getByRole('button', { name: /^Take it/ }).click();

@@ -33,7 +33,7 @@ test('from documents to a drafted lesson: the whole way once', async ({ page, ap
   await saved(page);
   await page.keyboard.press('Alt+3');
   await page.getByRole('button', { name: 'Draft from the sources' }).first().click();
-  await expect(page.getByRole('complementary', { name: 'Drafted outline' })).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Mine and Drafted' })).toBeVisible();
   expect((await served(page)).course.modules).toEqual([]);
   await page.keyboard.press('Alt+Enter');
   await saved(page);

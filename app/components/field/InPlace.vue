@@ -20,6 +20,8 @@ const props = defineProps<{
   readonly?: boolean;
   /** Several lines; it grows with its words. */
   lines?: boolean;
+  /** One line of words that may be drawn as several. */
+  wraps?: boolean;
   /** Words that must not be empty: emptied ones come back on leaving. */
   required?: boolean;
   maxlength?: number | string;
@@ -49,14 +51,20 @@ let at = 0;
 let giving = false;
 let here = false;
 const box = ref<HTMLInputElement | HTMLTextAreaElement | null>(null);
-const area = computed(() => (props.lines ? (box.value as HTMLTextAreaElement | null) : null));
+const long = computed(() => props.lines || props.wraps);
+/** Where the browser grows a field by itself there is nothing to measure: in a long list that is much. */
+const grows = import.meta.client && CSS.supports('field-sizing', 'content');
+const area = computed(() => (long.value && !grows ? (box.value as HTMLTextAreaElement | null) : null));
 const { triggerResize } = useTextareaAutosize({ element: area as never, input: text });
 // Measured before its letters have come, a line may look like two.
 useEventListener(() => (area.value ? document.fonts : null), 'loadingdone', triggerResize);
 const { start: giveSoon, stop } = useTimeoutFn(give, REST, { immediate: false });
 
 function typed(event: Event) {
-  text.value = (event.target as HTMLInputElement).value;
+  const field = event.target as HTMLInputElement;
+  // A break has no place in one line, wherever it comes from.
+  if (props.wraps && /[\r\n]/.test(field.value)) field.value = field.value.replace(/\s*[\r\n]+\s*/g, ' ');
+  text.value = field.value;
   setDirty(text.value !== given);
   giveSoon();
 }
@@ -105,6 +113,10 @@ function keys(event: KeyboardEvent) {
   setDirty(text.value !== given);
   give();
 }
+/** Enter is for whoever holds the field; as a sign it has no place in one line. */
+function before(event: Event) {
+  if (props.wraps && /^insert(?:LineBreak|Paragraph)$/.test((event as InputEvent).inputType)) event.preventDefault();
+}
 function come() {
   here = true;
   found = props.value;
@@ -129,7 +141,7 @@ defineExpose({
 
 <template>
   <textarea
-    v-if="lines"
+    v-if="long"
     ref="box"
     v-bind="$attrs"
     class="in-place"
@@ -138,6 +150,7 @@ defineExpose({
     :value="text"
     :readonly="readonly"
     :maxlength="maxlength"
+    @beforeinput="before"
     @input="typed"
     @blur="left"
     @focus="come"
@@ -170,6 +183,7 @@ defineExpose({
   border-radius: 2px;
   text-overflow: ellipsis;
   resize: none;
+  field-sizing: content;
   overflow: hidden;
 }
 .in-place:focus {

@@ -77,6 +77,7 @@ function can(words: string, was: string, group: string) {
           :value="row.module.title"
           :save="rename"
           required
+          wraps
           data-part="title"
           :readonly="!desk.mayEdit"
           :aria-label="`Module ${row.number}`"
@@ -86,6 +87,7 @@ function can(words: string, was: string, group: string) {
         ><FieldInPlace
           :value="row.module.purpose"
           :save="purpose"
+          wraps
           data-part="purpose"
           :readonly="!desk.mayEdit"
           placeholder="what this module is for"
@@ -100,6 +102,7 @@ function can(words: string, was: string, group: string) {
           :value="row.lesson.title"
           :save="rename"
           required
+          wraps
           data-part="title"
           :readonly="!desk.mayEdit"
           aria-label="Lesson"
@@ -115,6 +118,7 @@ function can(words: string, was: string, group: string) {
         ><FieldInPlace
           :value="objective"
           :save="can"
+          wraps
           data-part="can"
           :readonly="!desk.mayEdit"
           :placeholder="open ? counted(open, ['question open', 'questions open']) : 'not said yet'"
@@ -123,7 +127,7 @@ function can(words: string, was: string, group: string) {
       /></span>
       <span role="gridcell" class="number">{{ minutes }}</span>
       <span role="gridcell" class="number">{{ checksIn(row.id) }}</span>
-      <span role="gridcell"><PathStateMark :state="row.lesson.state" /></span>
+      <span role="gridcell" class="state"><PathStateMark :state="row.lesson.state" /></span>
     </template>
     <template v-else>
       <span role="gridcell" class="title"
@@ -137,7 +141,8 @@ function can(words: string, was: string, group: string) {
 .row {
   display: grid;
   grid-template-columns: var(--columns);
-  align-items: center;
+  align-items: start;
+  padding-block: 3px;
   border-bottom: 1px solid var(--hair);
   padding-right: 8px;
   min-height: 32px;
@@ -155,9 +160,15 @@ function can(words: string, was: string, group: string) {
 .row.current {
   border-left-color: var(--moss);
 }
+.title b,
+.fold,
+.number,
+.state {
+  padding-top: 3px;
+}
 .title {
   display: flex;
-  align-items: center;
+  align-items: start;
   gap: 5px;
   min-width: 0;
 }
@@ -175,11 +186,11 @@ function can(words: string, was: string, group: string) {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.module .title :deep(input),
+.module .title :deep(textarea),
 .strong {
   font-weight: 700;
 }
-.can :deep(input) {
+.can :deep(textarea) {
   color: var(--ink-2);
   font-size: 13.5px;
 }

@@ -1,9 +1,9 @@
 import type { Brief } from '../../course/course';
 import { idFrom } from '../../document/id';
 import type { Knowledge, Term } from '../../knowledge';
-import { Bm25, cosine, stemWeights, weighed } from '../../language/similarity';
+import { Bm25, stemWeights, weighed } from '../../language/similarity';
 import { draftOutline, type OutlineProposal, type SourceMatter } from '../index';
-import { stemsOf, weightedStems } from '../likeness';
+import { stemsOf } from '../likeness';
 import type { ProposedLesson } from '../proposal';
 import type { Scope, ScopeSection } from '../scope';
 import { isGlossary } from '../titles';
@@ -15,10 +15,12 @@ const TITLE = 3;
 const HEADED = 0.6;
 /** A heading that a point of a lesson names counts a little less than one that its title names. */
 const POINT = 0.9;
-/** A topic that no heading tells is a lesson's when it is this much like it, and so much more than like any other. */
-const LIKE = { alike: 0.15, ahead: 1.15 };
-/** A lesson that no heading names gets the topic that fits its words best, unless that has less than this of them. */
-const FITTING = 0.4;
+/**
+ * A lesson that no heading names gets the topic that fits its words best, if that has this share of its title's words,
+ * by weight, or its heading names nearly so much of it. A title of one word ("Refunds") is what a topic is about that
+ * says it so often.
+ */
+const FITTING = { share: 0.4, named: 0.45, often: 3 };
 /** A word that no source has weighs so much more than the rarest of theirs. */
 const UNKNOWN = 1.5;
 /** A point with less of its words, by weight, in what its lesson got is an open question. */
@@ -28,7 +30,7 @@ const COVERED = 0.5;
  * An author's own outline held against the sources: each of its lessons with the sections that are about it. The topics
  * are those of a drafted outline, which has brought the sources together already. Sections go where a lesson's title or
  * points name their heading, the rest of a topic with them; a lesson that no heading names gets the topic that fits its
- * words best; what is left goes to the lesson it is clearly most like, or is left out and says so. Lessons and points
+ * words best; what is about none of them is left out and says so. Lessons and points
  * for which the sources hold nothing stay, with a question each.
  */
 export function proposeOwn(
@@ -53,11 +55,16 @@ export function proposeOwn(
     sections: [...sections],
     stems: [...stems(name), ...sections.flatMap((section) => sectionStems(section, knowledgeOf))],
   });
-  /** What has no heading, stands below what is there already, or was brought in from another source goes with it. */
+  const sourceOf = (section: ScopeSection) => knowledgeOf.get(section.passages[0]);
+  /**
+   * What has no heading, stands below what is there already, was brought in from another source, or is all of its own
+   * goes with it.
+   */
   const goesWith = (section: ScopeSection, all: readonly ScopeSection[], there: readonly ScopeSection[]) =>
     isRoot(section, bySource) ||
     there.some(({ title: above }) => section.path.includes(above)) ||
-    knowledgeOf.get(section.passages[0]) !== knowledgeOf.get(all[0].passages[0]);
+    all.filter((each) => sourceOf(each) === sourceOf(section)).length === 1 ||
+    sourceOf(section) !== sourceOf(all[0]);
   const topics = drafted.modules
     .flatMap((module) => module.lessons)
     .map(({ title: topic, scope }) => topicOf(topic, scope.sections));
@@ -78,7 +85,7 @@ export function proposeOwn(
       .sort((a, b) => b.score - a.score);
     return best && best.score >= HEADED ? best.entry : undefined;
   };
-  let open: typeof topics = [];
+  const open: typeof topics = [];
   for (const topic of topics) {
     const homes = topic.sections.map((section) => ({
       section,
@@ -104,34 +111,27 @@ export function proposeOwn(
         const topic = open[document];
         const held = share(entry.words.title, new Set(topic.stems), weights);
         const name = naming(entry.lesson, topic.title, stems, weights);
-        return { entry, topic, held, score: score / ranks[0].score + held + name };
+        const often = topic.stems.filter((stem) => entry.words.title.includes(stem)).length;
+        const fits = new Set(entry.words.title).size > 1 ? held >= FITTING.share : held === 1 && often >= FITTING.often;
+        return { entry, topic, fits: fits || name >= FITTING.named, score: score / ranks[0].score + held + name };
       });
     })
-    .filter(({ held }) => held >= FITTING)
+    .filter(({ fits }) => fits)
     .sort((a, b) => b.score - a.score);
   for (const { entry, topic } of fitting) {
     if (entry.sections.length > 0 || topic.sections.length === 0) continue;
     entry.sections.push(...topic.sections);
     topic.sections = [];
   }
-  open = open.filter((topic) => topic.sections.length > 0);
-  const vectors = weightedStems<object>([
-    ...open.map((topic) => ({ of: topic, stems: topic.stems })),
-    ...lessons.map((entry) => ({
-      of: entry,
-      stems: [...entry.words.all, ...entry.sections.flatMap((section) => sectionStems(section, knowledgeOf))],
-    })),
-  ]);
-  const dropped: OutlineProposal['dropped'] = [...drafted.dropped];
-  for (const topic of open) {
-    const ranked = lessons
-      .map((entry) => ({ entry, score: cosine(vectors.get(topic)!, vectors.get(entry)!) }))
-      .sort((a, b) => b.score - a.score);
-    const [best, next] = ranked;
-    if (best && best.score >= LIKE.alike && best.score >= (next?.score ?? 0) * LIKE.ahead)
-      best.entry.sections.push(...topic.sections);
-    else dropped.push({ passages: topic.sections.flatMap((section) => section.passages), reason: 'outline' });
-  }
+  const dropped = [
+    ...drafted.dropped,
+    ...open
+      .filter((topic) => topic.sections.length > 0)
+      .map((topic) => ({
+        passages: topic.sections.flatMap((section) => section.passages),
+        reason: 'outline' as const,
+      })),
+  ];
   const order = new Map([...knowledgeOf.keys()].map((id, at) => [id, at]));
   return {
     title: outline.title ?? title,

@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { sendLeftBehind, useCourse } from '../../../app/stores/course';
 import { useFigures } from '../../../app/stores/figures';
-import { useProposal } from '../../../app/stores/proposal';
+import { useBeside } from '../../../app/stores/beside';
 import { useSession } from '../../../app/stores/session';
 import type { Course } from '../../../core/course/course';
 import { applyAll, type Operation } from '../../../core/course/operations';
@@ -459,13 +459,13 @@ describe('figures and proposals beside the course', () => {
       path.endsWith('/outline')
         ? Promise.resolve({ nodes, dropped: [], notices: [], minutes: {} })
         : (real as (path: string, options?: never) => unknown)(path, options)) as never);
-    const proposal = useProposal();
-    await proposal.draft();
-    expect(proposal.made?.nodes.modules).toHaveLength(1);
-    proposal.leave();
+    const beside = useBeside();
+    await beside.draft();
+    expect(beside.other?.nodes.modules).toHaveLength(1);
+    beside.leave();
     expect(titles(desk.course)).toHaveLength(4);
-    await proposal.draft();
-    proposal.take();
+    await beside.draft();
+    beside.takeAll();
     expect(titles(desk.course)).toEqual(['D one']);
     await desk.settleAll();
     expect(titles(server.course)).toEqual(['D one']);

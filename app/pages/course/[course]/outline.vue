@@ -12,22 +12,31 @@ import {
 } from '~~/core/course/gestures';
 import { placedChecks, type LessonState } from '~~/core/course/course';
 import type { Operation } from '~~/core/course/operations';
+import { outlineFromText } from '~~/core/outline/own/lines';
+import { pasteRows } from '~~/core/outline/own/pasted';
 import { useActions } from '~/actions/registry';
 import { rowsOf, type Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
-import { useProposal } from '~/stores/proposal';
-import { STATES } from '~/words/states';
+import { useBeside } from '~/stores/beside';
+import { counted, STATES } from '~/words/states';
 
 const go = useGo();
 const desk = useCourse();
-const proposal = useProposal();
+const beside = useBeside();
 const folded = ref(new Set<string>());
 const withChecks = ref(false);
 const current = ref<string | null>(null);
 const anchor = ref<string | null>(null);
 const body = ref<HTMLElement | null>(null);
-const versions = ref(0);
+const versions = ref<{ id: string; name: string }[]>([]);
+/** The row of the other outline that is looked at. */
+const besideAt = ref(0);
+watch(
+  () => beside.other?.nodes,
+  () => void (besideAt.value = 0),
+);
+const bringing = ref(false);
 const looking = ref(false);
 /** The dialog comes when it is first wanted, and stays. */
 const looked = ref(false);
@@ -218,9 +227,55 @@ function dragging(event: SortableEvent) {
 }
 async function loadVersions() {
   versions.value =
-    (await api('GET /api/courses/:course/versions', { course: desk.course!.id }).catch(() => null))?.length ??
-    versions.value;
+    (await api('GET /api/courses/:course/versions', { course: desk.course!.id }).catch(() => null)) ?? versions.value;
 }
+/** Several lines pasted into a row become rows with their levels, behind it; points of lessons become questions. */
+async function paste(event: ClipboardEvent) {
+  const part = (event.target as HTMLElement | null)?.getAttribute('data-part');
+  const plain = event.clipboardData?.getData('text/plain') ?? '';
+  const html = event.clipboardData?.getData('text/html') ?? '';
+  if (!desk.mayEdit || part !== 'title' || !/\S[^\S\n]*[\r\n]+\s*\S/.test(plain)) return;
+  event.preventDefault();
+  const text = /<(?:h[1-6]|li)[\s>]/i.test(html) ? (await import('~/words/pasted')).markdownOf(html) : plain;
+  const own = outlineFromText(text, '');
+  const flat = own.modules.length === 1 && own.modules[0]!.title === '';
+  const titled = { ...own, modules: own.modules.map((each) => ({ ...each, title: each.title || 'New module' })) };
+  desk.flushTyping();
+  const { operations, first } = pasteRows(desk.course!, current.value, titled, flat, freshId('p'));
+  if (!first) return;
+  const count = operations.filter(
+    (each) => each.type === 'insert' && each.kind !== 'answer' && each.kind !== 'objective',
+  );
+  if (desk.change(`${count.length} rows pasted`, operations)) {
+    anchor.value = first;
+    void focus(first);
+  }
+}
+const compareItems = computed(() => [
+  [
+    { label: 'The drafted outline', kbds: ['Alt', 'D'], onSelect: () => void beside.draft() },
+    { label: 'An outline of your own', kbds: ['Alt', 'O'], onSelect: () => void (bringing.value = true) },
+  ],
+  versions.value.map(({ id, name }) => ({ label: `“${name}”`, onSelect: () => void beside.version(id, name) })),
+]);
+/** "9 the same, 4 only drafted, 2 only mine, 1 elsewhere" */
+const besideWords = computed(() => {
+  const lessons = beside.rows.filter(({ kind }) => kind === 'lesson');
+  const of = (...fits: string[]) => lessons.filter(({ fit }) => fits.includes(fit)).length;
+  const only = beside.other?.kind === 'drafted' ? 'only drafted' : 'not in mine';
+  return (
+    [
+      [of('same'), 'the same'],
+      [of('alike'), 'alike'],
+      [of('other'), only],
+      [of('mine'), 'only mine'],
+      [lessons.filter(({ elsewhere }) => elsewhere).length, 'elsewhere'],
+    ] as const
+  )
+    .filter(([count]) => count > 0)
+    .map(([count, words]) => `${count} ${words}`)
+    .join(', ');
+});
 const foldAll = () =>
   void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
 const fold = (id: string) =>
@@ -320,7 +375,7 @@ useActions([
     label: 'Look at versions',
     key: 'Alt+V',
     area: 'Outline',
-    when: () => versions.value > 0,
+    when: () => versions.value.length > 0,
     run: () => void (looking.value = true),
   },
   {
@@ -329,7 +384,15 @@ useActions([
     key: 'Alt+D',
     area: 'Outline',
     when: editing,
-    run: () => void proposal.draft(),
+    run: () => void beside.draft(),
+  },
+  {
+    id: 'o-own',
+    label: 'Bring an outline of your own',
+    key: 'Alt+O',
+    area: 'Outline',
+    when: editing,
+    run: () => void (bringing.value = true),
   },
 ]);
 </script>
@@ -339,26 +402,33 @@ useActions([
     <div class="head">
       <h1>Outline</h1>
       <button
-        v-if="versions"
+        v-if="versions.length && !beside.other"
         type="button"
         class="link small"
         title="Look at a version, and go back to it"
         @click="looking = true"
       >
-        {{ versions }} {{ versions === 1 ? 'version' : 'versions' }} kept
+        {{ counted(versions.length, ['version', 'versions']) }} kept
       </button>
-      <div v-if="desk.mayEdit" class="end">
+      <span v-if="beside.other" class="small quiet" aria-live="polite">{{ besideWords }}</span>
+      <div v-if="beside.other" class="end">
+        <UButton color="neutral" variant="outline" @click="beside.leave()">Done <kbd>Esc</kbd></UButton>
+      </div>
+      <div v-else-if="desk.mayEdit" class="end">
         <UDropdownMenu v-if="many" :items="stateItems"
           ><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu
         >
-        <UButton color="neutral" variant="outline" :disabled="proposal.busy" @click="proposal.draft()">{{
-          proposal.busy ? 'Drafting' : desk.lessons.length ? 'Draft again' : 'Draft from the sources'
-        }}</UButton>
+        <UDropdownMenu v-if="desk.lessons.length" :items="compareItems"
+          ><UButton color="neutral" variant="outline" :disabled="beside.busy">{{
+            beside.busy ? 'Drafting' : 'Compare with'
+          }}</UButton></UDropdownMenu
+        >
         <UButton v-if="desk.lessons.length" @click="naming = true">Keep as a version</UButton>
       </div>
     </div>
     <div class="sides">
-      <div v-if="rows.length" ref="body" class="rows" data-keys="outline" @keydown="keys">
+      <OutlineBeside v-if="beside.other" v-model:current="besideAt" />
+      <div v-else-if="rows.length" ref="body" class="rows" data-keys="outline" @keydown="keys" @paste="paste">
         <div role="grid" aria-label="Outline" aria-multiselectable="true">
           <div class="names" role="row">
             <span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span
@@ -405,21 +475,27 @@ useActions([
         <h2>No outline yet</h2>
         <p>
           The outline decides: modules, lessons, what the learner can do after each. Let it be drafted from brief and
-          sources, begin from a plan whose lessons ask you what you know, or write it yourself: <kbd>Enter</kbd> makes
-          the next row.
+          sources, bring one that you have, begin from a plan whose lessons ask you what you know, or write it yourself:
+          <kbd>Enter</kbd> makes the next row.
         </p>
         <div v-if="desk.mayEdit" class="flex gap-2">
-          <UButton :disabled="proposal.busy" @click="proposal.draft()">{{
-            proposal.busy ? 'Drafting' : 'Draft from the sources'
-          }}</UButton><UButton color="neutral" variant="outline" @click="planning = true">Begin from a plan</UButton
+          <UButton :disabled="beside.busy" @click="beside.draft()">{{
+            beside.busy ? 'Drafting' : 'Draft from the sources'
+          }}</UButton><UButton color="neutral" variant="outline" @click="bringing = true">Bring my own</UButton
+          ><UButton color="neutral" variant="outline" @click="planning = true">Begin from a plan</UButton
           ><UButton color="neutral" variant="outline" @click="below">Write the first row</UButton>
         </div>
       </div>
-      <OutlineProposal v-if="proposal.made" class="side" />
+      <OutlineBesidePane v-if="beside.other" :current="besideAt" class="side" />
       <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
       <OutlinePlanDialog v-model:open="planning" />
+      <OutlineOwnDialog v-model:open="bringing" />
       <LazyVersionDialog v-if="looked" v-model:open="looking" />
-      <VersionKeepDialog v-model:open="naming" :suggested="versions ? '' : 'Outline accepted'" @kept="loadVersions" />
+      <VersionKeepDialog
+        v-model:open="naming"
+        :suggested="versions.length ? '' : 'Outline accepted'"
+        @kept="loadVersions"
+      />
     </div>
   </div>
 </template>

@@ -1,0 +1,78 @@
+import { expect, newCourse, openDemo, saved, served, test } from './app';
+
+const drawn = async (page: Parameters<typeof served>[0]) =>
+  (await served(page)).course.modules.map(
+    (module) => `${module.title}: ${module.lessons.map((lesson) => lesson.title).join(', ')}`,
+  );
+
+test('an own outline is laid beside the course, pulled from row by row, and undone', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+3');
+  const before = await drawn(page);
+  await page.keyboard.press('Alt+o');
+  const dialog = page.getByRole('dialog', { name: 'An outline of your own' });
+  await dialog
+    .getByLabel(/^Its lines/)
+    .fill(
+      'Checking a tool out\n  Before you hand it over\n  Feeding the parrot\nThe parrot\n  What it eats\n  Where it sleeps\n',
+    );
+  await expect(dialog.getByText('2 modules, 4 lessons')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Lay it beside mine' }).click();
+  const grid = page.getByRole('grid', { name: 'Mine and Pasted outline' });
+  await expect(grid).toBeVisible();
+  await expect(page.getByText('3 not in mine')).toBeVisible();
+  // The hand stays on the row; what is pulled stands where it stands there.
+  const row = (title: string) => grid.getByRole('row', { name: new RegExp(title) });
+  await row('Feeding the parrot').click();
+  await expect(page.getByText('Goes behind Before you hand it over.')).toBeVisible();
+  await page.keyboard.press('p');
+  await saved(page);
+  await expect
+    .poll(() => drawn(page))
+    .toContainEqual(expect.stringContaining('Before you hand it over, Feeding the parrot, The five-point look-over'));
+  await expect(row('Feeding the parrot')).toBeFocused();
+  await row('Where it sleeps').click();
+  await page.keyboard.press('m');
+  await saved(page);
+  await expect.poll(() => drawn(page)).toContainEqual('The parrot: What it eats, Where it sleeps');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('grid', { name: 'Outline' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => drawn(page)).toEqual(before);
+});
+
+test('titles and objectives stand in full, and several pasted lines become rows with their levels', async ({
+  page,
+  app,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await newCourse(page, app, 'Baking bread');
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Write the first row' }).click();
+  const long = 'What to look at, smell and listen to before anybody may say that a loaf of rye is done';
+  await page.keyboard.type(long);
+  await saved(page);
+  const title = page.getByRole('textbox', { name: 'Lesson' });
+  expect(await title.evaluate((field) => field.scrollHeight <= field.clientHeight + 2)).toBe(true);
+  await page.evaluate(
+    (text) => navigator.clipboard.writeText(text),
+    'The oven\n\tLighting it\n\tCleaning it\n\t\tAsh\nThe shop\n\tPrices',
+  );
+  await page.keyboard.press('Control+v');
+  await expect
+    .poll(() => drawn(page))
+    .toEqual([`New module: ${long}`, 'The oven: Lighting it, Cleaning it', 'The shop: Prices']);
+  // A point below a lesson waits as a question.
+  await expect(page.getByPlaceholder('1 question open')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => drawn(page)).toEqual([`New module: ${long}`]);
+  // One line is words of the field, as ever.
+  await page.evaluate(() => navigator.clipboard.writeText(' and cooled'));
+  await title.click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Control+v');
+  await saved(page);
+  await expect.poll(() => drawn(page)).toEqual([`New module: ${long} and cooled`]);
+});
