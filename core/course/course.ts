@@ -149,6 +149,13 @@ export interface Correction {
   words?: string;
 }
 
+/** A note that the author leaves: its rule, what it is about, and the hash of the words it saw then. */
+export interface NoteLeft {
+  rule: string;
+  about: string;
+  print: string;
+}
+
 /** A course: the whole document, changed only by operations. */
 export interface Course {
   id: string;
@@ -169,6 +176,8 @@ export interface Course {
   corrections?: Correction[];
   /** Sources that only add to what the others lead; absent when all lead. */
   supporting?: string[];
+  /** Notes that the author looked at and left as they are; absent when there are none. */
+  notesLeft?: NoteLeft[];
   /** What drafting left out of the sources; absent when nothing was. */
   leftOut?: LeftOut[];
   /** Sorted by id, so that taking out and putting back gives the same document. */

@@ -126,6 +126,10 @@ const correctionsShape = list(
   { min: 1 },
 );
 const supportingShape = list(id, { min: 1 });
+const notesLeftShape = list(
+  object({ rule: string({ min: 1, max: 40 }), about: id, print: string({ min: 1, max: 40 }) }),
+  { min: 1 },
+);
 const leftOutShape = list(object({ passages: list(passageRange, { min: 1 }), reason: oneOf(...LEFT_OUT_REASONS) }), {
   min: 1,
 });
@@ -136,6 +140,7 @@ const COURSE_EXTRAS = {
   corrections: correctionsShape,
   supporting: supportingShape,
   leftOut: leftOutShape,
+  notesLeft: notesLeftShape,
 };
 
 /** The form of each kind of node. */

@@ -1,5 +1,6 @@
 import type { Module, Objective } from '../course/course';
 import type { RowPair } from '../course/taking';
+import { dice, threes } from '../language/similarity';
 
 /** An outline as it is laid beside another. */
 export interface OutlineSide {
@@ -171,22 +172,4 @@ function matchedModules(
     taken.add(b.id);
   }
   return found;
-}
-
-/** A text's runs of three letters, with its words' edges. */
-function threes(text: string): Set<string> {
-  const found = new Set<string>();
-  for (const [word] of text.toLowerCase().matchAll(/[\p{L}\p{N}]+/gu)) {
-    const edged = ` ${word} `;
-    for (let at = 0; at + 3 <= edged.length; at++) found.add(edged.slice(at, at + 3));
-  }
-  return found;
-}
-
-/** Dice's coefficient: how much two sets have in common, 0 to 1. */
-function dice(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
-  if (a.size === 0 || b.size === 0) return 0;
-  let shared = 0;
-  for (const each of a) if (b.has(each)) shared++;
-  return (2 * shared) / (a.size + b.size);
 }

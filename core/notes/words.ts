@@ -1,0 +1,44 @@
+import type { Mend, Note, NoteRule } from './note';
+
+/** How notes are worded, the same on screen and wherever else they are read. */
+const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
+  'no-objective': () => 'It does not say what the learner can do afterwards.',
+  'idle-objective': ({ text }) => `No lesson leads to “${text}”.`,
+  empty: ({ what }) =>
+    what === 'module'
+      ? 'There is no lesson in it.'
+      : 'There is nothing in it: no passage, no text, no question to you.',
+  'too-long': ({ minutes, middle }) => `${minutes} minutes, where the others take about ${middle}.`,
+  'same-ground': ({ other, passages }) =>
+    Number(passages) > 0
+      ? `It teaches the same ${Number(passages) === 1 ? 'passage' : `${passages} passages`} as “${other}”.`
+      : `It is called nearly like “${other}”.`,
+  'term-later': ({ term, other }) => `It says “${term}”, which is explained later, in “${other}”.`,
+  'outcome-unserved': ({ outcome }) => `Nothing in the outline is about “${outcome}”, which would count as success.`,
+  'promise-unserved': ({ promise }) => `The outline says nothing of what the brief promises: “${promise}”`,
+  'left-out': ({ parts }) =>
+    `${parts} ${Number(parts) === 1 ? 'part' : 'parts'} of the sources’ matter ${Number(parts) === 1 ? 'is' : 'are'} in no lesson.`,
+};
+
+/** A note as a sentence. */
+export const noteSentence = ({ rule, parameters }: Note): string => SAID[rule](parameters);
+
+/** What a mend does, as the words of a button. */
+export function mendWords(mend: Mend): string {
+  switch (mend.kind) {
+    case 'word':
+      return mend.field === 'objective' ? 'Say it' : 'Word it';
+    case 'split':
+      return 'Split it';
+    case 'merge':
+      return 'Join the two';
+    case 'move':
+      return 'Explain it before';
+    case 'remove':
+      return 'Take it out';
+    case 'lesson':
+      return 'Add a lesson';
+    case 'open':
+      return mend.room === 'holds' ? 'Look through' : 'To the brief';
+  }
+}
