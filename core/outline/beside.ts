@@ -33,10 +33,11 @@ export function sideBySide(mine: OutlineSide, other: OutlineSide): BesideRow[] {
   const modules = matchedModules(mine, other, partner);
   const back = new Map([...partner, ...modules].map(([a, b]) => [b, a]));
   const homes = new Map(right.map((entry) => [entry.id, entry.module]));
-  const words = new Map(
-    [...left, ...right, ...modulesOf(mine), ...modulesOf(other)].map((each) => [each.id, each.words]),
-  );
-  const fit = (a: string, b: string): 'same' | 'alike' => (words.get(a) === words.get(b) ? 'same' : 'alike');
+  const [said, told] = [
+    [...left, ...modulesOf(mine)],
+    [...right, ...modulesOf(other)],
+  ].map((side) => new Map(side.map((each) => [each.id, each.words])));
+  const fit = (a: string, b: string): 'same' | 'alike' => (said.get(a) === told.get(b) ? 'same' : 'alike');
   const rows: BesideRow[] = mine.modules.flatMap((module): BesideRow[] => {
     const twin = modules.get(module.id);
     return [

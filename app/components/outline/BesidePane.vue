@@ -63,7 +63,9 @@ const open = computed(
       <p v-else-if="row.kind === 'lesson' && row.other && other.stands" class="small decide">
         Nothing in the sources{{ open ? `: ${counted(open, ['question', 'questions'])} to you instead` : '' }}.
       </p>
-      <blockquote v-for="passage in stands?.first" :key="passage.id">{{ passage.text }}</blockquote>
+      <blockquote v-for="passage in stands?.first" :key="passage.id">
+        <p>{{ passage.text }}</p>
+      </blockquote>
       <p v-for="place in stands?.places" :key="place.source" class="small quiet">
         {{ [place.source, ...place.headings].join(' / ') }}
       </p>
@@ -143,11 +145,13 @@ h3 {
 }
 blockquote {
   border-left: 3px solid var(--sky);
-  padding: 8px 10px;
+  padding: 2px 0 2px 12px;
   margin: 8px 0;
   font-family: var(--font-read);
+}
+blockquote p {
   display: -webkit-box;
-  -webkit-line-clamp: 6;
+  -webkit-line-clamp: 5;
   -webkit-box-orient: vertical;
   overflow: hidden;
 }

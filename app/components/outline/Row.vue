@@ -14,8 +14,10 @@ const { row } = defineProps<{
   folded: boolean;
   /** Questions that wait for an answer of the lesson. */
   open: number;
+  /** What was found about it. */
+  notes: number;
 }>();
-defineEmits<{ fold: [] }>();
+defineEmits<{ fold: []; notes: [] }>();
 const desk = useCourse();
 const figures = useFigures();
 const checksIn = (lesson: string) => figures.all.get(lesson)?.checks || '';
@@ -82,7 +84,18 @@ function can(words: string, was: string, group: string) {
           :readonly="!desk.mayEdit"
           :aria-label="`Module ${row.number}`"
           maxlength="400"
-      /></span>
+        /><button
+          v-if="notes"
+          type="button"
+          class="noted"
+          :aria-label="`${counted(notes, ['note', 'notes'])} on ${row.module.title}`"
+          :title="`${counted(notes, ['note', 'notes'])} (Alt N)`"
+          tabindex="-1"
+          @click.stop="$emit('notes')"
+        >
+          {{ notes }}
+        </button></span
+      >
       <span role="gridcell" class="can"
         ><FieldInPlace
           :value="row.module.purpose"
@@ -106,7 +119,17 @@ function can(words: string, was: string, group: string) {
           data-part="title"
           :readonly="!desk.mayEdit"
           aria-label="Lesson"
-          maxlength="400" /><NuxtLink
+          maxlength="400" /><button
+          v-if="notes"
+          type="button"
+          class="noted"
+          :aria-label="`${counted(notes, ['note', 'notes'])} on ${row.lesson.title}`"
+          :title="`${counted(notes, ['note', 'notes'])} (Alt N)`"
+          tabindex="-1"
+          @click.stop="$emit('notes')"
+        >
+          {{ notes }}</button
+        ><NuxtLink
           class="open"
           :to="`/course/${desk.course!.id}/lessons/${row.id}`"
           :aria-label="`Open ${row.lesson.title}`"
@@ -162,8 +185,7 @@ function can(words: string, was: string, group: string) {
 }
 .title b,
 .fold,
-.number,
-.state {
+.number {
   padding-top: 3px;
 }
 .title {
@@ -193,6 +215,21 @@ function can(words: string, was: string, group: string) {
 .can :deep(textarea) {
   color: var(--ink-2);
   font-size: 13.5px;
+}
+.noted {
+  flex: none;
+  min-width: 24px;
+  height: 24px;
+  margin-top: 1px;
+  border: 1px solid var(--hair);
+  border-radius: 12px;
+  font-size: 12.5px;
+  color: var(--ink-2);
+  background: var(--sheet);
+  cursor: pointer;
+}
+.noted:hover {
+  border-color: var(--ink-3);
 }
 .open {
   flex: none;

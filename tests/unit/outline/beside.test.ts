@@ -74,6 +74,13 @@ describe('two outlines side by side', () => {
     ]);
   });
 
+  it('tell a row apart that was worded anew in one of them', () => {
+    const reworded = side(
+      other.modules.map((module) => ({ ...module, purpose: module.title === 'Parcels' ? 'New' : '' })),
+    );
+    expect(drawn(reworded, other).filter((row) => row.includes('~'))).toEqual(['# Parcels ~ Parcels']);
+  });
+
   it('that are the same are the same row by row, and each row of both comes once', () => {
     expect(drawn(other, other).every((row) => row.includes('='))).toBe(true);
     const rows = sideBySide(mine, other);

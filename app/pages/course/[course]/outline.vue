@@ -11,6 +11,7 @@ import {
   removeRows,
 } from '~~/core/course/gestures';
 import { placedChecks, type LessonState } from '~~/core/course/course';
+import { mergeLessons, splitLesson } from '~~/core/course/joining';
 import type { Operation } from '~~/core/course/operations';
 import { outlineFromText } from '~~/core/outline/own/lines';
 import { pasteRows } from '~~/core/outline/own/pasted';
@@ -19,11 +20,31 @@ import { rowsOf, type Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useBeside } from '~/stores/beside';
+import { useNotes } from '~/stores/notes';
 import { counted, STATES } from '~/words/states';
 
 const go = useGo();
 const desk = useCourse();
 const beside = useBeside();
+const notes = useNotes();
+const aside = ref<'unused' | 'notes'>('unused');
+const noteList = ref<{ focus: () => void } | null>(null);
+const asides = computed(() => [
+  { value: 'unused' as const, label: 'Not used yet' },
+  { value: 'notes' as const, label: notes.notes.length ? `Notes ${notes.notes.length}` : 'Notes' },
+]);
+async function showNotes() {
+  aside.value = 'notes';
+  await nextTick();
+  noteList.value?.focus();
+}
+/** Comes to a row, wherever it is folded away. */
+function reveal(id: string, part = 'title') {
+  const home = desk.course!.modules.find((module) => module.lessons.some((lesson) => lesson.id === id));
+  if (home && folded.value.has(home.id)) fold(home.id);
+  anchor.value = id;
+  void focus(id, part);
+}
 const folded = ref(new Set<string>());
 const withChecks = ref(false);
 const current = ref<string | null>(null);
@@ -152,6 +173,23 @@ function remove() {
   const next = rest[Math.min(rest.length - 1, at)] ?? null;
   make(gone.length > 1 ? `${gone.length} rows deleted` : 'row deleted', () => removeRows(desk.course!, gone), next);
   anchor.value = next;
+}
+/** The chosen lesson in two, at the heading nearest its middle. */
+function split() {
+  const lesson = chosenLesson.value;
+  const id = freshId('l');
+  if (!lesson) return;
+  make(`“${lesson.title}” split`, () => splitLesson(desk.course!, lesson, undefined, id), id);
+  void name(id);
+}
+/** The lesson above the chosen one in its module. */
+const lessonAbove = computed(() => {
+  const home = desk.course!.modules.find((module) => module.lessons.some(({ id }) => id === current.value));
+  return home?.lessons[home.lessons.findIndex(({ id }) => id === current.value) - 1];
+});
+function join() {
+  const [into, from] = [lessonAbove.value, chosenLesson.value];
+  if (into && from) make(`“${from.title}” joined to “${into.title}”`, () => mergeLessons(into, from), into.id);
 }
 function move(by: -1 | 1) {
   make('row moved', () => moveRows(desk.course!, [...selected.value], by));
@@ -387,6 +425,25 @@ useActions([
     run: () => void beside.draft(),
   },
   {
+    id: 'o-split',
+    label: 'Split the lesson in two',
+    key: 'Alt+Shift+S',
+    within: 'outline',
+    area: 'Outline',
+    when: () => editing() && chosenLesson.value !== undefined,
+    run: split,
+  },
+  {
+    id: 'o-join',
+    label: 'Join the lesson to the one above',
+    key: 'Alt+Shift+J',
+    within: 'outline',
+    area: 'Outline',
+    when: () => editing() && lessonAbove.value !== undefined,
+    run: join,
+  },
+  { id: 'o-notes', label: 'Notes on the outline', key: 'Alt+N', area: 'Outline', run: () => void showNotes() },
+  {
     id: 'o-own',
     label: 'Bring an outline of your own',
     key: 'Alt+O',
@@ -454,6 +511,11 @@ useActions([
               :current="row.id === current"
               :folded="folded.has(row.id)"
               :open="openSlots.get(row.id) ?? 0"
+              :notes="notes.counts.get(row.id) ?? 0"
+              @notes="
+                select(row.id);
+                showNotes();
+              "
               @fold="fold(row.id)"
               @focusin="row.kind !== 'check' && current !== row.id && select(row.id)"
               @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)"
@@ -487,7 +549,18 @@ useActions([
         </div>
       </div>
       <OutlineBesidePane v-if="beside.other" :current="besideAt" class="side" />
-      <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="side" />
+      <div v-else-if="rows.length" class="side tabbed">
+        <FieldTabs v-model="aside" :items="asides" />
+        <OutlineNotes
+          v-if="aside === 'notes'"
+          ref="noteList"
+          :current="current"
+          class="tab"
+          @show="reveal"
+          @word="reveal($event, 'can')"
+        />
+        <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="tab" />
+      </div>
       <OutlinePlanDialog v-model:open="planning" />
       <OutlineOwnDialog v-model:open="bringing" />
       <LazyVersionDialog v-if="looked" v-model:open="looking" />
@@ -548,6 +621,19 @@ useActions([
 .side {
   width: 316px;
   flex: none;
+}
+.tabbed {
+  display: flex;
+  flex-direction: column;
+  background: var(--paper);
+  border-left: 1px solid var(--hair);
+  padding-top: 4px;
+}
+.tab {
+  flex: 1;
+  overflow-y: auto;
+  padding: 8px 16px 12px;
+  border-left: 0;
 }
 @media (max-width: 1000px) {
   .sides {
