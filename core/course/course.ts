@@ -11,6 +11,10 @@ export interface Brief {
     who: string;
     /** Terms and subjects they need not be taught. */
     knows: string[];
+    /** Who might think it is for them, and is not meant. */
+    notFor?: string;
+    /** What goes wrong at their work today. */
+    wrong?: string;
   };
   size: { minutes?: number; modules?: number; lessonsPerModule?: number; questionsPerLesson: number };
   language: string;

@@ -29,7 +29,10 @@ const level = oneOf('recall', 'apply', 'decide');
 
 export const briefShape = object({
   promise: string({ max: 4000 }),
-  audience: object({ who: string({ max: 1000 }), knows: list(string({ min: 1, max: 200 })) }),
+  audience: object(
+    { who: string({ max: 1000 }), knows: list(string({ min: 1, max: 200 })) },
+    { notFor: string({ min: 1, max: 1000 }), wrong: string({ min: 1, max: 4000 }) },
+  ),
   size: object(
     { questionsPerLesson: number({ min: 0, max: 50, whole: true }) },
     {

@@ -148,7 +148,7 @@ function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: 
       unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)),
     ),
   ];
-  const said = stems([brief.promise, ...brief.outcomes].join(' '));
+  const said = stems([brief.promise, brief.audience.wrong ?? '', ...brief.outcomes].join(' '));
   const promised = counts(said.length > 0 ? said : lessons.flatMap(matterOf));
   const rank = lessons
     .filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given))

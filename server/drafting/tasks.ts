@@ -1,3 +1,4 @@
+import type { BriefOffers } from '../../core/review/offers';
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
@@ -44,6 +45,7 @@ export interface Tasks {
   };
   /** What drafting a course as it stood at a revision leaves out. */
   leftOut: { given: { courseId: string; revision: number; sources: SourceKey[] }; made: LeftOut[] };
+  offers: { given: { course: Course; sources: SourceKey[] }; made: BriefOffers };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   contradictions: {

@@ -1,4 +1,5 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
+import { briefOffers, type BriefOffers } from '../../core/review/offers';
 import { lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
@@ -79,6 +80,13 @@ serveTasks<Tasks>({
   leftOut({ courseId, revision, sources }) {
     return preparedOf(pinnedCourse(courseId, revision), sources).leftOut;
   },
+  offers({ course, sources }) {
+    const { brief, title, settled, corrections, supporting } = course;
+    const asked = [course.id, sources, title, brief.audience.knows, brief.promise, brief.outcomes];
+    return offers.of(JSON.stringify([...asked, settled, corrections, supporting]), () =>
+      briefOffers(brief, heldBy(course, sources), title),
+    );
+  },
   account({ course, sources }) {
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
@@ -124,6 +132,7 @@ function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<stri
 
 const prepared = remembered<Prepared>({ most: 3 });
 const pinned = remembered<Course>({ most: 3 });
+const offers = remembered<BriefOffers>({ most: 8 });
 const contradictions = remembered<Contradiction[]>({ most: 8 });
 
 /** The course made ready, kept for the next lesson of the same outline. */

@@ -1,8 +1,15 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core';
+import { api, type AnswerOf } from '~/client';
+import { verdictWords } from '~/words/brief';
+import type { SaidCounts } from '~~/core/course/left-out';
+import { kindWords } from '~~/core/course/left-out-words';
+import { briefVerdicts, type Verdict } from '~~/core/review/verdict';
 import type { Brief } from '~~/core/course/course';
 import { directionOf } from '~~/core/course/course';
 import { useCourse } from '~/stores/course';
 import { useFigures } from '~/stores/figures';
+import { counted } from '~/words/states';
 
 /** What the course promises, to whom, how long: saved as typed. */
 const desk = useCourse();
@@ -43,19 +50,28 @@ const lines = (text: string, cut: RegExp) =>
     .filter(Boolean);
 const who = (words: string) => ({ audience: { ...brief.value.audience, who: words } });
 const knows = (words: string) => ({ audience: { ...brief.value.audience, knows: lines(words, /,/) } });
+/** An optional part of the audience; empty words take it away. */
+function also(key: 'notFor' | 'wrong', words: string) {
+  const { [key]: _, ...rest } = brief.value.audience;
+  return { audience: words.trim() ? { ...rest, [key]: words } : rest };
+}
 const outcomes = (words: string) => ({ outcomes: lines(words, /\n/) });
-function sized(key: 'minutes' | 'questionsPerLesson', value: string): Partial<Brief> | undefined {
+type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule';
+const MOST = { minutes: 100_000, questionsPerLesson: 50, modules: 1000, lessonsPerModule: 1000 };
+function sized(key: SizeKey, value: string): Partial<Brief> | undefined {
   const number = Number(value);
   const next = { ...brief.value.size };
-  if (value.trim() === '' || !Number.isFinite(number)) {
-    if (key !== 'minutes' || value.trim() !== '') return undefined;
-    delete next.minutes;
-  } else
-    next[key] =
-      key === 'minutes' ? Math.min(100_000, Math.max(1, number)) : Math.min(50, Math.max(0, Math.round(number)));
+  if (value.trim() === '') {
+    if (key === 'questionsPerLesson') return undefined;
+    delete next[key];
+  } else if (!Number.isFinite(number)) return undefined;
+  else {
+    const whole = key === 'minutes' ? number : Math.round(number);
+    next[key] = Math.min(MOST[key], Math.max(key === 'questionsPerLesson' ? 0 : 1, whole));
+  }
   return { size: next };
 }
-function size(key: 'minutes' | 'questionsPerLesson', value: string, was: string, group: string) {
+function size(key: SizeKey, value: string, was: string, group: string) {
   const change = sized(key, value);
   return !change || set('size', change, sized(key, was) ?? {}, group);
 }
@@ -75,6 +91,34 @@ function language(value: string) {
       : []),
   ]);
 }
+
+type Offers = AnswerOf<'GET /api/courses/:course/offers'>;
+/** What the sources offer; asked for again when what it depends on was saved. */
+const offers = shallowRef<Offers>();
+async function load() {
+  offers.value = desk.mayEdit
+    ? await api('GET /api/courses/:course/offers', { course: desk.course!.id }).catch(() => offers.value)
+    : undefined;
+}
+watchDebounced(
+  () => [brief.value.promise, brief.value.outcomes, brief.value.audience.knows, desk.savedAt],
+  () => void load(),
+  { debounce: 900 },
+);
+onMounted(load);
+const verdicts = computed(() => briefVerdicts(brief.value, offers.value));
+const of = (field: Verdict['field']) => verdicts.value.filter((verdict) => verdict.field === field);
+/** Outcomes that the sources offer and the brief does not have. */
+const offered = computed(() =>
+  (offers.value?.outcomes ?? []).filter(({ text }) => !brief.value.outcomes.includes(text)),
+);
+const take = (text: string) => set('success', { outcomes: [...brief.value.outcomes, text] });
+/** "15 limits, 9 rules and more" */
+function heaviest(kinds: SaidCounts): string {
+  const most = (Object.entries(kinds) as [keyof SaidCounts, number][]).sort((a, b) => b[1] - a[1]);
+  return `${kindWords(Object.fromEntries(most.slice(0, 2)))}${most.length > 2 ? ' and more' : ''}`;
+}
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What these answers make for the learner, said at once. */
 const said = computed(() => {
@@ -118,6 +162,7 @@ const said = computed(() => {
             maxlength="4000"
             placeholder="What the learner can do at work afterwards"
           />
+          <BriefSays :verdicts="of('promise')" />
           <label for="b-who">For whom</label
           ><FieldInPlace
             id="b-who"
@@ -125,7 +170,39 @@ const said = computed(() => {
             :save="(words, was, group) => set('audience', who(words), who(was), group)"
             boxed
             maxlength="1000"
-            placeholder="New volunteers at the desk"
+            placeholder="People in their first month"
+          />
+          <BriefSays :verdicts="of('who')">
+            <span v-if="!brief.audience.who && offers?.actors.length" class="actors">
+              <button
+                v-for="actor in offers.actors"
+                :key="actor.label"
+                type="button"
+                class="chip"
+                @click="set('audience', who(capital(actor.label)))"
+              >
+                {{ capital(actor.label) }} <span class="quiet">{{ counted(actor.rules, ['rule', 'rules']) }}</span>
+              </button>
+            </span>
+          </BriefSays>
+          <label for="b-not">Not for</label
+          ><FieldInPlace
+            id="b-not"
+            :value="brief.audience.notFor ?? ''"
+            :save="(words, was, group) => set('audience', also('notFor', words), also('notFor', was), group)"
+            boxed
+            maxlength="1000"
+            placeholder="Who might think it is for them, and is not meant"
+          />
+          <label for="b-wrong">What goes wrong today</label
+          ><FieldInPlace
+            id="b-wrong"
+            :value="brief.audience.wrong ?? ''"
+            :save="(words, was, group) => set('audience', also('wrong', words), also('wrong', was), group)"
+            lines
+            boxed
+            maxlength="4000"
+            placeholder="The mistakes that cost most"
           />
           <label for="b-knows">What they know already</label>
           <div>
@@ -134,7 +211,7 @@ const said = computed(() => {
               :value="brief.audience.knows.join(', ')"
               :save="(words, was, group) => set('what they know', knows(words), knows(was), group)"
               boxed
-              placeholder="library card, till"
+              placeholder="the ticket system, first aid"
             />
             <p class="small quiet">Words or subjects, commas between.</p>
           </div>
@@ -158,6 +235,29 @@ const said = computed(() => {
               class="short"
               aria-label="Checks in a lesson at most"
             /><span>checks in a lesson at most</span>
+          </div>
+          <BriefSays :verdicts="of('minutes')" />
+          <label for="b-modules">Fixed counts</label>
+          <div class="row">
+            <FieldInPlace
+              id="b-modules"
+              inputmode="numeric"
+              :value="String(brief.size.modules ?? '')"
+              :save="(words, was, group) => size('modules', words, was, group)"
+              boxed
+              class="short"
+              placeholder="any"
+            /><span>modules of</span
+            ><FieldInPlace
+              id="b-lessons"
+              inputmode="numeric"
+              :value="String(brief.size.lessonsPerModule ?? '')"
+              :save="(words, was, group) => size('lessonsPerModule', words, was, group)"
+              boxed
+              class="short"
+              placeholder="any"
+              aria-label="Lessons in a module at most"
+            /><span>lessons at most</span>
           </div>
           <label for="b-language">Language</label
           ><USelect
@@ -183,10 +283,28 @@ const said = computed(() => {
               lines
               boxed
               class="three"
-              placeholder="Fewer tools come back damaged without a tag"
+              placeholder="Fewer complaints in the first week"
             />
             <p class="small quiet">One a line.</p>
           </div>
+          <BriefSays :verdicts="of('outcomes')" />
+          <template v-if="offered.length && desk.mayEdit">
+            <span class="label">From your sources</span>
+            <ul class="offers">
+              <li v-for="offer in offered" :key="offer.text">
+                <button type="button" class="add" :aria-label="`Add “${offer.text}”`" @click="take(offer.text)">
+                  +
+                </button>
+                <details>
+                  <summary>
+                    {{ offer.text }} <span class="small quiet">{{ heaviest(offer.kinds) }}</span>
+                  </summary>
+                  <blockquote v-for="passage in offer.first" :key="passage.id">{{ passage.text }}</blockquote>
+                  <p class="small quiet">It would be taught in “{{ offer.lesson }}”.</p>
+                </details>
+              </li>
+            </ul>
+          </template>
         </fieldset>
       </form>
       <aside>
@@ -233,8 +351,57 @@ label,
   align-items: center;
   gap: 8px;
 }
+.row span {
+  white-space: nowrap;
+}
 .short {
   width: 84px;
+}
+.actors {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 4px;
+}
+.chip {
+  border: 1px solid var(--hair);
+  border-radius: 12px;
+  padding: 1px 10px;
+  cursor: pointer;
+  color: var(--ink);
+  background: var(--sheet);
+}
+.chip:hover {
+  border-color: var(--moss);
+}
+.offers li {
+  display: flex;
+  gap: 8px;
+  align-items: start;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.add {
+  flex: none;
+  width: 24px;
+  height: 24px;
+  border: 1px solid var(--hair);
+  border-radius: 3px;
+  cursor: pointer;
+  font-weight: 700;
+}
+.add:hover {
+  border-color: var(--moss);
+  color: var(--moss);
+}
+.offers summary {
+  cursor: pointer;
+}
+.offers blockquote {
+  border-left: 3px solid var(--sky);
+  padding: 2px 0 2px 12px;
+  margin: 6px 0;
+  font-family: var(--font-read);
 }
 .two {
   min-height: 56px;

@@ -1,0 +1,100 @@
+import type { Brief } from '../course/course';
+import { contextFor, draftContext } from '../draft/context';
+import { planCourse } from '../draft/plan';
+import { plannedObjectives } from '../draft/from-course';
+import { draftOutline } from '../outline';
+import { lessonsOf } from '../outline/proposal';
+import { passagesOf } from '../outline/scope';
+import { commonTerms, type Knowledge } from '../knowledge';
+import { contained } from '../language/similarity';
+import { standsOn, type Stands } from './stands';
+
+/** What the sources offer an author who writes a brief. */
+export interface BriefOffers {
+  /** Minutes that everything they hold would take. */
+  full: number;
+  /** Who acts in them, those with most rules first. */
+  actors: { label: string; rules: number }[];
+  /** What could count as success, by what the sources teach most of, each with what stands behind it. */
+  outcomes: ({ text: string; lesson: string } & Omit<Stands, 'places'>)[];
+  /** What they are most about, in their own words. */
+  terms: string[];
+  /** Of what the brief promises, that for which they have hardly a word. */
+  apart: string[];
+}
+
+const MOST = { actors: 6, outcomes: 10, terms: 8 };
+/** Somebody with fewer rules is only mentioned. */
+const LEAST_RULES = 2;
+/** What is promised with less than this share of its words anywhere in the sources is apart from them. */
+const APART = 0.34;
+/** Worth of an objective's level, in claims: to decide at work says more than to know. */
+const LEVEL = { decide: 3, apply: 2, recall: 0 };
+
+/**
+ * Looks through the sources for what a brief could say: how long, for whom, for what. Outcomes are the objectives of an
+ * outline of everything, by how much stands behind them.
+ */
+export function briefOffers(brief: Brief, knowledge: readonly Knowledge[], title: string): BriefOffers {
+  if (knowledge.length === 0) return { full: 0, actors: [], outcomes: [], terms: [], apart: [] };
+  const open: Brief = { ...brief, size: { questionsPerLesson: brief.size.questionsPerLesson } };
+  const whole = draftContext(open, knowledge);
+  const outline = draftOutline(open, whole.sources, whole.terms, title);
+  const context = contextFor(whole, lessonsOf(outline));
+  const lessons = outline.modules
+    .flatMap((module) => module.lessons)
+    .map(({ id, title: lesson, scope }) => ({ id, title: lesson, plannedPassages: passagesOf(scope) }));
+  const stands = standsOn(lessons, knowledge);
+  const outcomes = lessons
+    .flatMap((lesson, at) => {
+      const [objective] = plannedObjectives(lesson, context);
+      const { kinds, first } = stands[lesson.id];
+      const claims = Object.values(kinds).reduce((sum, count) => sum + count, 0);
+      return objective && !/[“"]/.test(objective.text)
+        ? [{ text: objective.text, lesson: lesson.title, kinds, first, worth: claims + LEVEL[objective.level], at }]
+        : [];
+    })
+    .sort((a, b) => b.worth - a.worth || a.at - b.at)
+    .slice(0, MOST.outcomes)
+    .map(({ text, lesson, kinds, first }) => ({ text, lesson, kinds, first }));
+  return {
+    full: planCourse(outline, context).minutes.full,
+    actors: actorsIn(knowledge),
+    outcomes,
+    terms: commonTerms(knowledge)
+      .slice(0, MOST.terms)
+      .map(({ label }) => label),
+    apart: apartFrom(brief, knowledge),
+  };
+}
+
+/** Subjects of rules that can act, others than the reader. */
+function actorsIn(knowledge: readonly Knowledge[]): BriefOffers['actors'] {
+  const found = new Map<string, { label: string; rules: number }>();
+  for (const { claims, pack } of knowledge) {
+    for (const { rule } of claims) {
+      if (!rule?.person || !rule.subject || pack.isReader?.(rule.subject)) continue;
+      const label = rule.subject.replace(/^(?:the|an?|every|each|all|any|no)\s+/i, '').trim();
+      const key = pack.stems(label).join(' ');
+      if (key === '' || label.split(/\s+/).length > 4 || /^\p{Lu}\p{Ll}+ \p{Lu}/u.test(label)) continue;
+      const entry = found.get(key);
+      if (entry) entry.rules++;
+      else found.set(key, { label, rules: 1 });
+    }
+  }
+  return [...found.values()]
+    .filter(({ rules }) => rules >= LEAST_RULES)
+    .sort((a, b) => b.rules - a.rules || (a.label < b.label ? -1 : 1))
+    .slice(0, MOST.actors);
+}
+
+function apartFrom({ promise, outcomes }: Brief, knowledge: readonly Knowledge[]): string[] {
+  const { pack } = knowledge[0];
+  const said = new Set(
+    knowledge.flatMap(({ sentences }) => [...sentences.values()].flatMap((own) => own.flatMap(({ stems }) => stems))),
+  );
+  return [promise, ...outcomes].filter((words) => {
+    const stems = pack.stems(words);
+    return stems.length > 1 && contained(stems, said) < APART;
+  });
+}
