@@ -1,4 +1,4 @@
-import { expect, newCourse, openDemo, saved, served, test } from './app';
+import { expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
 
 const drawn = async (page: Parameters<typeof served>[0]) =>
   (await served(page)).course.modules.map(
@@ -75,4 +75,50 @@ test('titles and objectives stand in full, and several pasted lines become rows 
   await page.keyboard.press('Control+v');
   await saved(page);
   await expect.poll(() => drawn(page)).toEqual([`New module: ${long} and cooled`]);
+});
+
+test('notes stand beside their rows and are mended by key; what is left stays away', async ({ page, app }) => {
+  await newCourse(page, app, 'Baking bread');
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Write the first row' }).click();
+  await page.keyboard.type('Lighting the wood oven');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Lighting the wood ovens');
+  await saved(page);
+  // Two lessons called nearly alike, both without words on what they are for, both empty.
+  await expect(page.getByRole('button', { name: '3 notes on Lighting the wood ovens' })).toBeVisible();
+  await page.keyboard.press('Alt+n');
+  const notes = page.locator('[data-keys=notes]');
+  await expect(notes.getByText('It is called nearly like “Lighting the wood oven”.')).toBeVisible();
+  await looksRight(page);
+  await expect(notes.locator('article').first()).toBeFocused();
+  await page.keyboard.press('m');
+  await expect.poll(() => drawn(page)).toEqual(['New module: Lighting the wood oven']);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => drawn(page)).toEqual(['New module: Lighting the wood oven, Lighting the wood ovens']);
+  await page.keyboard.press('Alt+n');
+  const left = notes.locator('article', { hasText: 'It is called nearly like' });
+  await left.focus();
+  await page.keyboard.press('l');
+  await expect(left).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('button', { name: '2 notes on Lighting the wood ovens' })).toBeVisible();
+  // Its words change: it comes again.
+  await page.getByRole('textbox', { name: 'Lesson' }).nth(1).fill('Lighting the wood ovenss');
+  await expect(page.getByRole('button', { name: '3 notes on Lighting the wood ovenss' })).toBeVisible();
+});
+
+test('a lesson is split in two and joined again by key', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+3');
+  const before = await drawn(page);
+  await page.getByRole('textbox', { name: 'Lesson', exact: true }).nth(3).click();
+  await page.keyboard.press('Alt+Shift+S');
+  await expect.poll(async () => (await served(page)).course.modules[1]!.lessons.length).toBe(2);
+  await saved(page);
+  const parts = (await served(page)).course.modules[1]!.lessons.map((lesson) => lesson.blocks.length);
+  expect(parts.every((count) => count > 0)).toBe(true);
+  await page.keyboard.press('Alt+Shift+J');
+  await expect.poll(() => drawn(page)).toEqual(before);
+  expect((await served(page)).course.modules[1]!.lessons[0]!.blocks).toHaveLength(parts[0]! + parts[1]!);
 });

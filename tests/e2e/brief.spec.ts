@@ -133,3 +133,39 @@ test('a course is renamed, made once more, saved and deleted from home, by key a
   await page.reload();
   await expect(page.getByRole('row').getByRole('link', { name: 'Winches and ropes', exact: true })).toBeVisible();
 });
+
+test('the brief says back what it is worth, offers who and what for out of the sources, and takes them by one click', async ({
+  page,
+  app,
+}) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+1');
+  await expect(page.getByText(/Your sources hold about \d+ minutes: it fits/)).toBeVisible();
+  await page.getByLabel('How long').fill('15');
+  await expect(page.getByText(/% of the \d+ minutes your sources hold/)).toBeVisible();
+  await page.getByLabel('What it promises').fill('You know the lending policy');
+  await expect(page.getByText('Nobody can see somebody “know”')).toBeVisible();
+  await page.getByLabel('For whom').fill('');
+  const actor = page.getByRole('button', { name: /Desk lead \d+ rules/ });
+  await actor.click();
+  await expect(page.getByLabel('For whom')).toHaveValue('Desk lead');
+  await expect(actor).toHaveCount(0);
+  const offers = page.getByRole('list').filter({ has: page.getByRole('button', { name: /^Add “/ }) });
+  const first = offers.getByRole('button', { name: /^Add “/ }).first();
+  const text = /^Add “(.*)”$/.exec((await first.getAttribute('aria-label'))!)![1]!;
+  await offers.getByRole('group').first().click();
+  await expect(offers.locator('blockquote').first()).not.toBeEmpty();
+  await first.click();
+  await saved(page);
+  await expect.poll(async () => (await brief(page)).outcomes).toContain(text);
+  await expect(page.getByRole('button', { name: `Add “${text}”` })).toHaveCount(0);
+  await page.getByLabel('What goes wrong today').fill('Batteries are charged wet');
+  await page.getByLabel('Not for').fill('Borrowers');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('What goes wrong today')).toHaveValue('Batteries are charged wet');
+  await expect
+    .poll(async () => (await brief(page)).audience)
+    .toMatchObject({ who: 'Desk lead', notFor: 'Borrowers', wrong: 'Batteries are charged wet' });
+  await looksRight(page);
+});

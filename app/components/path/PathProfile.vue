@@ -14,7 +14,11 @@ const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
 const tall = ref(false);
 const asTable = ref(false);
-const height = computed(() => (tall.value ? 210 : 96));
+/** A course of a few lessons gives the room of its path back to the page. */
+const FEW = 3;
+const height = computed(() =>
+  tall.value ? 210 : desk.lessons.length === 0 ? 0 : desk.lessons.length <= FEW ? 62 : 96,
+);
 const states = computed(() => new Map(desk.lessons.map((lesson) => [lesson.id, lesson.state])));
 const modules = computed(() =>
   (desk.course?.modules ?? []).map((module) => ({
@@ -61,6 +65,8 @@ const counts = computed(() =>
     })
     .join(', '),
 );
+const DEMAND =
+  'Height is demand, 0 to 10: what the objectives ask (to recall, to apply, to decide), new terms in a hundred words, and how hard the text reads.';
 const open = (id: string) => go(`/course/${desk.course!.id}/lessons/${id}`);
 const current = computed(() => props.selected ?? places.value[0]?.id);
 
@@ -116,7 +122,10 @@ useActions([
   <section class="profile" aria-label="Path of the course">
     <p class="sizes">
       <span
-        ><strong>{{ sizes.minutes }} min</strong> {{ sizes.rest }}</span
+        ><strong>{{ sizes.minutes }} min</strong> {{ sizes.rest
+        }}<span v-if="desk.lessons.length && !asTable" class="quiet height" :title="DEMAND"
+          >the higher, the more demanding</span
+        ></span
       ><span class="end"
         >{{ counts
         }}<button type="button" class="link" :aria-pressed="asTable" @click="asTable = !asTable">
@@ -148,7 +157,8 @@ useActions([
         :aria-current="place.id === selected ? 'page' : undefined"
       />
     </div>
-    <div v-else class="table">
+    <p v-if="tall && !asTable && desk.lessons.length" class="small quiet">{{ DEMAND }}</p>
+    <div v-if="asTable" class="table">
       <table class="lines">
         <thead>
           <tr>
@@ -182,6 +192,9 @@ useActions([
 </template>
 
 <style scoped>
+.height {
+  margin-left: 12px;
+}
 .profile {
   padding: 6px 18px 0;
   background: var(--paper);
