@@ -120,9 +120,10 @@ function before(event: Event) {
 function come() {
   here = true;
   found = props.value;
-  // Come to by key, the words are not marked as a whole: the next key goes on with them instead of wiping them out.
+  // Come to by key, a field of one line has its words marked as a whole: the next key is to go on with them instead of
+  // wiping them out.
   const end = box.value?.value.length ?? 0;
-  if (box.value && box.value.selectionStart === 0 && box.value.selectionEnd === end && end > 0)
+  if (!long.value && box.value && box.value.selectionStart === 0 && box.value.selectionEnd === end && end > 0)
     box.value.setSelectionRange(end, end);
 }
 const off = desk.onFlush(give);

@@ -195,6 +195,11 @@ useActions([
 .height {
   margin-left: 12px;
 }
+@media (max-width: 700px) {
+  .height {
+    display: none;
+  }
+}
 .profile {
   padding: 6px 18px 0;
   background: var(--paper);
