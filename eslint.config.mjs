@@ -17,6 +17,8 @@ const ROOMS = [
   'knowledge',
   'unit',
   'brief',
+  'own',
+  'notes',
   'outline',
   'check',
   'lesson',
@@ -28,7 +30,19 @@ const ROOMS = [
 ];
 const root = import.meta.dirname;
 /** What the desk in the browser may use of the core at run time; types of any room may be named. */
-const FOR_THE_DESK = ['document', 'blocks', 'checks', 'words', 'course', 'brief', 'learning', 'picture', 'source'];
+const FOR_THE_DESK = [
+  'document',
+  'blocks',
+  'checks',
+  'words',
+  'course',
+  'brief',
+  'own',
+  'notes',
+  'learning',
+  'picture',
+  'source',
+];
 /** What the learner's player may use; of checks, their marking only. */
 const FOR_THE_PLAYER = ['document', 'blocks', 'checks', 'words', 'course', 'learning', 'picture'];
 /** In the rooms of kinds a file's name says the aspect, and an aspect stands where what it is made of stands. */

@@ -6,7 +6,7 @@ import { allLessons, type Course, type Lesson } from '~~/core/course/course';
 import { wordObjective } from '~~/core/course/gestures';
 import type { Operation } from '~~/core/course/operations';
 import { pullRows, takeOutline, type OutlineNodes } from '~~/core/course/taking';
-import { sideBySide, type BesideRow } from '~~/core/outline/beside';
+import { sideBySide, type BesideRow } from '~~/core/course/beside';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from './course';
 

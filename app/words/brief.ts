@@ -1,4 +1,4 @@
-import type { Verdict } from '~~/core/review/verdict';
+import type { Verdict } from '~~/core/brief/verdict';
 
 /** What a brief says back, as sentences. */
 const SAID: Record<Verdict['code'], (parameters: Verdict['parameters']) => string> = {

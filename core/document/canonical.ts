@@ -28,6 +28,7 @@ function sorted(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(sorted);
   const own = value as Record<string, unknown>;
   const result: Record<string, unknown> = {};
-  for (const key of Object.keys(own).sort()) if (own[key] !== undefined) result[key] = sorted(own[key]);
+  for (const key of Object.keys(own).sort((a, b) => (a < b ? -1 : 1)))
+    if (own[key] !== undefined) result[key] = sorted(own[key]);
   return result;
 }

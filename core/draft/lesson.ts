@@ -7,7 +7,7 @@ import type { LessonPage } from '../course/takes';
 import type { Claim } from '../knowledge';
 import { composePage } from '../lesson/compose';
 import { lessonObjectives } from '../outline/objectives';
-import { ownObjective } from '../outline/own/open';
+import { ownObjective } from '../own/open';
 import { passagesOf } from '../outline/scope';
 import type { DraftContext } from './context';
 import type { LessonPlan } from './plan';

@@ -2,7 +2,7 @@ import type { Lesson, Module, Objective } from '../course/course';
 import type { LeftOut } from '../course/left-out';
 import type { OutlineNodes } from '../course/taking';
 import type { OutlineProposal } from '../outline';
-import { openAnswers, ownObjective } from '../outline/own/open';
+import { openAnswers, ownObjective } from '../own/open';
 import { passagesOf } from '../outline/scope';
 import type { DraftContext } from './context';
 import { plannedObjectives } from './from-course';

@@ -1,8 +1,8 @@
-import type { BriefOffers } from '../../core/review/offers';
+import type { BriefOffers } from '../../core/brief/verdict';
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
-import type { OwnOutline } from '../../core/outline/own/own';
+import type { OwnOutline } from '../../core/own/own';
 import type { Account } from '../../core/review/account';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson } from '../../core/draft';

@@ -1,5 +1,6 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
-import { briefOffers, type BriefOffers } from '../../core/review/offers';
+import type { BriefOffers } from '../../core/brief/verdict';
+import { briefOffers } from '../../core/draft/offers';
 import { lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
@@ -20,7 +21,7 @@ import { contradictionsIn, type Contradiction } from '../../core/knowledge/contr
 import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
 import { topicsOf } from '../../core/knowledge/topics';
-import { readOutline } from '../../core/outline/own/file';
+import { readOutline } from '../../core/own/file';
 import { lessonsOf } from '../../core/outline/proposal';
 import { coursesIn } from '../database/courses';
 import { sourcesIn } from '../database/sources';

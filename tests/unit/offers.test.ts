@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { briefOffers, type BriefOffers } from '../../core/review/offers';
-import { briefVerdicts } from '../../core/review/verdict';
+import type { BriefOffers } from '../../core/brief/verdict';
+import { briefOffers } from '../../core/draft/offers';
+import { briefVerdicts } from '../../core/brief/verdict';
 import { verdictWords } from '../../app/words/brief';
 import { aBrief, knowing } from '../builders';
 

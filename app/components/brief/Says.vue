@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { verdictWords } from '~/words/brief';
-import type { Verdict } from '~~/core/review/verdict';
+import type { Verdict } from '~~/core/brief/verdict';
 
 /** What the brief says back to a field, below it. */
 defineProps<{ verdicts: readonly Verdict[] }>();

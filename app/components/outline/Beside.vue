@@ -2,7 +2,7 @@
 import { useActions } from '~/actions/registry';
 import { useBeside } from '~/stores/beside';
 import { useCourse } from '~/stores/course';
-import type { BesideRow } from '~~/core/outline/beside';
+import type { BesideRow } from '~~/core/course/beside';
 
 /** Another outline beside the author's own, row by row: what is the same, and what either has alone. */
 const current = defineModel<number>('current', { required: true });

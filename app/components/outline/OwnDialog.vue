@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useBeside } from '~/stores/beside';
 import { counted } from '~/words/states';
-import { outlineFromText } from '~~/core/outline/own/lines';
+import { outlineFromText } from '~~/core/own/lines';
 
 /** The author's own outline from elsewhere, pasted or as a file, to be laid beside the one that stands. */
 const open = defineModel<boolean>('open', { required: true });

@@ -166,6 +166,9 @@ function can(words: string, was: string, group: string) {
   grid-template-columns: var(--columns);
   align-items: start;
   padding-block: 3px;
+  /* Fields of several lines are dear to paint: of hundreds, those out of sight are not. */
+  content-visibility: auto;
+  contain-intrinsic-height: auto 36px;
   border-bottom: 1px solid var(--hair);
   padding-right: 8px;
   min-height: 32px;

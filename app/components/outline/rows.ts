@@ -27,3 +27,28 @@ export function rowsOf(course: Course, folded: ReadonlySet<string>, checks: bool
         ])),
   ]);
 }
+
+/**
+ * The rows of now, each that says the same as before as the object it was: what is drawn of it need not be drawn anew.
+ */
+export function keptRows(before: readonly Row[], now: readonly Row[]): Row[] {
+  const known = new Map(before.map((row) => [row.id, row]));
+  return now.map((row) => {
+    const was = known.get(row.id) as Record<string, unknown> | undefined;
+    return was && Object.entries(row).every(([key, value]) => was[key] === value) ? (was as unknown as Row) : row;
+  });
+}
+
+/** Questions that wait for an answer, by lesson. */
+export function openSlotsOf({ answers = [] }: Pick<Course, 'answers'>): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { lesson, text } of answers)
+    if (lesson && text.trim() === '') counts.set(lesson, (counts.get(lesson) ?? 0) + 1);
+  return counts;
+}
+
+/** The row of the list (`places`) that an event is in: asked of the list as a whole, not of each row. */
+export function rowAt({ target }: Event, places: readonly string[]): string | undefined {
+  const id = (target as HTMLElement | null)?.closest<HTMLElement>('[data-row]')?.dataset.row;
+  return id !== undefined && places.includes(id) ? id : undefined;
+}

@@ -1,7 +1,7 @@
-import { dice, threes } from '../../language/similarity';
+import { dice, threes } from '../../document/letters';
 import type { Note, NoteMatter } from '../note';
 
-/** Two lessons cover the same ground when they share so much of the shorter one's passages, or nearly all of a title. */
+/** Two lessons cover the same ground when they share so much of the shorter one's passages, or most of a title. */
 const SAME = { passages: 0.5, title: 0.85 };
 
 /** Lessons that cover the same ground as one before them. */

@@ -1,4 +1,5 @@
-import { contained, roots } from '../../language/similarity';
+import { roots } from '../../document/letters';
+import { contained } from '../../language/similarity';
 import type { Note, NoteMatter } from '../note';
 
 /** What is promised with less than this share of its words in the outline is served by nothing. */

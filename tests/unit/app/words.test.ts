@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { actions, keyName, offerActions, runKey, shownKey, type Action } from '../../../app/actions/registry';
 import { claimWords, placeWords } from '../../../app/components/evidence/place';
-import { rowsOf } from '../../../app/components/outline/rows';
+import { keptRows, rowsOf } from '../../../app/components/outline/rows';
 import { fillOf } from '../../../app/components/path/fill';
 import { freshId, troubleOf } from '../../../app/composables/useApi';
 import { noticeWords } from '../../../app/words/notices';
@@ -163,6 +163,21 @@ describe('rows of an outline', () => {
       anId('Second one'),
       anId('Second two'),
     ]);
+  });
+});
+
+describe('rows kept', () => {
+  it('are the objects they were where they say the same, and new ones where not', () => {
+    const course = aCourse();
+    const before = rowsOf(course, new Set(), false);
+    const [first, ...others] = course.modules[0]!.lessons;
+    const renamed = {
+      ...course,
+      modules: [{ ...course.modules[0]!, lessons: [{ ...first!, title: 'New' }, ...others] }, course.modules[1]!],
+    };
+    const now = keptRows(before, rowsOf(renamed, new Set(), false));
+    expect(now.map((row, at) => row === before[at])).toEqual([false, false, true, true, true, true]);
+    expect(now[1]).toMatchObject({ kind: 'lesson', lesson: { title: 'New' } });
   });
 });
 

@@ -4,7 +4,8 @@ import { mergeLessons, splitLesson } from '../../../core/course/joining';
 import { applyAll } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
 import { plainRun } from '../../../core/document/rich-text';
-import { aCourse, aLesson, anId, aText } from '../../builders';
+import type { aLesson} from '../../builders';
+import { aCourse, anId, aText } from '../../builders';
 
 const ID = anId('second half');
 const apply = (course: Course, operations: Parameters<typeof applyAll>[1]): Course => {

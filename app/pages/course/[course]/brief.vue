@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core';
 import { api, type AnswerOf } from '~/client';
-import { verdictWords } from '~/words/brief';
 import type { SaidCounts } from '~~/core/course/left-out';
 import { kindWords } from '~~/core/course/left-out-words';
-import { briefVerdicts, type Verdict } from '~~/core/review/verdict';
+import { briefVerdicts, type Verdict } from '~~/core/brief/verdict';
 import type { Brief } from '~~/core/course/course';
 import { directionOf } from '~~/core/course/course';
 import { useCourse } from '~/stores/course';
@@ -52,8 +51,10 @@ const who = (words: string) => ({ audience: { ...brief.value.audience, who: word
 const knows = (words: string) => ({ audience: { ...brief.value.audience, knows: lines(words, /,/) } });
 /** An optional part of the audience; empty words take it away. */
 function also(key: 'notFor' | 'wrong', words: string) {
-  const { [key]: _, ...rest } = brief.value.audience;
-  return { audience: words.trim() ? { ...rest, [key]: words } : rest };
+  const next = { ...brief.value.audience };
+  if (words.trim()) next[key] = words;
+  else delete next[key];
+  return { audience: next };
 }
 const outcomes = (words: string) => ({ outcomes: lines(words, /\n/) });
 type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule';

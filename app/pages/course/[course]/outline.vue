@@ -13,10 +13,8 @@ import {
 import { placedChecks, type LessonState } from '~~/core/course/course';
 import { mergeLessons, splitLesson } from '~~/core/course/joining';
 import type { Operation } from '~~/core/course/operations';
-import { outlineFromText } from '~~/core/outline/own/lines';
-import { pasteRows } from '~~/core/outline/own/pasted';
 import { useActions } from '~/actions/registry';
-import { rowsOf, type Row } from '~/components/outline/rows';
+import { keptRows, openSlotsOf, rowAt, rowsOf, type Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useBeside } from '~/stores/beside';
@@ -27,17 +25,8 @@ const go = useGo();
 const desk = useCourse();
 const beside = useBeside();
 const notes = useNotes();
-const aside = ref<'unused' | 'notes'>('unused');
-const noteList = ref<{ focus: () => void } | null>(null);
-const asides = computed(() => [
-  { value: 'unused' as const, label: 'Not used yet' },
-  { value: 'notes' as const, label: notes.notes.length ? `Notes ${notes.notes.length}` : 'Notes' },
-]);
-async function showNotes() {
-  aside.value = 'notes';
-  await nextTick();
-  noteList.value?.focus();
-}
+const side = ref<{ showNotes: () => void } | null>(null);
+const showNotes = () => side.value?.showNotes();
 /** Comes to a row, wherever it is folded away. */
 function reveal(id: string, part = 'title') {
   const home = desk.course!.modules.find((module) => module.lessons.some((lesson) => lesson.id === id));
@@ -64,15 +53,8 @@ const looked = ref(false);
 watch(looking, () => void (looked.value = true));
 const naming = ref(false);
 const planning = ref(false);
-/** Questions that wait for an answer, by lesson. */
-const openSlots = computed(() =>
-  (desk.course!.answers ?? []).reduce(
-    (counts, { lesson, text }) =>
-      lesson && text.trim() === '' ? counts.set(lesson, (counts.get(lesson) ?? 0) + 1) : counts,
-    new Map<string, number>(),
-  ),
-);
-const rows = computed(() => rowsOf(desk.course!, folded.value, withChecks.value));
+const openSlots = computed(() => openSlotsOf(desk.course!));
+const rows = computed<Row[]>((before) => keptRows(before ?? [], rowsOf(desk.course!, folded.value, withChecks.value)));
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
 const places = computed(() => rows.value.filter((row) => row.kind !== 'check').map((row) => row.id));
@@ -102,6 +84,18 @@ async function select(id: string, extend = false) {
   if (!extend) anchor.value = id;
   current.value = id;
 }
+function reached(event: FocusEvent) {
+  const id = rowAt(event, places.value);
+  if (id !== undefined && id !== current.value) void select(id);
+}
+function pressed(event: MouseEvent) {
+  const id = rowAt(event, places.value);
+  if (id !== undefined) void select(id, event.shiftKey);
+}
+const paste = usePastedRows(current, (first) => {
+  anchor.value = first;
+  void focus(first);
+});
 function step(by: number, extend: boolean) {
   const at = places.value.indexOf(current.value ?? '');
   const next = places.value[Math.min(places.value.length - 1, Math.max(0, at + by))];
@@ -263,57 +257,11 @@ function dragging(event: SortableEvent) {
   const row = shown.value[event.oldDraggableIndex ?? 0];
   if (row && !selected.value.has(row.id)) void select(row.id);
 }
-async function loadVersions() {
-  versions.value =
-    (await api('GET /api/courses/:course/versions', { course: desk.course!.id }).catch(() => null)) ?? versions.value;
-}
-/** Several lines pasted into a row become rows with their levels, behind it; points of lessons become questions. */
-async function paste(event: ClipboardEvent) {
-  const part = (event.target as HTMLElement | null)?.getAttribute('data-part');
-  const plain = event.clipboardData?.getData('text/plain') ?? '';
-  const html = event.clipboardData?.getData('text/html') ?? '';
-  if (!desk.mayEdit || part !== 'title' || !/\S[^\S\n]*[\r\n]+\s*\S/.test(plain)) return;
-  event.preventDefault();
-  const text = /<(?:h[1-6]|li)[\s>]/i.test(html) ? (await import('~/words/pasted')).markdownOf(html) : plain;
-  const own = outlineFromText(text, '');
-  const flat = own.modules.length === 1 && own.modules[0]!.title === '';
-  const titled = { ...own, modules: own.modules.map((each) => ({ ...each, title: each.title || 'New module' })) };
-  desk.flushTyping();
-  const { operations, first } = pasteRows(desk.course!, current.value, titled, flat, freshId('p'));
-  if (!first) return;
-  const count = operations.filter(
-    (each) => each.type === 'insert' && each.kind !== 'answer' && each.kind !== 'objective',
+const loadVersions = () =>
+  api('GET /api/courses/:course/versions', { course: desk.course!.id }).then(
+    (list) => void (versions.value = list),
+    () => undefined,
   );
-  if (desk.change(`${count.length} rows pasted`, operations)) {
-    anchor.value = first;
-    void focus(first);
-  }
-}
-const compareItems = computed(() => [
-  [
-    { label: 'The drafted outline', kbds: ['Alt', 'D'], onSelect: () => void beside.draft() },
-    { label: 'An outline of your own', kbds: ['Alt', 'O'], onSelect: () => void (bringing.value = true) },
-  ],
-  versions.value.map(({ id, name }) => ({ label: `“${name}”`, onSelect: () => void beside.version(id, name) })),
-]);
-/** "9 the same, 4 only drafted, 2 only mine, 1 elsewhere" */
-const besideWords = computed(() => {
-  const lessons = beside.rows.filter(({ kind }) => kind === 'lesson');
-  const of = (...fits: string[]) => lessons.filter(({ fit }) => fits.includes(fit)).length;
-  const only = beside.other?.kind === 'drafted' ? 'only drafted' : 'not in mine';
-  return (
-    [
-      [of('same'), 'the same'],
-      [of('alike'), 'alike'],
-      [of('other'), only],
-      [of('mine'), 'only mine'],
-      [lessons.filter(({ elsewhere }) => elsewhere).length, 'elsewhere'],
-    ] as const
-  )
-    .filter(([count]) => count > 0)
-    .map(([count, words]) => `${count} ${words}`)
-    .join(', ');
-});
 const foldAll = () =>
   void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
 const fold = (id: string) =>
@@ -467,25 +415,27 @@ useActions([
       >
         {{ counted(versions.length, ['version', 'versions']) }} kept
       </button>
-      <span v-if="beside.other" class="small quiet" aria-live="polite">{{ besideWords }}</span>
-      <div v-if="beside.other" class="end">
-        <UButton color="neutral" variant="outline" @click="beside.leave()">Done <kbd>Esc</kbd></UButton>
-      </div>
+      <OutlineCompared v-if="beside.other" />
       <div v-else-if="desk.mayEdit" class="end">
         <UDropdownMenu v-if="many" :items="stateItems"
           ><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu
         >
-        <UDropdownMenu v-if="desk.lessons.length" :items="compareItems"
-          ><UButton color="neutral" variant="outline" :disabled="beside.busy">{{
-            beside.busy ? 'Drafting' : 'Compare with'
-          }}</UButton></UDropdownMenu
-        >
+        <OutlineCompareMenu v-if="desk.lessons.length" :versions="versions" @bring="bringing = true" />
         <UButton v-if="desk.lessons.length" @click="naming = true">Keep as a version</UButton>
       </div>
     </div>
     <div class="sides">
       <OutlineBeside v-if="beside.other" v-model:current="besideAt" />
-      <div v-else-if="rows.length" ref="body" class="rows" data-keys="outline" @keydown="keys" @paste="paste">
+      <div
+        v-else-if="rows.length"
+        ref="body"
+        class="rows"
+        data-keys="outline"
+        @keydown="keys"
+        @paste="paste"
+        @focusin="reached"
+        @mousedown="pressed"
+      >
         <div role="grid" aria-label="Outline" aria-multiselectable="true">
           <div class="names" role="row">
             <span role="columnheader">Lesson</span><span role="columnheader">Afterwards the learner can</span
@@ -512,13 +462,8 @@ useActions([
               :folded="folded.has(row.id)"
               :open="openSlots.get(row.id) ?? 0"
               :notes="notes.counts.get(row.id) ?? 0"
-              @notes="
-                select(row.id);
-                showNotes();
-              "
               @fold="fold(row.id)"
-              @focusin="row.kind !== 'check' && current !== row.id && select(row.id)"
-              @mousedown="row.kind !== 'check' && select(row.id, $event.shiftKey)"
+              @notes="select(row.id).then(showNotes)"
             />
           </VueDraggable>
         </div>
@@ -549,18 +494,15 @@ useActions([
         </div>
       </div>
       <OutlineBesidePane v-if="beside.other" :current="besideAt" class="side" />
-      <div v-else-if="rows.length" class="side tabbed">
-        <FieldTabs v-model="aside" :items="asides" />
-        <OutlineNotes
-          v-if="aside === 'notes'"
-          ref="noteList"
-          :current="current"
-          class="tab"
-          @show="reveal"
-          @word="reveal($event, 'can')"
-        />
-        <EvidenceUnused v-else-if="besideLesson && desk.mayEdit" :lesson="besideLesson" class="tab" />
-      </div>
+      <OutlineSide
+        v-else-if="rows.length"
+        ref="side"
+        :current="current"
+        :lesson="besideLesson"
+        class="side"
+        @show="reveal"
+        @word="reveal($event, 'can')"
+      />
       <OutlinePlanDialog v-model:open="planning" />
       <OutlineOwnDialog v-model:open="bringing" />
       <LazyVersionDialog v-if="looked" v-model:open="looking" />
@@ -621,19 +563,6 @@ useActions([
 .side {
   width: 316px;
   flex: none;
-}
-.tabbed {
-  display: flex;
-  flex-direction: column;
-  background: var(--paper);
-  border-left: 1px solid var(--hair);
-  padding-top: 4px;
-}
-.tab {
-  flex: 1;
-  overflow-y: auto;
-  padding: 8px 16px 12px;
-  border-left: 0;
 }
 @media (max-width: 1000px) {
   .sides {

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { fail, ProblemError, type Problem } from '../../document/problem';
-import { readSource } from '../../reading';
-import { LIMITS } from '../../reading/limits';
-import { decodeText } from '../../reading/text/decode';
-import type { Section, Source } from '../../source/source';
+import { fail, ProblemError, type Problem } from '../document/problem';
+import { readSource } from '../reading';
+import { LIMITS } from '../reading/limits';
+import { decodeText } from '../reading/text/decode';
+import type { Section, Source } from '../source/source';
 import { outlineFromGrid } from './grid';
 import { outlineFromText } from './lines';
 import { outlineFromOpml } from './opml';
@@ -22,7 +22,7 @@ const READERS: Record<string, (bytes: Uint8Array, moduleTitle: string) => OwnOut
     ),
   opml: (bytes, moduleTitle) => outlineFromOpml(ofText(bytes), moduleTitle),
   xlsx: async (bytes, moduleTitle) => {
-    const { sheets } = (await import('../../reading/xlsx')).readSheets(bytes);
+    const { sheets } = (await import('../reading/xlsx')).readSheets(bytes);
     return outlineFromGrid(sheets.find(({ rows }) => rows.some((row) => row.some(Boolean)))?.rows ?? [], moduleTitle);
   },
 };

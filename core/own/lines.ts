@@ -1,4 +1,4 @@
-import { anyOf } from '../../language/phrases';
+import { anyOf } from '../language/phrases';
 import { MOST_LINES, nested, type OutlineLine, type OwnOutline } from './own';
 
 const MODULE_NAMES = anyOf`

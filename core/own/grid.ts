@@ -1,4 +1,4 @@
-import { anyOf } from '../../language/phrases';
+import { anyOf } from '../language/phrases';
 import { nested, type OutlineLine, type OwnLesson, type OwnOutline } from './own';
 
 /** What a column of an outline's table holds, by how it is headed, in the languages we read. */

@@ -1,8 +1,8 @@
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { readOutline } from '../../../core/outline/own/file';
-import { outlineFromText } from '../../../core/outline/own/lines';
-import type { OwnOutline } from '../../../core/outline/own/own';
+import { readOutline } from '../../../core/own/file';
+import { outlineFromText } from '../../../core/own/lines';
+import type { OwnOutline } from '../../../core/own/own';
 
 const shape = ({ modules }: OwnOutline) =>
   modules.map(({ title, lessons }) => [

@@ -1,7 +1,7 @@
-import type { Course } from '../../course/course';
-import { blankLesson, blankModule, moduleOf } from '../../course/gestures';
-import type { Operation } from '../../course/operations';
-import { idFrom } from '../../document/id';
+import type { Course } from '../course/course';
+import { blankLesson, blankModule, moduleOf } from '../course/gestures';
+import type { Operation } from '../course/operations';
+import { idFrom } from '../document/id';
 import { openAnswers, ownObjective } from './open';
 import type { OwnLesson, OwnOutline } from './own';
 

@@ -1,27 +1,14 @@
+import type { BriefOffers } from '../brief/verdict';
 import type { Brief } from '../course/course';
-import { contextFor, draftContext } from '../draft/context';
-import { planCourse } from '../draft/plan';
-import { plannedObjectives } from '../draft/from-course';
+import { contextFor, draftContext } from './context';
+import { planCourse } from './plan';
+import { plannedObjectives } from './from-course';
 import { draftOutline } from '../outline';
 import { lessonsOf } from '../outline/proposal';
 import { passagesOf } from '../outline/scope';
 import { commonTerms, type Knowledge } from '../knowledge';
 import { contained } from '../language/similarity';
-import { standsOn, type Stands } from './stands';
-
-/** What the sources offer an author who writes a brief. */
-export interface BriefOffers {
-  /** Minutes that everything they hold would take. */
-  full: number;
-  /** Who acts in them, those with most rules first. */
-  actors: { label: string; rules: number }[];
-  /** What could count as success, by what the sources teach most of, each with what stands behind it. */
-  outcomes: ({ text: string; lesson: string } & Omit<Stands, 'places'>)[];
-  /** What they are most about, in their own words. */
-  terms: string[];
-  /** Of what the brief promises, that for which they have hardly a word. */
-  apart: string[];
-}
+import { standsOn } from '../review/stands';
 
 const MOST = { actors: 6, outcomes: 10, terms: 8 };
 /** Somebody with fewer rules is only mentioned. */

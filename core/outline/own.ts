@@ -1,13 +1,13 @@
-import type { Brief } from '../../course/course';
-import { idFrom } from '../../document/id';
-import type { Knowledge, Term } from '../../knowledge';
-import { Bm25, stemWeights, weighed } from '../../language/similarity';
-import { draftOutline, type OutlineProposal, type SourceMatter } from '../index';
-import { stemsOf } from '../likeness';
-import type { ProposedLesson } from '../proposal';
-import type { Scope, ScopeSection } from '../scope';
-import { isGlossary } from '../titles';
-import type { OwnLesson, OwnOutline } from './own';
+import type { Brief } from '../course/course';
+import { idFrom } from '../document/id';
+import type { Knowledge, Term } from '../knowledge';
+import { Bm25, stemWeights, weighed } from '../language/similarity';
+import { draftOutline, type OutlineProposal, type SourceMatter } from './index';
+import { stemsOf } from './likeness';
+import type { ProposedLesson } from './proposal';
+import type { Scope, ScopeSection } from './scope';
+import { isGlossary } from './titles';
+import type { OwnLesson, OwnOutline } from '../own/own';
 
 /** Words of a lesson's title count so much more than its objective's and points'. */
 const TITLE = 3;

@@ -3,7 +3,7 @@ import { allLessons, type Course, type Lesson, type Objective } from '../../../c
 import { applyAll } from '../../../core/course/operations';
 import { pullRows, type OutlineNodes } from '../../../core/course/taking';
 import { validateCourse } from '../../../core/course/validate';
-import { sideBySide } from '../../../core/outline/beside';
+import { sideBySide } from '../../../core/course/beside';
 import { aCourse, aLesson, aModule, anId } from '../../builders';
 
 const aim = (name: string, text: string): Objective => ({

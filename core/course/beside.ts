@@ -1,6 +1,6 @@
-import type { Module, Objective } from '../course/course';
-import type { RowPair } from '../course/taking';
-import { dice, threes } from '../language/similarity';
+import type { Module, Objective } from './course';
+import type { RowPair } from './taking';
+import { dice, threes } from '../document/letters';
 
 /** An outline as it is laid beside another. */
 export interface OutlineSide {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { draftContext, draftCourse } from '../../../core/draft';
-import { outlineFromText } from '../../../core/outline/own/lines';
-import { proposeOwn } from '../../../core/outline/own/proposed';
+import { outlineFromText } from '../../../core/own/lines';
+import { proposeOwn } from '../../../core/outline/own';
 import { validateCourse } from '../../../core/course/validate';
 import { allLessons } from '../../../core/course/course';
 import type { Knowledge } from '../../../core/knowledge';

@@ -1,9 +1,16 @@
-import type { Answer, Objective } from '../../course/course';
-import { idFrom } from '../../document/id';
-import type { ProposedLesson } from '../proposal';
+import type { Answer, Objective } from '../course/course';
+import { idFrom } from '../document/id';
 
 /** What the author is asked about the points of their outline that the sources say nothing of: one open slot each. */
-export function openAnswers({ id, title, own }: Pick<ProposedLesson, 'id' | 'title' | 'own'>): Answer[] {
+export function openAnswers({
+  id,
+  title,
+  own,
+}: {
+  id: string;
+  title: string;
+  own?: { open: readonly string[] };
+}): Answer[] {
   return (own?.open ?? []).map((point, at) => ({
     id: idFrom('a', id, at, point),
     topic: title,

@@ -1,6 +1,23 @@
 import type { Brief } from '../course/course';
 import { anyOf } from '../language/phrases';
-import type { BriefOffers } from './offers';
+import type { SaidCounts } from '../course/left-out';
+
+/** What the sources offer an author who writes a brief. */
+export interface BriefOffers {
+  /** Minutes that everything they hold would take. */
+  full: number;
+  /** Who acts in them, those with most rules first. */
+  actors: { label: string; rules: number }[];
+  /**
+   * What could count as success, by what the sources teach most of: the lesson that would teach it, what stands behind
+   * it by kind, and the passages it begins with.
+   */
+  outcomes: { text: string; lesson: string; kinds: SaidCounts; first: { id: string; text: string }[] }[];
+  /** What they are most about, in their own words. */
+  terms: string[];
+  /** Of what the brief promises, that for which they have hardly a word. */
+  apart: string[];
+}
 
 /** What a brief says back to its author, field by field. */
 export interface Verdict {

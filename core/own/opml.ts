@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes';
-import { fail } from '../../document/problem';
+import { fail } from '../document/problem';
 import { MOST_LINES, nested, type OutlineLine, type OwnOutline } from './own';
 
 /**
