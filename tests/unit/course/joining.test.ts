@@ -4,7 +4,7 @@ import { mergeLessons, splitLesson } from '../../../core/course/joining';
 import { applyAll } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
 import { plainRun } from '../../../core/document/rich-text';
-import type { aLesson} from '../../builders';
+import type { aLesson } from '../../builders';
 import { aCourse, anId, aText } from '../../builders';
 
 const ID = anId('second half');
