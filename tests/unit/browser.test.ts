@@ -4,7 +4,20 @@ import { describe, expect, it } from 'vitest';
 const modules = JSON.parse(readFileSync('.nuxt/browser-modules.json', 'utf8')) as string[];
 
 /** The rooms of the core that run in the browser. */
-const ROOMS = new Set(['document', 'blocks', 'checks', 'words', 'course', 'brief', 'learning', 'picture', 'source']);
+const ROOMS = new Set([
+  'document',
+  'blocks',
+  'checks',
+  'words',
+  'course',
+  'brief',
+  'own',
+  'notes',
+  'learning',
+  'picture',
+  'source',
+  'language',
+]);
 
 describe('what reaches the browser', () => {
   it("of the core is the document, sizes, the learner's view with its marking, pictures and types, and nothing that reads, understands or drafts", () => {
@@ -13,6 +26,9 @@ describe('what reaches the browser', () => {
     expect([...rooms].filter((room) => !ROOMS.has(room))).toEqual([]);
     // Of a kind its form and its marking, not how it is drafted or put on a page without a script.
     expect(modules.filter((id) => /^core\/(blocks|checks)\/.*(draft|page)s?\.ts$/.test(id))).toEqual([]);
+    // Lists of wordings and holding words against words; no language itself, and no file of an outline is read here.
+    expect(modules.filter((id) => /^core\/language\//.test(id) && !/\/(phrases|similarity)\.ts$/.test(id))).toEqual([]);
+    expect(modules.filter((id) => /^core\/own\/(file|grid|opml)\.ts$/.test(id))).toEqual([]);
     // What a passage is and how it looks on a page; not how it is cut out of a document.
     expect(
       modules
