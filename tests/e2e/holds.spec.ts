@@ -44,6 +44,7 @@ test('a drafted outline says what it leaves out for want of room, and the source
   await page.locator('#b-minutes').press('Tab');
   await saved(page);
   await page.keyboard.press('Alt+3');
+  await expect(page.getByRole('grid', { name: 'Outline' })).toBeVisible();
   await page.keyboard.press('Alt+d');
   const drafted = page.getByRole('complementary', { name: 'About the row' });
   await expect(drafted.getByRole('heading', { name: 'Left out' })).toBeVisible();
