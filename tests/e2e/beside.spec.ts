@@ -19,7 +19,7 @@ test('an own outline is laid beside the course, pulled from row by row, and undo
   await expect(dialog.getByText('2 modules, 4 lessons')).toBeVisible();
   await dialog.getByRole('button', { name: 'Lay it beside mine' }).click();
   const grid = page.getByRole('grid', { name: 'Mine and Pasted outline' });
-  await expect(grid).toBeVisible();
+  await expect(grid).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText('3 not in mine')).toBeVisible();
   // The hand stays on the row; what is pulled stands where it stands there.
   const row = (title: string) => grid.getByRole('row', { name: new RegExp(title) });
