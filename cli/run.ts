@@ -12,10 +12,10 @@ import { writeReadingPage } from '../core/exchange/html';
 import type { Knowledge } from '../core/knowledge';
 import type { OutlineProposal } from '../core/outline';
 import { sideBySide } from '../core/course/beside';
-import { readOutline } from '../core/own/file';
 import type { OwnOutline } from '../core/own/own';
 import { proposeOwn } from '../core/outline/own';
 import { cleanTitle } from '../core/outline/titles';
+import { readOutlineInChild } from '../server/reading';
 import { packFor } from '../server/language/packs';
 import { HELP, readArguments, UseError, type Arguments } from './arguments';
 import { pageStyles } from '../server/player';
@@ -161,8 +161,7 @@ async function draft(
 
 async function ownOutline(path: string, title: string): Promise<OwnOutline> {
   if (!existsSync(path)) fail('no-such-file', undefined, path);
-  const read = await readOutline({ name: basename(path), bytes: readFileSync(path) }, title);
-  return read.ok ? read.outline : fail(read.problem.code, read.problem.parameters, path);
+  return readOutlineInChild(basename(path), readFileSync(path), title);
 }
 
 /** The outline as JSON, or, with `--compare`, two of them row by row. */

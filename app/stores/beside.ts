@@ -15,6 +15,8 @@ type Made = AnswerOf<'POST /api/courses/:course/outline'>;
 /** An outline that lies beside the course's own until it is put away. */
 export interface Other {
   kind: 'drafted' | 'own' | 'version';
+  /** Of a version. */
+  id?: string;
   /** What it is called over its column. */
   name: string;
   nodes: OutlineNodes;
@@ -90,7 +92,7 @@ export const useBeside = defineStore('beside', () => {
         course: desk.course!.id,
         version: id,
       });
-      return fromVersion(name, course);
+      return { ...fromVersion(name, course), id };
     });
 
   /** Pulls rows into the place they have beside the own ones, as one gesture. */
@@ -113,10 +115,15 @@ export const useBeside = defineStore('beside', () => {
     return operations.length > 0 && desk.change(`words of “${words.title}”`, operations);
   }
   /** Takes it as a whole, as one gesture: what stood there goes to the bin, and undo brings it back. */
-  function takeAll() {
+  async function takeAll() {
     if (!other.value || !desk.course) return;
     desk.flushTyping();
-    const { kind, name } = other.value;
+    const { kind, name, id } = other.value;
+    // A version has more than its outline, and its own way back.
+    if (id !== undefined) {
+      if (await desk.backTo({ id, name })) other.value = null;
+      return;
+    }
     const what = kind === 'drafted' ? 'drafted outline' : `outline “${name}”`;
     if (desk.change(what, takeOutline(desk.course, other.value.nodes))) other.value = null;
   }

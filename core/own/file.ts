@@ -7,7 +7,7 @@ import type { Section, Source } from '../source/source';
 import { outlineFromGrid } from './grid';
 import { outlineFromText } from './lines';
 import { outlineFromOpml } from './opml';
-import { nested, type OutlineLine, type OwnOutline } from './own';
+import { MOST_LINES, nested, type OutlineLine, type OwnOutline } from './own';
 
 const ofText = (bytes: Uint8Array): string => decodeText(bytes).text;
 
@@ -29,6 +29,8 @@ const READERS: Record<string, (bytes: Uint8Array, moduleTitle: string) => OwnOut
 READERS.markdown = READERS.md;
 READERS.text = READERS.txt;
 
+export type OutlineRead = { ok: true; outline: OwnOutline } | { ok: false; problem: Problem };
+
 /**
  * Reads an author's outline from a file: text with levels, Markdown, CSV, XLSX or OPML; any other document is read for
  * its headings and lists. Never throws for a bad file: the problem says what is wrong with it (`no-outline`: there are
@@ -37,7 +39,7 @@ READERS.text = READERS.txt;
 export async function readOutline(
   { name, bytes }: { name: string; bytes: Uint8Array },
   moduleTitle: string,
-): Promise<{ ok: true; outline: OwnOutline } | { ok: false; problem: Problem }> {
+): Promise<OutlineRead> {
   try {
     if (bytes.length > LIMITS.fileBytes)
       fail('file-too-big', {
@@ -76,5 +78,5 @@ function fromSource({ root, passages }: Source, moduleTitle: string): OwnOutline
     section.sections.forEach(visit);
   };
   visit(root);
-  return nested(lines, moduleTitle);
+  return nested(lines.slice(0, MOST_LINES), moduleTitle);
 }

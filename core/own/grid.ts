@@ -1,5 +1,5 @@
 import { anyOf } from '../language/phrases';
-import { nested, type OutlineLine, type OwnLesson, type OwnOutline } from './own';
+import { MOST_LINES, nested, ownLesson, ownModule, type OutlineLine, type OwnLesson, type OwnOutline } from './own';
 
 /** What a column of an outline's table holds, by how it is headed, in the languages we read. */
 const COLUMNS = {
@@ -18,7 +18,10 @@ type Column = keyof typeof COLUMNS;
  * empty module is that of the row above.
  */
 export function outlineFromGrid(rows: readonly (readonly string[])[], moduleTitle: string): OwnOutline {
-  const filled = rows.map((row) => row.map((cell) => cell.trim())).filter((row) => row.some(Boolean));
+  const filled = rows
+    .map((row) => row.map((cell) => cell.trim()))
+    .filter((row) => row.some(Boolean))
+    .slice(0, MOST_LINES);
   if (filled.length === 0) return { modules: [] };
   const columns = columnsIn(filled[0]);
   if (columns.has('lesson') || columns.has('module')) return fromColumns(filled.slice(1), columns, moduleTitle);
@@ -63,14 +66,14 @@ function fromColumns(
     const [module, lesson, objective] = [cell(row, 'module'), cell(row, 'lesson'), cell(row, 'objective')];
     if (module && module !== modules.at(-1)?.title)
       // A row with a module alone says what it is for.
-      modules.push({ title: module, ...(!lesson && objective && { purpose: objective }), lessons: [] });
+      modules.push(ownModule(module, lesson ? '' : objective));
     if (!lesson) continue;
-    if (modules.length === 0) modules.push({ title: moduleTitle, lessons: [] });
+    if (modules.length === 0) modules.push(ownModule(moduleTitle));
     const points = cell(row, 'points')
       .split(/\n|;/)
       .map((point) => point.replace(/^\s*[-•*]\s*/, '').trim())
       .filter(Boolean);
-    modules.at(-1)!.lessons.push({ title: lesson, ...besides(row, cell), points });
+    modules.at(-1)!.lessons.push(ownLesson({ text: lesson, ...besides(row, cell) }, points));
   }
   return {
     modules: modules.map((module) =>
@@ -85,5 +88,5 @@ function besides(
 ): Pick<OwnLesson, 'objective' | 'minutes'> {
   const objective = cell(row, 'objective');
   const minutes = Number(/\d+(?:[.,]\d+)?/.exec(cell(row, 'minutes'))?.[0].replace(',', '.'));
-  return { ...(objective && { objective }), ...(minutes > 0 && { minutes }) };
+  return { ...(objective && { objective }), ...(Number.isFinite(minutes) && { minutes }) };
 }

@@ -69,7 +69,11 @@ interface Depth {
   named: number;
 }
 
-function read(raw: string): (OutlineLine & { by: Depth }) | undefined {
+/** Of a line so many signs are looked at: patterns take longer the longer it is. */
+const LOOKED_AT = 2000;
+
+function read(whole: string): (OutlineLine & { by: Depth }) | undefined {
+  const raw = whole.slice(0, LOOKED_AT);
   const indent = [...(/^\s*/.exec(raw)?.[0] ?? '')].reduce((sum, sign) => sum + (sign === '\t' ? TAB : 1), 0);
   let text = raw.trim();
   const heading = HEADING.exec(text);

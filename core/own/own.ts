@@ -31,6 +31,16 @@ export interface OutlineLine {
 
 /** An outline of more lines than this is none. */
 export const MOST_LINES = 3000;
+/** A title has so many signs at most; of a line that is a paragraph the beginning is its title. */
+const LONGEST = 400;
+/** A lesson of more minutes is a slip of somebody's hand. */
+const MOST_MINUTES = 600;
+
+/** A line's words as a title. */
+function asTitle(text: string): string {
+  const said = text.replace(/\s+/g, ' ').trim();
+  return said.length <= LONGEST ? said : `${said.slice(0, LONGEST - 1).replace(/\s\S*$/, '')}…`;
+}
 
 /**
  * Lines with levels as modules, lessons and points: the outermost level are modules, the next lessons, all below points
@@ -42,19 +52,20 @@ export function nested(lines: readonly OutlineLine[], moduleTitle: string): OwnO
   const outermost = lines.filter(({ level }) => level === levels[0]);
   if (levels.length > 2 && outermost.length === 1 && lines[0] === outermost[0]) {
     const rest = nested(lines.slice(1), moduleTitle);
-    return { ...rest, title: lines[0].text };
+    return { ...rest, title: asTitle(lines[0].text) };
   }
   if (levels.length < 2)
-    return lines.length === 0 ? { modules: [] } : { modules: [{ title: moduleTitle, lessons: lines.map(lessonFrom) }] };
+    return lines.length === 0
+      ? { modules: [] }
+      : { modules: [{ title: moduleTitle, lessons: lines.map((line) => ownLesson(line)) }] };
   const modules: OwnModule[] = [];
   for (const line of lines) {
     const module = modules.at(-1);
     const lesson = module?.lessons.at(-1);
-    if (line.level === levels[0])
-      modules.push({ title: line.text, ...(line.objective && { purpose: line.objective }), lessons: [] });
-    else if (!module) modules.push({ title: moduleTitle, lessons: [lessonFrom(line)] });
-    else if (!lesson || line.level === levels[1]) module.lessons.push(lessonFrom(line));
-    else lesson.points.push(line.text);
+    if (line.level === levels[0]) modules.push(ownModule(line.text, line.objective));
+    else if (!module) modules.push({ title: moduleTitle, lessons: [ownLesson(line)] });
+    else if (!lesson || line.level === levels[1]) module.lessons.push(ownLesson(line));
+    else lesson.points.push(asTitle(line.text));
   }
   return {
     modules: modules.map((module) =>
@@ -63,9 +74,23 @@ export function nested(lines: readonly OutlineLine[], moduleTitle: string): OwnO
   };
 }
 
-const lessonFrom = ({ text, objective, minutes }: OutlineLine): OwnLesson => ({
-  title: text,
-  ...(objective && { objective }),
-  ...(minutes !== undefined && { minutes }),
-  points: [],
+/** A lesson as a course can take it: its words no longer than they may be, minutes that can be meant. */
+export function ownLesson(
+  { text, objective, minutes }: Pick<OutlineLine, 'text' | 'objective' | 'minutes'>,
+  points: readonly string[] = [],
+): OwnLesson {
+  const isMeant = minutes !== undefined && minutes > 0 && minutes <= MOST_MINUTES;
+  return {
+    title: asTitle(text),
+    ...(objective && { objective: asTitle(objective) }),
+    ...(isMeant && { minutes }),
+    points: points.map(asTitle),
+  };
+}
+
+/** A module without lessons yet. */
+export const ownModule = (title: string, purpose = ''): OwnModule => ({
+  title: asTitle(title),
+  ...(purpose && { purpose: asTitle(purpose) }),
+  lessons: [],
 });

@@ -11,7 +11,7 @@ import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow, type VersionLine } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
 import type { FileStore } from '../files';
-import { readInChild, readTextInChild, withZip } from '../reading';
+import { readInChild, readOutlineInChild, readTextInChild, withZip } from '../reading';
 import { fairTurns } from '../reading/turns';
 import { remembered, WORDS_HELD } from '../utils/remembered';
 import { freshId } from '../ids';
@@ -88,6 +88,10 @@ export function sourceDesk(
     if (!result.ok) return result;
     return keep(courseId, { ...result.source, id }, result.media, bytes, name, person, signal);
   }
+
+  /** Reads an author's own outline, in turn with everybody's files. Throws the problem it met. */
+  const readOwnOutline = (name: string, bytes: Uint8Array, title: string, person: string) =>
+    turn(person, () => readOutlineInChild(name, bytes, title));
 
   /** Takes in every file of a zip as a source of its own; what cannot be read is told for each. */
   async function addZip(
@@ -367,6 +371,7 @@ export function sourceDesk(
 
   return {
     addFile,
+    readOwnOutline,
     addZip,
     addText,
     addNewer,

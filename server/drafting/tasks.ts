@@ -22,8 +22,6 @@ export interface SourceKey {
 
 /** What the drafting worker can be asked. */
 export interface Tasks {
-  /** Reads an author's outline; the bytes of a file come as base64. */
-  ownOutline: { given: { name: string; data: string; title: string }; made: OwnOutline };
   understand: { given: { source: Source }; made: { claims: Claim[] } };
   outline: {
     /** `own`: the author's own outline, to be held against the sources instead of drafting one. */

@@ -21,7 +21,6 @@ import { contradictionsIn, type Contradiction } from '../../core/knowledge/contr
 import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
 import { topicsOf } from '../../core/knowledge/topics';
-import { readOutline } from '../../core/own/file';
 import { lessonsOf } from '../../core/outline/proposal';
 import { coursesIn } from '../database/courses';
 import { sourcesIn } from '../database/sources';
@@ -35,10 +34,6 @@ const KEPT = 24;
 const known = remembered<Knowledge>({ most: KEPT, weigh: (each) => each.source.words, weight: WORDS_HELD });
 serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
-  async ownOutline({ name, data, title }) {
-    const read = await readOutline({ name, bytes: Buffer.from(data, 'base64') }, title);
-    return read.ok ? read.outline : fail(read.problem.code, read.problem.parameters, read.problem.place);
-  },
   outline({ course, sources, own }) {
     const knowledge = heldBy(course, sources);
     const whole = draftContext(course.brief, knowledge);

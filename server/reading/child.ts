@@ -5,6 +5,7 @@ import { serialize } from 'node:v8';
 import { readingOf } from '../../core/brief/asked';
 import { ProblemError } from '../../core/document/problem';
 import { readArchive } from '../../core/exchange/archive';
+import { readOutline, type OutlineRead } from '../../core/own/file';
 import { LIMITS, readSource, type Given, type ReadResult } from '../../core/reading';
 import { readAnswers } from '../../core/reading/answers';
 import { unpack } from '../../core/reading/zip';
@@ -13,7 +14,7 @@ import { wordsIn } from '../language/lexicon';
 import { OF_A_SITE, type GivenAnswers, type OpenedArchive, type ReadingJob, type Refused, type Unpacked } from './job';
 
 const job = JSON.parse(process.argv[2]) as ReadingJob;
-const WORK: Record<ReadingJob['what'], () => unknown> = { read, unpack: unpacked, archive, answers };
+const WORK: Record<ReadingJob['what'], () => unknown> = { read, unpack: unpacked, archive, answers, outline };
 const bytes = serialize(await WORK[job.what]());
 // Written whole before the process ends: a pipe takes large data in pieces.
 process.stdout.write(bytes, () => process.exit(0));
@@ -23,6 +24,10 @@ async function read(): Promise<ReadResult> {
   return 'ok' in given
     ? given
     : readSource({ ...given, ...(job.address && { address: job.address }) }, job.id, { wordsIn });
+}
+
+function outline(): Promise<OutlineRead> {
+  return readOutline({ name: job.name, bytes: new Uint8Array(readFileSync(job.path)) }, job.title!);
 }
 
 /** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */

@@ -5,6 +5,8 @@ import { basename, join, resolve } from 'node:path';
 import { deserialize } from 'node:v8';
 import { ProblemError } from '../../core/document/problem';
 import { idFrom } from '../../core/document/id';
+import type { OutlineRead } from '../../core/own/file';
+import type { OwnOutline } from '../../core/own/own';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
 import type { Source } from '../../core/source/source';
@@ -57,12 +59,24 @@ export async function readAnswersInChild(id: string, given: GivenAnswers): Promi
   return made;
 }
 
-/** Lays text into a file for as long as it is worked on. */
-async function withTemporary<T>(text: string, work: (path: string) => Promise<T>): Promise<T> {
+/**
+ * Reads an author's own outline in a process of its own; `title` calls the module of lines without levels. Throws the
+ * problem it met.
+ */
+export async function readOutlineInChild(name: string, bytes: Uint8Array, title: string): Promise<OwnOutline> {
+  const read = await withTemporary(bytes, (path) =>
+    answerOf<OutlineRead>({ what: 'outline', id: '', path, name, title }),
+  );
+  if (!read.ok) throw new ProblemError(read.problem);
+  return read.outline;
+}
+
+/** Lays something into a file for as long as it is worked on. */
+async function withTemporary<T>(content: string | Uint8Array, work: (path: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), 'uplift-text-'));
   try {
     const path = join(folder, 'text');
-    writeFileSync(path, text, { mode: 0o600 });
+    writeFileSync(path, content, { mode: 0o600 });
     return await work(path);
   } finally {
     rmSync(folder, { recursive: true, force: true });

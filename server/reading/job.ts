@@ -3,17 +3,19 @@ import type { CourseDocument } from '../../core/exchange/document';
 import type { Problem } from '../../core/document/problem';
 
 /**
- * What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, or read
- * answers.
+ * What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, read
+ * answers, or read an author's outline.
  */
 export interface ReadingJob {
-  what: 'read' | 'unpack' | 'archive' | 'answers';
+  what: 'read' | 'unpack' | 'archive' | 'answers' | 'outline';
   /** The source's id for life. */
   id: string;
   path: string;
   name: string;
   /** Where it was fetched from. */
   address?: string;
+  /** Of an outline: what a module of lines without levels is called. */
+  title?: string;
   /** To unpack: the folder to unpack into. */
   into?: string;
 }

@@ -4,12 +4,12 @@ import type { TaskAnswer, TaskMessage, TaskTable } from './asker';
 
 /** Answers the tasks a worker is asked, one after another; problems and faults go back as such. */
 export function serveTasks<Tasks extends TaskTable<Tasks>>(run: {
-  [Name in keyof Tasks]: (given: Tasks[Name]['given']) => Tasks[Name]['made'] | Promise<Tasks[Name]['made']>;
+  [Name in keyof Tasks]: (given: Tasks[Name]['given']) => Tasks[Name]['made'];
 }): void {
-  const answerTo = async ({ number, name, given }: TaskMessage<Tasks>): Promise<void> => {
+  process.on('message', ({ number, name, given }: TaskMessage<Tasks>) => {
     let answer: TaskAnswer;
     try {
-      answer = { number, ok: true, made: await run[name](given) };
+      answer = { number, ok: true, made: run[name](given) };
     } catch (error) {
       answer =
         error instanceof ProblemError
@@ -18,9 +18,7 @@ export function serveTasks<Tasks extends TaskTable<Tasks>>(run: {
     }
     // Whoever asked may be gone: then nobody waits for it, and the worker goes as well.
     process.send!(answer, undefined, undefined, (lost) => lost && process.exit());
-  };
-  let last = Promise.resolve();
-  process.on('message', (message: TaskMessage<Tasks>) => void (last = last.then(() => answerTo(message))));
+  });
   // A server that was killed leaves no worker behind.
   process.on('disconnect', () => process.exit());
 }

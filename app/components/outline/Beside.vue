@@ -115,7 +115,14 @@ useActions([
     when: () => editing() && lack.value.length > 0,
     run: () => void pulled(lack.value),
   },
-  { id: 'b-take', label: 'Take it in place of mine', key: 'Alt+Enter', area, when: editing, run: beside.takeAll },
+  {
+    id: 'b-take',
+    label: 'Take it in place of mine',
+    key: 'Alt+Enter',
+    area,
+    when: editing,
+    run: () => void beside.takeAll(),
+  },
   { id: 'b-done', label: 'Done comparing', key: 'Escape', within: 'beside', area, run: beside.leave },
 ]);
 onMounted(() => void go(current.value));

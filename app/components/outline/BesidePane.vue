@@ -92,10 +92,13 @@ const open = computed(
       </p>
       <p v-if="desk.mayEdit" class="take">
         <UButton color="neutral" variant="outline" @click="beside.takeAll()"
-          >{{ desk.lessons.length ? 'Take it in place of mine' : 'Take it' }} <kbd>Alt ↵</kbd></UButton
+          >{{
+            other.kind === 'version' ? 'Go back to it' : desk.lessons.length ? 'Take it in place of mine' : 'Take it'
+          }}
+          <kbd>Alt ↵</kbd></UButton
         >
       </p>
-      <p v-if="desk.lessons.length" class="small quiet">
+      <p v-if="desk.lessons.length && other.kind !== 'version'" class="small quiet">
         Lessons you have already keep their words and state. What it does not have goes to the bin; undo brings it back.
       </p>
       <template v-if="missed.length">

@@ -465,7 +465,7 @@ describe('figures and proposals beside the course', () => {
     beside.leave();
     expect(titles(desk.course)).toHaveLength(4);
     await beside.draft();
-    beside.takeAll();
+    await beside.takeAll();
     expect(titles(desk.course)).toEqual(['D one']);
     await desk.settleAll();
     expect(titles(server.course)).toEqual(['D one']);

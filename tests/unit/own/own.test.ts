@@ -153,6 +153,23 @@ describe('an outline of one’s own', () => {
     ]);
   });
 
+  it('takes no more than a course can hold: long lines are cut to a title, minutes nobody means are left, lines end', async () => {
+    const long = `A lesson ${'that goes on and on '.repeat(200)}`;
+    const [module] = outlineFromText(
+      `Module\n  ${long}\n  Short (0 min)\n${' '.repeat(500_000)}x${' '.repeat(500_000)}5 min`,
+      'All of it',
+    ).modules;
+    expect(module.lessons[0].title.length).toBeLessThanOrEqual(400);
+    expect(module.lessons[0].title).toMatch(/\w…$/);
+    expect(module.lessons[1]).toEqual({ title: 'Short', points: [] });
+    const table = await read('o.csv', `Module,Lesson,Minutes,Objective\nA,B,99999,"${long}"\n`);
+    expect(table.modules[0].lessons[0]).toMatchObject({ title: 'B' });
+    expect(table.modules[0].lessons[0].minutes).toBeUndefined();
+    expect(table.modules[0].lessons[0].objective!.length).toBeLessThanOrEqual(400);
+    const many = outlineFromText(Array.from({ length: 5000 }, (_, at) => `Lesson ${at} of it`).join('\n'), 'All of it');
+    expect(many.modules[0].lessons).toHaveLength(3000);
+  });
+
   it.each([
     ['empty.txt', '', 'no-outline'],
     ['marks.md', '---\n\n***\n', 'no-outline'],

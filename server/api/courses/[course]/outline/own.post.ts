@@ -9,10 +9,10 @@ export default route({
   right: 'author',
   body: OwnOutlineInput,
   carries: 'text',
-  async run({ ids, body, desks }) {
+  async run({ me, ids, body, desks }) {
     const { courses, sources, drafter } = desks;
     const { course } = courses.load(ids.course);
-    const own = await drafter.ask('ownOutline', { ...body, title: course.title });
+    const own = await sources.readOwnOutline(body.name, Buffer.from(body.data, 'base64'), course.title, me.id);
     return drafter.ask('outline', { course, sources: sources.keys(ids.course), own });
   },
 });
