@@ -1,28 +1,22 @@
 import type { Brief } from '../course/course';
 import { idFrom } from '../document/id';
 import type { Knowledge, Term } from '../knowledge';
-import { Bm25, stemWeights, weighed } from '../language/similarity';
+import { Bm25, stemWeights } from '../language/similarity';
 import { draftOutline, type OutlineProposal, type SourceMatter } from './index';
 import { stemsOf } from './likeness';
+import { naming, saidIn, saidLesson, sharesBy } from './own-words';
 import type { ProposedLesson } from './proposal';
 import type { Scope, ScopeSection } from './scope';
-import { isGlossary } from './titles';
-import type { OwnLesson, OwnOutline } from '../own/own';
+import type { OwnOutline } from '../own/own';
 
-/** Words of a lesson's title count so much more than its objective's and points'. */
-const TITLE = 3;
 /** A section is a lesson's when so much of its heading, by weight, stands in the lesson's title, or of that in it. */
 const HEADED = 0.6;
-/** A heading that a point of a lesson names counts a little less than one that its title names. */
-const POINT = 0.9;
 /**
  * A lesson that no heading names gets the topic that fits its words best, if that has this share of its title's words,
  * by weight, or its heading names nearly so much of it. A title of one word ("Refunds") is what a topic is about that
  * says it so often.
  */
 const FITTING = { share: 0.4, named: 0.45, often: 3 };
-/** A word that no source has weighs so much more than the rarest of theirs. */
-const UNKNOWN = 1.5;
 /** A point with less of its words, by weight, in what its lesson got is an open question. */
 const COVERED = 0.5;
 
@@ -50,11 +44,10 @@ export function proposeOwn(
   );
   const lead = matter[0]?.knowledge;
   const stems = lead?.pack.stems ?? (() => []);
-  const topicOf = (name: string, sections: readonly ScopeSection[]) => ({
-    title: name,
-    sections: [...sections],
-    stems: [...stems(name), ...sections.flatMap((section) => sectionStems(section, knowledgeOf))],
-  });
+  const topicOf = (name: string, sections: readonly ScopeSection[]) => {
+    const all = [...stems(name), ...sections.flatMap((section) => sectionStems(section, knowledgeOf))];
+    return { title: name, sections: [...sections], all, stems: new Set(all) };
+  };
   const sourceOf = (section: ScopeSection) => knowledgeOf.get(section.passages[0]);
   /**
    * What has no heading, stands below what is there already, was brought in from another source, or is all of its own
@@ -73,17 +66,22 @@ export function proposeOwn(
       lesson,
       at,
       index,
-      words: wordsOf(lesson, stems),
+      said: saidLesson(lesson, stems),
       sections: [] as ScopeSection[],
     })),
   );
   type Entry = (typeof lessons)[number];
-  const weights = stemWeights(topics.map((topic) => ({ stems: new Set(topic.stems) })));
+  const share = sharesBy(stemWeights(topics));
+  /** The lesson that names a heading best, the first among equals. */
   const named = (heading: string): Entry | undefined => {
-    const [best] = lessons
-      .map((entry) => ({ entry, score: naming(entry.lesson, heading, stems, weights) }))
-      .sort((a, b) => b.score - a.score);
-    return best && best.score >= HEADED ? best.entry : undefined;
+    const said = saidIn(heading, stems);
+    let best: Entry | undefined;
+    let most = 0;
+    for (const entry of lessons) {
+      const score = naming(entry.said, said, share);
+      if (score > most) [best, most] = [entry, score];
+    }
+    return most >= HEADED ? best : undefined;
   };
   const open: typeof topics = [];
   for (const topic of topics) {
@@ -102,17 +100,19 @@ export function proposeOwn(
     if (home) open.push(...rest.map((section) => topicOf(section.title, [section])));
     else if (rest.length > 0) open.push(topicOf(topic.title, rest));
   }
-  const index = new Bm25(open.map((topic) => topic.stems));
+  const index = new Bm25(open.map((topic) => topic.all));
+  const headings = open.map((topic) => saidIn(topic.title, stems));
   const fitting = lessons
     .filter((entry) => entry.sections.length === 0)
     .flatMap((entry) => {
-      const ranks = index.rank(entry.words.all);
+      const { title: own, all } = entry.said;
+      const ranks = index.rank(all);
       return ranks.map(({ document, score }) => {
         const topic = open[document];
-        const held = share(entry.words.title, new Set(topic.stems), weights);
-        const name = naming(entry.lesson, topic.title, stems, weights);
-        const often = topic.stems.filter((stem) => entry.words.title.includes(stem)).length;
-        const fits = new Set(entry.words.title).size > 1 ? held >= FITTING.share : held === 1 && often >= FITTING.often;
+        const held = share(own.stems, topic.stems);
+        const name = naming(entry.said, headings[document], share);
+        const often = own.stems.size === 1 ? topic.all.filter((stem) => own.stems.has(stem)).length : 0;
+        const fits = own.stems.size > 1 ? held >= FITTING.share : held === 1 && often >= FITTING.often;
         return { entry, topic, fits: fits || name >= FITTING.named, score: score / ranks[0].score + held + name };
       });
     })
@@ -147,7 +147,7 @@ export function proposeOwn(
         .map(({ lesson, index: place, sections }): ProposedLesson => {
           const scope = scopeOf(lesson.title, sections, order, knowledgeOf);
           const said = new Set(sections.flatMap((section) => sectionStems(section, knowledgeOf)));
-          const asked = lesson.points.filter((point) => share(stems(point), said, weights) < COVERED);
+          const asked = lesson.points.filter((point) => share(new Set(stems(point)), said) < COVERED);
           return {
             id: idFrom('l', 'own', at, place, lesson.title),
             title: lesson.title,
@@ -178,49 +178,6 @@ function mostOf<Each>(list: readonly Each[]): Each | undefined {
   const counts = new Map<Each, number>();
   for (const each of list) counts.set(each, (counts.get(each) ?? 0) + 1);
   return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
-}
-
-/** How surely a lesson's title or points name what stands under a heading, 0 to 1. */
-function naming(
-  { title, points }: OwnLesson,
-  heading: string,
-  stems: (text: string) => string[],
-  weights: ReadonlyMap<string, number>,
-): number {
-  const own = new Set(stems(heading));
-  const letters = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
-  const one = (words: string): number => {
-    if (isGlossary(words) && isGlossary(heading)) return 1;
-    // "Needle stick", "needlestick".
-    if (letters(heading).length > 5 && letters(words).endsWith(letters(heading))) return 1;
-    const said = new Set(stems(words));
-    return Math.max(share([...own], said, weights), share([...said], own, weights));
-  };
-  return Math.max(one(title), ...points.map((point) => one(point) * POINT));
-}
-
-function wordsOf(
-  { title, objective = '', points }: OwnLesson,
-  stems: (text: string) => string[],
-): { title: string[]; all: string[] } {
-  const own = stems(title);
-  return {
-    title: own,
-    all: [...Array.from({ length: TITLE }, () => own).flat(), ...stems([objective, ...points].join(' '))],
-  };
-}
-
-/** The share of some words, by weight, that others have; a word that no source has tells most. */
-function share(words: readonly string[], among: ReadonlySet<string>, weights: ReadonlyMap<string, number>): number {
-  const rarest = Math.max(1, ...weights.values()) * UNKNOWN;
-  const own = [...new Set(words)];
-  const all = own.reduce((sum, stem) => sum + (weights.get(stem) ?? rarest), 0);
-  return all === 0
-    ? 0
-    : weighed(
-        own.filter((stem) => among.has(stem)),
-        weights,
-      ) / all;
 }
 
 /** A lesson's matter, in the order of the sources. */

@@ -59,8 +59,10 @@ const GLOSSARY_TITLES = anyOf`
   (?:key )?(?:words|terms)(?: (?:used|we use|to know|you need)\b.*)? | glossar | begriffe | glossaire | glosario
 `;
 
+const GLOSSARY = new RegExp(`^${GLOSSARY_TITLES}$`, 'i');
+
 /** Whether a title heads a list of words and their meanings. */
-export const isGlossary = (title: string): boolean => new RegExp(`^${GLOSSARY_TITLES}$`, 'i').test(title);
+export const isGlossary = (title: string): boolean => GLOSSARY.test(title);
 
 export function upperFirst(text: string): string {
   return /^\p{Ll}[\p{Ll}-]*(?:\s|$|[,:'’])/u.test(text) ? text.charAt(0).toUpperCase() + text.slice(1) : text;
