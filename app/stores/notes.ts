@@ -16,12 +16,15 @@ export const useNotes = defineStore('notes', () => {
   const desk = useCourse();
   const figures = useFigures();
   const notes = shallowRef<Note[]>([]);
-  watchDebounced(
-    () => [desk.course, figures.all] as const,
-    () =>
-      void (notes.value = desk.course ? outlineNotes(desk.course, (lesson) => figures.all.get(lesson)?.minutes) : []),
-    { debounce: REST, immediate: true },
-  );
+  /** Keeps them up to date while the component that asks for it lives: no other room waits for them. */
+  function watchHere(): void {
+    watchDebounced(
+      () => [desk.course, figures.all] as const,
+      () =>
+        void (notes.value = desk.course ? outlineNotes(desk.course, (lesson) => figures.all.get(lesson)?.minutes) : []),
+      { debounce: REST, immediate: true },
+    );
+  }
   /** How many there are of each row. */
   const counts = computed(() =>
     notes.value.reduce((map, { about }) => map.set(about, (map.get(about) ?? 0) + 1), new Map<string, number>()),
@@ -38,5 +41,5 @@ export const useNotes = defineStore('notes', () => {
     );
   }
   const leave = (note: Note) => desk.course !== null && desk.change('note left', leaveNote(desk.course, note));
-  return { notes, counts, mend, leave };
+  return { notes, counts, watchHere, mend, leave };
 });

@@ -83,19 +83,12 @@ function can(words: string, was: string, group: string) {
           data-part="title"
           :readonly="!desk.mayEdit"
           :aria-label="`Module ${row.number}`"
-          maxlength="400"
-        /><button
+          maxlength="400" /><OutlineNoted
           v-if="notes"
-          type="button"
-          class="noted"
-          :aria-label="`${counted(notes, ['note', 'notes'])} on ${row.module.title}`"
-          :title="`${counted(notes, ['note', 'notes'])} (Alt N)`"
-          tabindex="-1"
+          :count="notes"
+          :on="row.module.title"
           @click.stop="$emit('notes')"
-        >
-          {{ notes }}
-        </button></span
-      >
+      /></span>
       <span role="gridcell" class="can"
         ><FieldInPlace
           :value="row.module.purpose"
@@ -218,21 +211,6 @@ function can(words: string, was: string, group: string) {
 .can :deep(textarea) {
   color: var(--ink-2);
   font-size: 13.5px;
-}
-.noted {
-  flex: none;
-  min-width: 24px;
-  height: 24px;
-  margin-top: 1px;
-  border: 1px solid var(--hair);
-  border-radius: 12px;
-  font-size: 12.5px;
-  color: var(--ink-2);
-  background: var(--sheet);
-  cursor: pointer;
-}
-.noted:hover {
-  border-color: var(--ink-3);
 }
 .open {
   flex: none;

@@ -8,10 +8,11 @@ defineProps<{ current: string | null; lesson?: Lesson }>();
 defineEmits<{ show: [id: string]; word: [id: string] }>();
 const desk = useCourse();
 const notes = useNotes();
-const shown = ref<'unused' | 'notes'>('unused');
+/** Who only reads gives nothing to lessons. */
+const shown = ref<'unused' | 'notes'>(desk.mayEdit ? 'unused' : 'notes');
 const list = ref<{ focus: () => void } | null>(null);
 const faces = computed(() => [
-  { value: 'unused' as const, label: 'Not used yet' },
+  ...(desk.mayEdit ? [{ value: 'unused' as const, label: 'Not used yet' }] : []),
   { value: 'notes' as const, label: notes.notes.length ? `Notes ${notes.notes.length}` : 'Notes' },
 ]);
 defineExpose({

@@ -25,8 +25,8 @@ const go = useGo();
 const desk = useCourse();
 const beside = useBeside();
 const notes = useNotes();
+notes.watchHere();
 const side = ref<{ showNotes: () => void } | null>(null);
-const showNotes = () => side.value?.showNotes();
 /** Comes to a row, wherever it is folded away. */
 function reveal(id: string, part = 'title') {
   const home = desk.course!.modules.find((module) => module.lessons.some((lesson) => lesson.id === id));
@@ -390,7 +390,7 @@ useActions([
     when: () => editing() && lessonAbove.value !== undefined,
     run: join,
   },
-  { id: 'o-notes', label: 'Notes on the outline', key: 'Alt+N', area: 'Outline', run: () => void showNotes() },
+  { id: 'o-notes', label: 'Notes on the outline', key: 'Alt+N', area: 'Outline', run: () => side.value?.showNotes() },
   {
     id: 'o-own',
     label: 'Bring an outline of your own',
