@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { conflictsOf, letStand, takeText } from '~~/core/course/conflicts';
 import { allLessons, type Course, type Take } from '~~/core/course/course';
+import { keepEarlier } from '~~/core/course/earlier';
 import type { Operation } from '~~/core/course/operations';
 import { freshId } from '~/composables/useApi';
 import { useTrying } from '~/composables/useTrying';
@@ -102,9 +103,13 @@ export const useCourse = defineStore('course', () => {
     return engine?.change(what, operations, { group }) ?? false;
   }
 
-  /** Takes in what is typed: each part for itself; what meets somebody else's change is kept beside it. */
+  /**
+   * Takes in what is typed: each part for itself; what meets somebody else's change is kept beside it. What others stand
+   * under is remembered as it was.
+   */
   function type(what: string, operations: readonly Operation[], group = freshId('g')): boolean {
-    return engine?.change(what, operations, { group, loose: true }) ?? false;
+    const earlier = course.value ? keepEarlier(course.value, operations) : [];
+    return engine?.change(what, [...operations, ...earlier], { group, loose: true }) ?? false;
   }
 
   async function takeBack(which: 'undo' | 'redo') {

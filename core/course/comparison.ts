@@ -1,7 +1,7 @@
 import { checkIn, checksOn, plainText, type Block } from '../blocks/forms';
 import { sameData } from '../document/canonical';
 import { checkText, type Check } from '../checks/forms';
-import { allLessons, type Course, type Lesson } from './course';
+import { allLessons, type Course, type Lesson, type Module } from './course';
 
 /** A stretch of words as it was and as it is; one of them is empty where words came or went as a whole. */
 export interface WordsChange {
@@ -55,10 +55,7 @@ export function compareCourses(before: Course, after: Course): CourseComparison 
     course: [
       ...said('title', differing([[before.id, before.title]], [[after.id, after.title]])),
       ...said('brief', differing([[before.id, briefWords(before)]], [[after.id, briefWords(after)]])),
-      ...said(
-        'module',
-        pairs(before.modules, after.modules, (module) => [module.title, module.purpose].filter(Boolean).join(': ')),
-      ),
+      ...said('module', pairs(before.modules, after.modules, moduleWords)),
       ...said(
         'objective',
         pairs(before.objectives, after.objectives, (objective) => objective.text),
@@ -122,14 +119,31 @@ function offers(course: Course): Check[] {
   return course.checks.filter((check) => !placed.has(check.id));
 }
 
-function briefWords({ brief: { promise, audience, outcomes, size, language } }: Course): string {
+const moduleWords = ({ title, purpose, brief }: Module): string =>
+  [
+    [title, purpose].filter(Boolean).join(': '),
+    brief?.result,
+    brief?.wrong,
+    ...(brief?.asked ?? []),
+    ...(brief?.actions ?? []),
+  ]
+    .filter(Boolean)
+    .join('\n');
+
+function briefWords({ brief: { promise, audience, outcomes, size, language }, about }: Course): string {
   return [
     promise,
     audience.who,
+    audience.notFor,
+    audience.wrong,
     audience.knows.join(', '),
     ...outcomes,
     size.minutes ? `${size.minutes} min` : '',
     language,
+    about?.description,
+    about?.tags?.join(', '),
+    about?.code,
+    about?.category,
   ]
     .filter(Boolean)
     .join('\n');

@@ -44,6 +44,7 @@ const WORDLESS = new Set([
   'objectiveId',
   'plannedPassages',
   'minutesFixed',
+  'lessonKind',
   'key',
   'evidence',
   'direction',
@@ -52,6 +53,8 @@ const WORDLESS = new Set([
   'difficulty',
   'verb',
   'made',
+  'notesLeft',
+  'earlier',
 ]);
 
 function keptOf(course: Course, operation: Operation): Pick<Take, 'of' | 'field' | 'value'> | undefined {

@@ -16,7 +16,15 @@ export interface Brief {
     /** What goes wrong at their work today. */
     wrong?: string;
   };
-  size: { minutes?: number; modules?: number; lessonsPerModule?: number; questionsPerLesson: number };
+  size: {
+    minutes?: number;
+    modules?: number;
+    lessonsPerModule?: number;
+    /** At most. */
+    questionsPerLesson: number;
+    /** A check for so many minutes, up to that; absent: as many as are good. */
+    checkEvery?: number;
+  };
   language: string;
   /** No connecting text by the engine at all. */
   sourcesOnly: boolean;
@@ -45,12 +53,21 @@ export interface GlossaryEntry {
   evidence: PassageRange[];
 }
 
+/**
+ * What a lesson is for: an idea explained, a procedure done, a decision made, things told apart, practice, or finding
+ * one's way.
+ */
+export const LESSON_KINDS = ['idea', 'procedure', 'decision', 'comparison', 'practice', 'orientation'] as const;
+export type LessonKind = (typeof LESSON_KINDS)[number];
+
 export type LessonState = 'blank' | 'drafted' | 'in-work' | 'for-review' | 'approved';
 
 export interface Lesson {
   id: string;
   title: string;
   kind: 'lesson';
+  /** What it is for; absent where nobody said. */
+  lessonKind?: LessonKind;
   objectiveIds: string[];
   state: LessonState;
   /** Set by the author; otherwise minutes are computed. */
@@ -62,12 +79,27 @@ export interface Lesson {
   blocks: Block[];
 }
 
+/** What a module is for by itself, beside its purpose, so that it can stand alone later. */
+export interface ModuleBrief {
+  /** What can be seen or counted at work afterwards. */
+  result?: string;
+  /** What goes wrong today. */
+  wrong?: string;
+  /** What people ask about it. */
+  asked?: string[];
+  /** What they do at work that matters. */
+  actions?: string[];
+}
+
 export interface Module {
   id: string;
   title: string;
+  /** What it promises. */
   purpose: string;
   objectiveIds: string[];
   lessons: Lesson[];
+  /** Absent when its author says no more of it. */
+  brief?: ModuleBrief;
 }
 
 /** An alternative for a field of a node, or for a lesson's whole page; it stays until it is thrown away. */
@@ -160,6 +192,28 @@ export interface NoteLeft {
   print: string;
 }
 
+/**
+ * Words that others stand under, as they were before they were changed: the course's promise, for whom it is, or a
+ * module's purpose. What below still speaks as they did can be found by them.
+ */
+export interface EarlierWords {
+  /** The course or the module. */
+  of: string;
+  field: 'promise' | 'who' | 'purpose';
+  /** The latest last. */
+  was: string[];
+}
+
+/** How a course is announced and filed. */
+export interface CourseAbout {
+  /** What a learner reads before they begin. */
+  description?: string;
+  tags?: string[];
+  /** Its number or short name where courses are filed. */
+  code?: string;
+  category?: string;
+}
+
 /** A course: the whole document, changed only by operations. */
 export interface Course {
   id: string;
@@ -172,6 +226,8 @@ export interface Course {
   modules: Module[];
   checks: Check[];
   takes: Take[];
+  /** Absent when nothing is said. */
+  about?: CourseAbout;
   /** Contradictions between its sources that the author settled; absent when there are none. */
   settled?: Settlement[];
   /** What the author was asked and answered; absent when nothing was. */
@@ -182,6 +238,8 @@ export interface Course {
   supporting?: string[];
   /** Notes that the author looked at and left as they are; absent when there are none. */
   notesLeft?: NoteLeft[];
+  /** What its promise, its audience and purposes said before; absent when none was reworded. */
+  earlier?: EarlierWords[];
   /** What drafting left out of the sources; absent when nothing was. */
   leftOut?: LeftOut[];
   /** Sorted by id, so that taking out and putting back gives the same document. */

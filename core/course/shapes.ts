@@ -1,7 +1,7 @@
 import { BLOCKS, formOf, type Block, type BlockKind } from '../blocks/forms';
 import { CHECK_KINDS, checkFields, OWN_CHECK_FIELDS, type Check } from '../checks/forms';
 import { FRAME } from '../checks/check';
-import type { CourseNode, NodeKind, Take } from './course';
+import { LESSON_KINDS, type CourseNode, type NodeKind, type Take } from './course';
 import { LEFT_OUT_REASONS } from './left-out';
 import { ID_PATTERN } from '../document/id';
 import type { Problem } from '../document/problem';
@@ -39,6 +39,7 @@ export const briefShape = object({
       minutes: number({ min: 1, max: 100_000 }),
       modules: number({ min: 1, max: 1000, whole: true }),
       lessonsPerModule: number({ min: 1, max: 1000, whole: true }),
+      checkEvery: number({ min: 0.5, max: 1000 }),
     },
   ),
   language,
@@ -69,16 +70,22 @@ const lessonShape = object(
     plannedPassages: ids,
     blocks: list(blockShape),
   },
-  { minutesFixed: number({ min: 0, max: 10_000 }), given: list(id, { min: 1 }) },
+  {
+    minutesFixed: number({ min: 0, max: 10_000 }),
+    given: list(id, { min: 1 }),
+    lessonKind: oneOf(...LESSON_KINDS),
+  },
 );
 
-const moduleShape = object({
-  id,
-  title,
-  purpose: string({ max: 4000 }),
-  objectiveIds: ids,
-  lessons: list(lessonShape),
-});
+const lines = list(string({ min: 1, max: 1000 }), { min: 1 });
+const moduleBriefShape = object(
+  {},
+  { result: string({ min: 1, max: 4000 }), wrong: string({ min: 1, max: 4000 }), asked: lines, actions: lines },
+);
+const moduleShape = object(
+  { id, title, purpose: string({ max: 4000 }), objectiveIds: ids, lessons: list(lessonShape) },
+  { brief: moduleBriefShape },
+);
 const checkShape = tagged('kind', Object.fromEntries(CHECK_KINDS.map((kind) => [kind, checkFields(kind)])));
 const objectiveShape = object(
   {
@@ -133,17 +140,32 @@ const notesLeftShape = list(
   object({ rule: string({ min: 1, max: 40 }), about: id, print: string({ min: 1, max: 40 }) }),
   { min: 1 },
 );
+const aboutShape = object(
+  {},
+  {
+    description: string({ min: 1, max: 4000 }),
+    tags: list(string({ min: 1, max: 100 }), { min: 1 }),
+    code: string({ min: 1, max: 100 }),
+    category: string({ min: 1, max: 200 }),
+  },
+);
+const earlierShape = list(
+  object({ of: id, field: oneOf('promise', 'who', 'purpose'), was: list(string({ min: 1, max: 4000 }), { min: 1 }) }),
+  { min: 1 },
+);
 const leftOutShape = list(object({ passages: list(passageRange, { min: 1 }), reason: oneOf(...LEFT_OUT_REASONS) }), {
   min: 1,
 });
 
 /** What a course may have beside its parts. */
 const COURSE_EXTRAS = {
+  about: aboutShape,
   settled: settledShape,
   corrections: correctionsShape,
   supporting: supportingShape,
   leftOut: leftOutShape,
   notesLeft: notesLeftShape,
+  earlier: earlierShape,
 };
 
 /** The form of each kind of node. */
@@ -167,7 +189,12 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
     brief: { shape: briefShape },
     ...Object.fromEntries(Object.entries(COURSE_EXTRAS).map(([key, shape]) => [key, { shape, optional: true }])),
   },
-  module: { title: { shape: title }, purpose: { shape: string({ max: 4000 }) }, objectiveIds: { shape: ids } },
+  module: {
+    title: { shape: title },
+    purpose: { shape: string({ max: 4000 }) },
+    objectiveIds: { shape: ids },
+    brief: { shape: moduleBriefShape, optional: true },
+  },
   lesson: {
     title: { shape: title },
     objectiveIds: { shape: ids },
@@ -175,6 +202,7 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
     given: { shape: list(id, { min: 1 }), optional: true },
     state: { shape: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved') },
     minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
+    lessonKind: { shape: oneOf(...LESSON_KINDS), optional: true },
   },
   block: { body: { shape: anything }, evidence: { shape: list(passageRange), optional: true } },
   check: Object.fromEntries([

@@ -3,8 +3,10 @@ import type { Course } from '../course/course';
 import type { Operation } from '../course/operations';
 import { shortHash } from '../document/id';
 import type { Note, NoteMatter } from './note';
+import { cascadeNotes } from './rules/cascade';
 import { groundNotes } from './rules/ground';
 import { leftOutNotes } from './rules/left-out';
+import { moduleNotes } from './rules/module-brief';
 import { objectiveNotes } from './rules/objectives';
 import { promiseNotes } from './rules/promise';
 import { sizeNotes } from './rules/size';
@@ -14,7 +16,9 @@ export type { Mend, Note, NoteRule } from './note';
 
 /** Every rule of the outline, one file each; what must be decided comes first. */
 const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
+  cascadeNotes,
   promiseNotes,
+  moduleNotes,
   groundNotes,
   sizeNotes,
   termNotes,

@@ -34,7 +34,7 @@ export function mendOperations(
         ? [{ type: 'remove', id: mend.id }]
         : removeRows(course, [mend.id]);
     case 'lesson': {
-      const module = course.modules.at(-1);
+      const module = course.modules.find(({ id }) => id === mend.module) ?? course.modules.at(-1);
       const lesson = blankLesson(ids.lesson, mend.title);
       return [
         ...(module
@@ -55,10 +55,34 @@ export function mendOperations(
           after: module?.lessons.at(-1)?.id ?? null,
           node: lesson,
         },
-        ...wordObjective(course, lesson, mend.title, ids.objective),
+        // A question is what it answers, not what one can do afterwards.
+        ...(/[?？]\s*$/.test(mend.title) ? [] : wordObjective(course, lesson, mend.title, ids.objective)),
       ];
     }
+    case 'reword':
+      return reworded(course, mend, ids.objective);
     default:
       return [];
   }
+}
+
+/** Other words for a row: its title, and what it says it is for. */
+function reworded(
+  course: Course,
+  { row, title, says }: Extract<Mend, { kind: 'reword' }>,
+  objective: string,
+): Operation[] {
+  const module = course.modules.find(({ id }) => id === row);
+  const lesson = allLessons(course).find(({ id }) => id === row);
+  const node = module ?? lesson;
+  if (!node) return [];
+  return [
+    ...(title !== undefined && title !== node.title
+      ? [{ type: 'set', id: row, field: 'title', value: title, was: node.title } as const]
+      : []),
+    ...(module && says !== undefined
+      ? [{ type: 'set', id: row, field: 'purpose', value: says, was: module.purpose } as const]
+      : []),
+    ...(lesson && says !== undefined ? wordObjective(course, lesson, says, objective) : []),
+  ];
 }

@@ -25,7 +25,11 @@ export type NoteRule =
   | 'term-later'
   | 'outcome-unserved'
   | 'promise-unserved'
-  | 'left-out';
+  | 'left-out'
+  | 'fits-no-longer'
+  | 'above-unserved'
+  | 'asked-open'
+  | 'action-open';
 
 /** What mends a note with one key. */
 export type Mend =
@@ -35,8 +39,10 @@ export type Mend =
   | { kind: 'merge'; into: string; lesson: string }
   | { kind: 'move'; lesson: string; before: string }
   | { kind: 'remove'; id: string }
-  /** A lesson for it at the end. */
-  | { kind: 'lesson'; title: string }
+  /** A lesson for it at the end, of a module or of the course. */
+  | { kind: 'lesson'; title: string; module?: string }
+  /** Other words for a row. */
+  | { kind: 'reword'; row: string; title?: string; says?: string }
   /** Another room, where it can be mended. */
   | { kind: 'open'; room: 'holds' | 'brief' };
 

@@ -1,5 +1,8 @@
 import type { Mend, Note, NoteRule } from './note';
 
+/** What stands above, as it is called. */
+const ABOVE: Record<string, string> = { promise: 'promise', who: 'audience', purpose: 'module’s purpose' };
+
 /** How notes are worded, the same on screen and wherever else they are read. */
 const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
   'no-objective': () => 'It does not say what the learner can do afterwards.',
@@ -18,6 +21,11 @@ const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
   'promise-unserved': ({ promise }) => `The outline says nothing of what the brief promises: “${promise}”`,
   'left-out': ({ parts }) =>
     `${parts} ${Number(parts) === 1 ? 'part' : 'parts'} of the sources’ matter ${Number(parts) === 1 ? 'is' : 'are'} in no lesson.`,
+  'fits-no-longer': ({ above, word, to }) =>
+    `It speaks of “${word}”; the ${ABOVE[above]} does not any more.${to ? ` It could say: “${to}”` : ''}`,
+  'above-unserved': ({ above, words }) => `The ${ABOVE[above]} says “${words}” now; nothing below does.`,
+  'asked-open': ({ asked }) => `Nothing in it answers “${asked}”, which people ask.`,
+  'action-open': ({ action }) => `No lesson in it leads to “${action}”.`,
 };
 
 /** A note as a sentence. */
@@ -38,6 +46,8 @@ export function mendWords(mend: Mend): string {
       return 'Take it out';
     case 'lesson':
       return 'Add a lesson';
+    case 'reword':
+      return 'Reword it';
     case 'open':
       return mend.room === 'holds' ? 'Look through' : 'To the brief';
   }

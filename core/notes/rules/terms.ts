@@ -1,21 +1,8 @@
-import { plainText } from '../../blocks/forms';
-import type { Lesson } from '../../course/course';
+import { lessonText } from '../lesson-text';
 import type { Note, NoteMatter } from '../note';
 
 /** A shorter word may stand for anything. */
 const SHORTEST = 4;
-
-const texts = new WeakMap<Lesson, string>();
-
-/** What a lesson says, in small letters. A lesson is never changed in place, so it is put together once. */
-function textOf(lesson: Lesson): string {
-  let text = texts.get(lesson);
-  if (text === undefined) {
-    text = [lesson.title, ...lesson.blocks.map(plainText)].join('\n').toLowerCase();
-    texts.set(lesson, text);
-  }
-  return text;
-}
 
 /** Terms that a lesson uses before the lesson that defines them: one note a term, at its first use. */
 export function termNotes({ course, lessons }: NoteMatter): Note[] {
@@ -32,7 +19,7 @@ export function termNotes({ course, lessons }: NoteMatter): Note[] {
       'u',
     );
     const used = lessons.slice(0, defined).findIndex(({ lesson }) => {
-      const text = textOf(lesson);
+      const text = lessonText(lesson);
       return text.includes(word) && whole.test(text);
     });
     if (used < 0) return [];
