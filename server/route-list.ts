@@ -31,6 +31,7 @@ export interface Routes {
   'GET /api/courses/:course/media/:hash': typeof import('./api/courses/[course]/media/[hash].get').default;
   'GET /api/courses/:course/media/pictures': typeof import('./api/courses/[course]/media/pictures.get').default;
   'GET /api/courses/:course/members': typeof import('./api/courses/[course]/members.get').default;
+  'GET /api/courses/:course/modules/:module/offers': typeof import('./api/courses/[course]/modules/[module]/offers.get').default;
   'GET /api/courses/:course/offers': typeof import('./api/courses/[course]/offers.get').default;
   'GET /api/courses/:course/passages': typeof import('./api/courses/[course]/passages.get').default;
   'GET /api/courses/:course/releases': typeof import('./api/courses/[course]/releases/index.get').default;
@@ -137,6 +138,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/media/:hash': 'reader',
   'GET /api/courses/:course/media/pictures': 'reader',
   'GET /api/courses/:course/members': 'author',
+  'GET /api/courses/:course/modules/:module/offers': 'author',
   'GET /api/courses/:course/offers': 'author',
   'GET /api/courses/:course/passages': 'reader',
   'GET /api/courses/:course/releases': 'reader',

@@ -28,6 +28,7 @@ export type Named =
   | 'lesson'
   | 'letter'
   | 'link'
+  | 'module'
   | 'orphan'
   | 'person'
   | 'release'

@@ -15,6 +15,8 @@ export interface BriefOffers {
   outcomes: { text: string; lesson: string; kinds: SaidCounts; first: { id: string; text: string }[] }[];
   /** What they are most about, in their own words. */
   terms: string[];
+  /** What the brief makes of them as it is; absent without sources. */
+  makes?: { modules: number; lessons: number; minutes: number; words: number; checks: number };
   /** Of what the brief promises, that for which they have hardly a word. */
   apart: string[];
 }

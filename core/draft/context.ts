@@ -1,8 +1,9 @@
-import type { Brief } from '../course/course';
+import type { Brief, Lesson } from '../course/course';
 import { questionPool, type QuestionPool } from '../check';
 import { commonTerms, type Claim, type Knowledge, type Term } from '../knowledge';
 import type { Matter } from '../lesson/parts';
 import type { SourceMatter } from '../outline';
+import { lessonKindOf } from '../outline/lesson-kind';
 import type { Unit } from '../unit/unit';
 import { unitsOf, type SourceUnits } from '../unit/units';
 import { saidOnce } from '../unit/once';
@@ -84,6 +85,16 @@ export function contextFor(
       );
   }
   return { ...context, claims, pools, matter: { ...context.matter, ...saidOnce(context, home) } };
+}
+
+/** What a lesson with these passages is for, as a field of its node; none where it has no matter. */
+export function kindOf(
+  passages: readonly string[],
+  { matter }: Pick<DraftContext, 'matter'>,
+): Pick<Lesson, 'lessonKind'> {
+  const units = new Set(passages.map((id) => matter.unitOf(id)));
+  const claims = new Set(passages.flatMap((id) => matter.claims.get(id) ?? []));
+  return passages.length === 0 ? {} : { lessonKind: lessonKindOf([...units], [...claims]) };
 }
 
 function repeatedClaims(claims: readonly Claim[]): Set<string> {

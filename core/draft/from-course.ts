@@ -123,6 +123,7 @@ export function proposalOf(course: Course, context: Pick<DraftContext, 'knowledg
           id,
           title,
           otherTitles: [],
+          ...(lesson.minutesFixed !== undefined && { pinned: lesson.minutesFixed }),
           ...(given.length > 0 && { given }),
           scope: scopeOf(
             { title, plannedPassages, given },

@@ -9,7 +9,7 @@ import { composePage } from '../lesson/compose';
 import { lessonObjectives } from '../outline/objectives';
 import { ownObjective } from '../own/open';
 import { passagesOf } from '../outline/scope';
-import type { DraftContext } from './context';
+import { kindOf, type DraftContext } from './context';
 import type { LessonPlan } from './plan';
 
 /** What drafting one lesson gives: its page, objectives, and checks, placed ones and offers, best first. */
@@ -52,6 +52,7 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
       id: lesson.id,
       title: lesson.title,
       kind: 'lesson',
+      ...kindOf(planned, context),
       objectiveIds: objectives.map((objective) => objective.id),
       state: 'drafted',
       plannedPassages: planned,

@@ -55,6 +55,25 @@ export function briefOffers(brief: Brief, knowledge: readonly Knowledge[], title
   };
 }
 
+/**
+ * What a draft by a brief would have, before any text, with checks as far as they are likely to be found; undefined
+ * without sources.
+ */
+export function madeBy(brief: Brief, knowledge: readonly Knowledge[], title: string): BriefOffers['makes'] {
+  if (knowledge.length === 0) return undefined;
+  const whole = draftContext(brief, knowledge);
+  const outline = draftOutline(brief, whole.sources, whole.terms, title);
+  const { modules, minutes } = planCourse(outline, contextFor(whole, lessonsOf(outline)));
+  const lessons = modules.flatMap((module) => module.lessons);
+  return {
+    modules: modules.length,
+    lessons: lessons.length,
+    minutes: Math.round(minutes.planned),
+    words: lessons.reduce((sum, lesson) => sum + lesson.words, 0),
+    checks: lessons.reduce((sum, lesson) => sum + lesson.checks, 0),
+  };
+}
+
 /** Subjects of rules that can act, others than the reader. */
 function actorsIn(knowledge: readonly Knowledge[]): BriefOffers['actors'] {
   const found = new Map<string, { label: string; rules: number }>();

@@ -4,7 +4,7 @@ import type { OutlineNodes } from '../course/taking';
 import type { OutlineProposal } from '../outline';
 import { openAnswers, ownObjective } from '../own/open';
 import { passagesOf } from '../outline/scope';
-import type { DraftContext } from './context';
+import { kindOf, type DraftContext } from './context';
 import { plannedObjectives } from './from-course';
 import { purposeOf } from './index';
 import type { CoursePlan } from './plan';
@@ -30,6 +30,7 @@ export function outlineNodes(
         kind: 'lesson',
         objectiveIds: own.map((objective) => objective.id),
         state: 'blank',
+        ...kindOf(plannedPassages, context),
         ...(said?.minutes !== undefined && { minutesFixed: said.minutes }),
         plannedPassages,
         blocks: [],

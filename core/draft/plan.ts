@@ -13,6 +13,8 @@ export interface LessonPlan {
   words: number;
   /** Questions to place at most. */
   questions: number;
+  /** Those that are likely to be found. */
+  checks: number;
   /** Minutes it will take, with the questions that are likely to be found. */
   minutes: number;
 }
@@ -36,7 +38,12 @@ export function planCourse(
   context: DraftContext,
   { aim = context.brief.size.minutes, settled = false }: { aim?: number; settled?: boolean } = {},
 ): CoursePlan {
-  const { minutes: asked, questionsPerLesson: questions } = context.brief.size;
+  const { minutes: asked, questionsPerLesson: questions, checkEvery } = context.brief.size;
+  /** The checks that a lesson of so many words places at most. */
+  const most = (words: number) =>
+    checkEvery === undefined
+      ? questions
+      : Math.min(questions, Math.max(1, Math.round(minutesFor(words, 0) / checkEvery)));
   const open = proposal.modules.map((module) => ({
     ...module,
     lessons: module.lessons.map((lesson): Sized & { lesson: ProposedLesson; parts: Part[] } => {
@@ -49,6 +56,7 @@ export function planCourse(
         title: lesson.title,
         units: unitsIn(parts, given, context),
         settled: settled || lesson.own !== undefined,
+        ...(pinnedOf(lesson) !== undefined && { pinned: pinnedOf(lesson) }),
       };
     }),
   }));
@@ -67,7 +75,16 @@ export function planCourse(
         // A lesson of the author's own outline stays, whatever the sources hold.
         return parts.length === 0 && !entry.lesson.own
           ? []
-          : [{ lesson: entry.lesson, parts, words, questions, minutes: minutesFor(words, entry.questions) }];
+          : [
+              {
+                lesson: entry.lesson,
+                parts,
+                words,
+                questions: most(words),
+                checks: Math.min(entry.questions, most(words)),
+                minutes: entry.pinned ?? minutesFor(words, Math.min(entry.questions, most(words))),
+              },
+            ];
       }),
     }))
     .filter((module) => module.lessons.length > 0);
@@ -89,6 +106,9 @@ export function planCourse(
     usableWords: all.reduce((sum, entry) => sum + entry.parts.reduce((words, part) => words + part.words, 0), 0),
   };
 }
+
+/** Minutes that a lesson's author pinned. */
+const pinnedOf = ({ pinned, own }: ProposedLesson): number | undefined => pinned ?? own?.minutes;
 
 /** What was left to another place to say is said where it stands, when that place finds no room. */
 function stillSaid(matter: DraftContext['matter'], without: ReadonlyMap<string, unknown>): DraftContext['matter'] {

@@ -14,13 +14,16 @@ export interface Sized {
   questions: number;
   /** The author's own lesson: it stays, whatever the size. */
   settled: boolean;
+  /** Minutes that its author pinned: it keeps to them, and the others share the rest. */
+  pinned?: number;
 }
 
 /** A course this much longer than asked still keeps its time. */
 const TOLERANCE = 1.06;
 
 /**
- * What has to go so that lessons take the minutes asked, by unit: first, in all topics, what is light (what only tells
+ * What has to go so that lessons take the minutes asked, by unit: of a lesson whose minutes are pinned what is light
+ * beyond them; then first, in all topics, what is light (what only tells
  * of before, examples and cases), the lightest first; then whole topics, those furthest from the promise first. What
  * instructs within a topic that stays never goes, nor what the author gave: then the course is longer. What went and
  * would fit again comes back.
@@ -31,34 +34,42 @@ export function fitted(
   context: DraftContext,
 ): Map<string, 'light' | 'topic'> {
   const gone = new Map<string, 'light' | 'topic'>();
-  if (minutes === undefined) return gone;
   const length = (lesson: Sized) => {
     const words = lesson.units.reduce((sum, { unit, words: own }) => sum + (gone.has(unit.id) ? 0 : own), 0);
     return words === 0 ? 0 : minutesFor(words, lesson.questions);
   };
-  let total = lessons.reduce((sum, lesson) => sum + length(lesson), 0);
+  const light = lessons
+    .flatMap((lesson) => lightUnits(lesson, context).map((entry) => ({ ...entry, lesson })))
+    .sort((a, b) => a.worth - b.worth || b.words - a.words || (a.unit.id < b.unit.id ? -1 : 1));
+  const isAll = (lesson: Sized, unit: Unit) =>
+    lesson.units.every((other) => other.unit === unit || gone.has(other.unit.id));
+  for (const { unit, lesson } of light)
+    if (lesson.pinned !== undefined && length(lesson) > lesson.pinned * TOLERANCE && !isAll(lesson, unit))
+      gone.set(unit.id, 'light');
+  if (minutes === undefined) return gone;
+  const fit = lessons.filter(({ pinned }) => pinned === undefined);
+  // What is pinned takes its minutes, whatever stands in it.
+  const pinned = lessons.reduce((sum, lesson) => sum + (lesson.pinned ?? 0), 0);
+  let total = fit.reduce((sum, lesson) => sum + length(lesson), pinned);
   const change = (lesson: Sized, act: () => void) => {
     total -= length(lesson);
     act();
     total += length(lesson);
   };
   const most = minutes * TOLERANCE;
-  const light = lessons
-    .flatMap((lesson) => lightUnits(lesson, context).map((entry) => ({ ...entry, lesson })))
-    .sort((a, b) => a.worth - b.worth || b.words - a.words || (a.unit.id < b.unit.id ? -1 : 1));
-  for (const { unit, lesson } of light) {
+  const open = light.filter(({ lesson }) => lesson.pinned === undefined);
+  for (const { unit, lesson } of open) {
     if (total <= most) break;
     // What is all that a lesson has goes with its topic or not at all.
-    if (lesson.units.some((other) => other.unit !== unit && !gone.has(other.unit.id)))
-      change(lesson, () => gone.set(unit.id, 'light'));
+    if (!isAll(lesson, unit)) change(lesson, () => gone.set(unit.id, 'light'));
   }
   if (total > most) {
-    for (const lesson of furthestFirst(lessons, context)) {
+    for (const lesson of furthestFirst(fit, context)) {
       if (total <= most) break;
       // A long topic that would leave the course too short stays, if a shorter one can go.
       if (
         total - length(lesson) < minutes * 0.9 &&
-        lessons.some(
+        fit.some(
           (other) =>
             other !== lesson &&
             !other.settled &&
@@ -71,7 +82,7 @@ export function fitted(
       change(lesson, () => lesson.units.forEach(({ unit }) => gone.set(unit.id, 'topic')));
     }
   }
-  for (const { unit, lesson } of [...light].reverse()) {
+  for (const { unit, lesson } of [...open].reverse()) {
     if (gone.get(unit.id) !== 'light') continue;
     change(lesson, () => gone.delete(unit.id));
     if (total > most) change(lesson, () => gone.set(unit.id, 'light'));

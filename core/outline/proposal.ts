@@ -7,6 +7,8 @@ export interface ProposedLesson {
   /** Other titles, best first. */
   otherTitles: string[];
   scope: Scope;
+  /** Minutes that its author pinned. */
+  pinned?: number;
   /** Passages that the author gave it: used as given, whatever the size. */
   given?: readonly string[];
   /** Of a lesson of the author's own outline: what they said of it, and the points that the sources say nothing of. */

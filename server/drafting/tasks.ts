@@ -4,6 +4,7 @@ import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
 import type { OwnOutline } from '../../core/own/own';
 import type { Account } from '../../core/review/account';
+import type { ModuleOffers } from '../../core/draft/module-offers';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
@@ -44,6 +45,10 @@ export interface Tasks {
   /** What drafting a course as it stood at a revision leaves out. */
   leftOut: { given: { courseId: string; revision: number; sources: SourceKey[] }; made: LeftOut[] };
   offers: { given: { course: Course; sources: SourceKey[] }; made: BriefOffers };
+  moduleOffers: {
+    given: { course: Course; moduleId: string; sources: SourceKey[] };
+    made: ModuleOffers | undefined;
+  };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   contradictions: {

@@ -1,6 +1,7 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
 import type { BriefOffers } from '../../core/brief/verdict';
-import { briefOffers } from '../../core/draft/offers';
+import { moduleOffers } from '../../core/draft/module-offers';
+import { briefOffers, madeBy } from '../../core/draft/offers';
 import { lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course } from '../../core/course/course';
 import { lessonProse } from '../../core/exchange/document';
@@ -79,10 +80,14 @@ serveTasks<Tasks>({
   offers({ course, sources }) {
     const { brief, title, settled, corrections, supporting } = course;
     const asked = [course.id, sources, title, brief.audience.knows, brief.promise, brief.outcomes];
-    return offers.of(JSON.stringify([...asked, settled, corrections, supporting]), () =>
-      briefOffers(brief, heldBy(course, sources), title),
-    );
+    const used = JSON.stringify([...asked, settled, corrections, supporting]);
+    const held = () => heldBy(course, sources);
+    return {
+      ...offers.of(used, () => briefOffers(brief, held(), title)),
+      makes: made.of(JSON.stringify([used, brief]), () => madeBy(brief, held(), title)),
+    };
   },
+  moduleOffers: ({ course, moduleId, sources }) => moduleOffers(course, moduleId, heldBy(course, sources)),
   account({ course, sources }) {
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
@@ -129,6 +134,7 @@ function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<stri
 const prepared = remembered<Prepared>({ most: 3 });
 const pinned = remembered<Course>({ most: 3 });
 const offers = remembered<BriefOffers>({ most: 8 });
+const made = remembered<BriefOffers['makes']>({ most: 8 });
 const contradictions = remembered<Contradiction[]>({ most: 8 });
 
 /** The course made ready, kept for the next lesson of the same outline. */

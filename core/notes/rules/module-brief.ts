@@ -6,7 +6,7 @@ import type { Note, NoteMatter } from '../note';
 /** What is asked is answered, and what is done is led to, where a lesson has so much of its words. */
 const SERVED = 0.5;
 
-/** What a module's own brief asks of it and no lesson of it serves: questions that people ask, and actions that matter. */
+/** What a module’s own brief asks for and no lesson of it serves: questions people ask, actions that matter. */
 export function moduleNotes({ course, objective }: NoteMatter): Note[] {
   return course.modules.flatMap(({ id, brief, lessons }): Note[] => {
     const { asked = [], actions = [] } = brief ?? {};
