@@ -104,8 +104,8 @@ export const useCourse = defineStore('course', () => {
   }
 
   /**
-   * Takes in what is typed: each part for itself; what meets somebody else's change is kept beside it. What others stand
-   * under is remembered as it was.
+   * Takes in what is typed: each part for itself; what meets somebody else's change is kept beside it. What others
+   * stand under is remembered as it was.
    */
   function type(what: string, operations: readonly Operation[], group = freshId('g')): boolean {
     const earlier = course.value ? keepEarlier(course.value, operations) : [];

@@ -11,6 +11,8 @@ import { useFigures } from './figures';
 /** Milliseconds of rest after which a changed course is looked through again: typing never waits for it. */
 const REST = 400;
 
+const freshIds = () => ({ lesson: freshId('l'), module: freshId('m'), objective: freshId('o') });
+
 /** Notes on the outline at hand, with what mends them. */
 export const useNotes = defineStore('notes', () => {
   const desk = useCourse();
@@ -34,12 +36,19 @@ export const useNotes = defineStore('notes', () => {
   function mend(note: Note): boolean {
     if (!desk.course || !note.mend) return false;
     desk.flushTyping();
-    const ids = { lesson: freshId('l'), module: freshId('m'), objective: freshId('o') };
-    const operations = mendOperations(desk.course, note.mend, ids);
+    const operations = mendOperations(desk.course, note.mend, freshIds());
     return (
       operations.length > 0 && desk.change(`${mendWords(note.mend).toLowerCase()}: ${noteSentence(note)}`, operations)
     );
   }
+  /** Rows that can be reworded, since something above was. */
+  const reworded = computed(() => notes.value.filter(({ mend: way }) => way?.kind === 'reword'));
+  /** Rewords all of them as one gesture. */
+  function rewordAll(): boolean {
+    desk.flushTyping();
+    const operations = reworded.value.flatMap((note) => mendOperations(desk.course!, note.mend!, freshIds()));
+    return operations.length > 0 && desk.change(`${reworded.value.length} rows reworded`, operations);
+  }
   const leave = (note: Note) => desk.course !== null && desk.change('note left', leaveNote(desk.course, note));
-  return { notes, counts, watchHere, mend, leave };
+  return { notes, counts, reworded, watchHere, mend, rewordAll, leave };
 });

@@ -1,4 +1,4 @@
-import type { LessonState } from '~~/core/course/course';
+import type { LessonKind, LessonState } from '~~/core/course/course';
 
 /** Lesson states in the order of the work, with their words. */
 export const STATES: { state: LessonState; label: string }[] = [
@@ -12,6 +12,16 @@ export const STATES: { state: LessonState; label: string }[] = [
 export function stateLabel(state: LessonState): string {
   return STATES.find((each) => each.state === state)!.label;
 }
+
+/** What a lesson is for, in words, with its sign. */
+export const LESSON_KIND_WORDS: Record<LessonKind, { label: string; says: string; icon: string }> = {
+  idea: { label: 'Idea', says: 'explains what something is', icon: 'i-lucide-lightbulb' },
+  procedure: { label: 'Procedure', says: 'shows how something is done', icon: 'i-lucide-footprints' },
+  decision: { label: 'Decision', says: 'says what to do in which case', icon: 'i-lucide-signpost' },
+  comparison: { label: 'Comparison', says: 'tells things apart', icon: 'i-lucide-scale' },
+  practice: { label: 'Practice', says: 'lets the learner do it', icon: 'i-lucide-pencil-ruler' },
+  orientation: { label: 'Orientation', says: 'says where one is and what comes', icon: 'i-lucide-compass' },
+};
 
 /** Kinds of claims in words, one and several. */
 export const CLAIMS: Record<string, [one: string, several: string]> = {

@@ -195,6 +195,17 @@ export function wordObjective(course: Course, lesson: Lesson, text: string, id: 
   ];
 }
 
+/** One value for a field of several lessons; those that have it already make no difference. */
+export function setOfLessons<Field extends 'state' | 'lessonKind' | 'minutesFixed'>(
+  lessons: readonly Lesson[],
+  field: Field,
+  value: Lesson[Field],
+): Operation[] {
+  return lessons
+    .filter((lesson) => lesson[field] !== value)
+    .map((lesson) => ({ type: 'set', id: lesson.id, field, value: value ?? null, was: lesson[field] ?? null }));
+}
+
 /**
  * Gives passages to a lesson: they are drafted with it as they are, whatever the size. Those it has already make no
  * difference.

@@ -74,6 +74,15 @@ useActions([
     when: editing,
     run: () => void leave(focused.value),
   },
+  {
+    id: 'n-reword',
+    label: 'Reword all that can be',
+    key: 'Shift+M',
+    within: 'notes',
+    area: 'Notes',
+    when: () => desk.mayEdit && found.reworded.length > 1,
+    run: () => void found.rewordAll(),
+  },
 ]);
 defineExpose({ focus: () => step(0) });
 </script>
@@ -82,6 +91,10 @@ defineExpose({ focus: () => step(0) });
   <div ref="box" class="notes" data-keys="notes" @keydown="keys">
     <p v-if="shown.length === 0" class="small quiet">
       Nothing to mend: every lesson says what it is for, and none is empty, long, or twice there.
+    </p>
+    <p v-if="desk.mayEdit && found.reworded.length > 1" class="all">
+      <button type="button" class="link" @click="found.rewordAll()">Reword all {{ found.reworded.length }}</button>
+      <span class="small quiet"><kbd>Shift M</kbd></span>
     </p>
     <template v-for="group in groups" :key="group.title">
       <h2 v-if="group.title">{{ group.title }}</h2>
@@ -136,6 +149,12 @@ article.must {
   display: flex;
   gap: 12px;
   margin-top: 3px;
+}
+.all {
+  display: flex;
+  justify-content: space-between;
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--hair);
 }
 .count {
   margin-top: 10px;

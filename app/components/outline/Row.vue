@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { wordObjective } from '~~/core/course/gestures';
+import type { LessonKind } from '~~/core/course/course';
+import { setOfLessons, wordObjective } from '~~/core/course/gestures';
 import type { Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -44,6 +45,28 @@ function rename(title: string, was: string, group: string) {
 function purpose(words: string, was: string, group: string) {
   const module = row.kind === 'module' ? row.module.title : '';
   return desk.type(`purpose of “${module}”`, [{ type: 'set', id: row.id, field: 'purpose', value: words, was }], group);
+}
+const pinned = computed(() => row.kind === 'lesson' && row.lesson.minutesFixed !== undefined);
+function pin(words: string, was: string, group: string) {
+  if (row.kind !== 'lesson') return true;
+  const [value, before] = [words, was].map(minutesIn);
+  // What is no number stays as it was.
+  if (value === undefined || value === before) return true;
+  return desk.type(
+    `minutes of “${row.lesson.title}”`,
+    [{ type: 'set', id: row.id, field: 'minutesFixed', value, was: before ?? null }],
+    group,
+  );
+}
+/** Minutes that were typed: null for none, undefined for what is no number. */
+function minutesIn(words: string): number | null | undefined {
+  const number = Number(words.trim().replace(',', '.'));
+  if (words.trim() === '') return null;
+  return Number.isFinite(number) && number >= 0 && number <= 10_000 ? Math.round(number * 10) / 10 : undefined;
+}
+function kind(value: LessonKind | undefined) {
+  if (row.kind === 'lesson')
+    desk.change(`kind of “${row.lesson.title}”`, setOfLessons([row.lesson], 'lessonKind', value));
 }
 function can(words: string, was: string, group: string) {
   const lesson = desk.lessons.find((each) => each.id === row.id);
@@ -104,7 +127,11 @@ function can(words: string, was: string, group: string) {
     </template>
     <template v-else-if="row.kind === 'lesson'">
       <span role="gridcell" class="title"
-        ><i class="grip" aria-hidden="true" /><FieldInPlace
+        ><i class="grip" aria-hidden="true" /><OutlineKind
+          :kind="row.lesson.lessonKind"
+          :on="row.lesson.title"
+          :readonly="!desk.mayEdit"
+          @choose="kind" /><FieldInPlace
           :value="row.lesson.title"
           :save="rename"
           required
@@ -112,17 +139,11 @@ function can(words: string, was: string, group: string) {
           data-part="title"
           :readonly="!desk.mayEdit"
           aria-label="Lesson"
-          maxlength="400" /><button
+          maxlength="400" /><OutlineNoted
           v-if="notes"
-          type="button"
-          class="noted"
-          :aria-label="`${counted(notes, ['note', 'notes'])} on ${row.lesson.title}`"
-          :title="`${counted(notes, ['note', 'notes'])} (Alt N)`"
-          tabindex="-1"
-          @click.stop="$emit('notes')"
-        >
-          {{ notes }}</button
-        ><NuxtLink
+          :count="notes"
+          :on="row.lesson.title"
+          @click.stop="$emit('notes')" /><NuxtLink
           class="open"
           :to="`/course/${desk.course!.id}/lessons/${row.id}`"
           :aria-label="`Open ${row.lesson.title}`"
@@ -141,7 +162,19 @@ function can(words: string, was: string, group: string) {
           :aria-label="`After ${row.lesson.title} the learner can`"
           maxlength="600"
       /></span>
-      <span role="gridcell" class="number">{{ minutes }}</span>
+      <span role="gridcell" class="number" :class="{ strong: pinned }" :title="pinned ? 'Pinned by you' : undefined"
+        ><FieldInPlace
+          v-if="current && desk.mayEdit"
+          :value="pinned ? String(row.lesson.minutesFixed) : ''"
+          :save="pin"
+          data-part="minutes"
+          inputmode="decimal"
+          :placeholder="String(minutes ?? '')"
+          :aria-label="`Minutes of ${row.lesson.title}, pinned`"
+          title="A number pins it; empty, it is counted"
+          maxlength="6"
+        /><template v-else>{{ minutes }}</template></span
+      >
       <span role="gridcell" class="number">{{ checksIn(row.id) }}</span>
       <span role="gridcell" class="state"><PathStateMark :state="row.lesson.state" /></span>
     </template>
@@ -182,6 +215,14 @@ function can(words: string, was: string, group: string) {
 .title b,
 .fold,
 .number {
+  padding-top: 3px;
+}
+.number :deep(input) {
+  width: 100%;
+  padding: 0;
+  text-align: right;
+}
+.state {
   padding-top: 3px;
 }
 .title {

@@ -1,19 +1,23 @@
 <script setup lang="ts">
 import { useCourse } from '~/stores/course';
 import { useNotes } from '~/stores/notes';
-import type { Lesson } from '~~/core/course/course';
+import type { Lesson, Module } from '~~/core/course/course';
 
-/** Beside the outline: what the sources hold for the chosen row and no lesson uses, or what was found about it. */
-defineProps<{ current: string | null; lesson?: Lesson }>();
+/**
+ * Beside the outline: what the sources hold for the chosen row and no lesson uses, what was found about it, or what its
+ * module is for.
+ */
+defineProps<{ current: string | null; lesson?: Lesson; module?: Module }>();
 defineEmits<{ show: [id: string]; word: [id: string] }>();
 const desk = useCourse();
 const notes = useNotes();
 /** Who only reads gives nothing to lessons. */
-const shown = ref<'unused' | 'notes'>(desk.mayEdit ? 'unused' : 'notes');
+const shown = ref<'unused' | 'notes' | 'module'>(desk.mayEdit ? 'unused' : 'notes');
 const list = ref<{ focus: () => void } | null>(null);
 const faces = computed(() => [
   ...(desk.mayEdit ? [{ value: 'unused' as const, label: 'Not used yet' }] : []),
   { value: 'notes' as const, label: notes.notes.length ? `Notes ${notes.notes.length}` : 'Notes' },
+  { value: 'module' as const, label: 'Module' },
 ]);
 defineExpose({
   async showNotes() {
@@ -21,6 +25,7 @@ defineExpose({
     await nextTick();
     list.value?.focus();
   },
+  showModule: () => void (shown.value = 'module'),
 });
 </script>
 
@@ -35,7 +40,8 @@ defineExpose({
       @show="$emit('show', $event)"
       @word="$emit('word', $event)"
     />
-    <EvidenceUnused v-else-if="lesson && desk.mayEdit" :lesson="lesson" class="tab" />
+    <OutlineModuleBrief v-else-if="shown === 'module' && module" :key="module.id" :module="module" class="tab" />
+    <EvidenceUnused v-else-if="shown === 'unused' && lesson && desk.mayEdit" :lesson="lesson" class="tab" />
   </div>
 </template>
 

@@ -1,44 +1,29 @@
 <script setup lang="ts">
 import { api } from '~/client';
-import { VueDraggable, type SortableEvent } from 'vue-draggable-plus';
-import {
-  beginModuleAt,
-  joinModuleBefore,
-  moveRows,
-  newLessonBelow,
-  newModuleBelow,
-  placeLessons,
-  removeRows,
-} from '~~/core/course/gestures';
-import { placedChecks, type LessonState } from '~~/core/course/course';
-import { mergeLessons, splitLesson } from '~~/core/course/joining';
-import type { Operation } from '~~/core/course/operations';
+import { VueDraggable } from 'vue-draggable-plus';
+import { LESSON_KINDS, placedChecks } from '~~/core/course/course';
 import { useActions } from '~/actions/registry';
-import { keptRows, openSlotsOf, rowAt, rowsOf, type Row } from '~/components/outline/rows';
-import { freshId } from '~/composables/useApi';
+import { openSlotsOf, type Row } from '~/components/outline/rows';
 import { useCourse } from '~/stores/course';
 import { useBeside } from '~/stores/beside';
 import { useNotes } from '~/stores/notes';
-import { counted, STATES } from '~/words/states';
+import { counted, LESSON_KIND_WORDS, STATES } from '~/words/states';
 
 const go = useGo();
 const desk = useCourse();
 const beside = useBeside();
 const notes = useNotes();
 notes.watchHere();
-const side = ref<{ showNotes: () => void } | null>(null);
-/** Comes to a row, wherever it is folded away. */
-function reveal(id: string, part = 'title') {
-  const home = desk.course!.modules.find((module) => module.lessons.some((lesson) => lesson.id === id));
-  if (home && folded.value.has(home.id)) fold(home.id);
-  anchor.value = id;
-  void focus(id, part);
-}
-const folded = ref(new Set<string>());
-const withChecks = ref(false);
-const current = ref<string | null>(null);
-const anchor = ref<string | null>(null);
+const side = ref<{ showNotes: () => void; showModule: () => void } | null>(null);
 const body = ref<HTMLElement | null>(null);
+const at = useOutlineRows(body);
+const { rows, places, folded, withChecks, current, anchor, selected, chosenLesson, chosenLessons, chosenModule } = at;
+const { homeModule } = at;
+const { focus, select, reached, pressed, step, fold, foldAll, reveal } = at;
+const shown = ref<Row[]>([]);
+watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
+const gestures = useOutlineGestures(at, shown);
+const { below, moduleBelow, indent, remove, split, join, lessonAbove, move, setEach, dropped, dragging } = gestures;
 const versions = ref<{ id: string; name: string }[]>([]);
 /** The row of the other outline that is looked at. */
 const besideAt = ref(0);
@@ -54,153 +39,21 @@ watch(looking, () => void (looked.value = true));
 const naming = ref(false);
 const planning = ref(false);
 const openSlots = computed(() => openSlotsOf(desk.course!));
-const rows = computed<Row[]>((before) => keptRows(before ?? [], rowsOf(desk.course!, folded.value, withChecks.value)));
-const shown = ref<Row[]>([]);
-watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
-const places = computed(() => rows.value.filter((row) => row.kind !== 'check').map((row) => row.id));
-const selected = computed(() => {
-  if (!current.value) return new Set<string>();
-  const [a, b] = [places.value.indexOf(anchor.value ?? current.value), places.value.indexOf(current.value)].sort(
-    (x, y) => x - y,
-  ) as [number, number];
-  return new Set(a < 0 ? [current.value] : places.value.slice(a, b + 1));
-});
 const many = computed(() => selected.value.size > 1);
-const chosenLesson = computed(() => desk.lessons.find((lesson) => lesson.id === current.value));
 /** The lesson the pane at the side speaks of: the chosen one, or the first of the chosen module. */
-const besideLesson = computed(
-  () =>
-    chosenLesson.value ??
-    desk.course!.modules.find((module) => module.id === current.value)?.lessons[0] ??
-    desk.lessons[0],
-);
-async function focus(id: string | null, part = 'title') {
-  current.value = id;
-  await nextTick();
-  const input = body.value?.querySelector<HTMLInputElement>(`[data-row="${id}"] [data-part="${part}"]`);
-  input?.focus();
-}
-async function select(id: string, extend = false) {
-  if (!extend) anchor.value = id;
-  current.value = id;
-}
-function reached(event: FocusEvent) {
-  const id = rowAt(event, places.value);
-  if (id !== undefined && id !== current.value) void select(id);
-}
-function pressed(event: MouseEvent) {
-  const id = rowAt(event, places.value);
-  if (id !== undefined) void select(id, event.shiftKey);
-}
+const besideLesson = computed(() => chosenLesson.value ?? chosenModule.value?.lessons[0] ?? desk.lessons[0]);
 const paste = usePastedRows(current, (first) => {
   anchor.value = first;
   void focus(first);
 });
-function step(by: number, extend: boolean) {
-  const at = places.value.indexOf(current.value ?? '');
-  const next = places.value[Math.min(places.value.length - 1, Math.max(0, at + by))];
-  if (!next) return;
-  if (!extend) anchor.value = next;
-  const part = document.activeElement?.getAttribute('data-part') ?? 'title';
-  void focus(
-    next,
-    part === 'can' || part === 'purpose'
-      ? rows.value.find((row) => row.id === next)?.kind === 'module'
-        ? 'purpose'
-        : 'can'
-      : 'title',
-  );
-}
-/** Makes the operations of a gesture, once what is typed was given to the course, and keeps the row in view. */
-function make(what: string, gesture: () => Operation[], then = current.value) {
-  desk.flushTyping();
-  const operations = gesture();
-  if (operations.length > 0 && desk.change(what, operations)) void focus(then);
-}
-/** Comes to a row just made with its title marked: what is typed next is its name. */
-async function name(id: string) {
-  anchor.value = id;
-  await focus(id);
-  await nextTick();
-  (document.activeElement as HTMLInputElement | null)?.select?.();
-}
-function below() {
-  const ids = { lesson: freshId('l'), module: freshId('m') };
-  if (current.value && folded.value.has(current.value))
-    folded.value = new Set([...folded.value].filter((id) => id !== current.value));
-  make(
-    'new lesson',
-    () => newLessonBelow(desk.course!, current.value, ids, { lesson: 'New lesson', module: 'New module' }),
-    ids.lesson,
-  );
-  void name(ids.lesson);
-}
-function moduleBelow() {
-  const id = freshId('m');
-  make('new module', () => newModuleBelow(desk.course!, current.value, id, 'New module'), id);
-  void name(id);
-}
-function indent(out: boolean) {
-  const id = current.value;
-  if (!id) return;
-  const modules = desk.course!.modules;
-  const place = modules.findIndex((module) => module.id === id);
-  const isModule = place >= 0;
-  const fresh = freshId(isModule ? 'l' : 'm');
-  // An empty module becomes a lesson under the fresh id; one with lessons goes, and they join the one before.
-  const then = !isModule ? id : modules[place]!.lessons.length === 0 ? fresh : (modules[place - 1]?.id ?? null);
-  make(
-    out ? 'new module from here' : 'module joined to the one before',
-    () =>
-      isModule && !out
-        ? joinModuleBefore(desk.course!, id, fresh)
-        : !isModule && out
-          ? beginModuleAt(desk.course!, id, fresh)
-          : [],
-    then,
-  );
-}
-function remove() {
-  const at = Math.max(0, places.value.indexOf(current.value ?? '') - (selected.value.size - 1));
-  const gone = [...selected.value];
-  const rest = places.value.filter((id) => !gone.includes(id));
-  const next = rest[Math.min(rest.length - 1, at)] ?? null;
-  make(gone.length > 1 ? `${gone.length} rows deleted` : 'row deleted', () => removeRows(desk.course!, gone), next);
-  anchor.value = next;
-}
-/** The chosen lesson in two, at the heading nearest its middle. */
-function split() {
-  const lesson = chosenLesson.value;
-  const id = freshId('l');
-  if (!lesson) return;
-  make(`“${lesson.title}” split`, () => splitLesson(desk.course!, lesson, undefined, id), id);
-  void name(id);
-}
-/** The lesson above the chosen one in its module. */
-const lessonAbove = computed(() => {
-  const home = desk.course!.modules.find((module) => module.lessons.some(({ id }) => id === current.value));
-  return home?.lessons[home.lessons.findIndex(({ id }) => id === current.value) - 1];
-});
-function join() {
-  const [into, from] = [lessonAbove.value, chosenLesson.value];
-  if (into && from) make(`“${from.title}” joined to “${into.title}”`, () => mergeLessons(into, from), into.id);
-}
-function move(by: -1 | 1) {
-  make('row moved', () => moveRows(desk.course!, [...selected.value], by));
-}
-function setState(state: LessonState) {
-  make(`state: ${state}`, () =>
-    desk.lessons
-      .filter((lesson) => selected.value.has(lesson.id) && lesson.state !== state)
-      .map((lesson): Operation => ({ type: 'set', id: lesson.id, field: 'state', value: state, was: lesson.state })),
-  );
-}
 function keys(event: KeyboardEvent) {
   if (!desk.mayEdit || event.defaultPrevented) return;
   const input = event.target as HTMLInputElement;
   const part = input.getAttribute('data-part');
   const { key, shiftKey, altKey, ctrlKey } = event;
   const done = () => event.preventDefault();
+  if (part === 'kind') return;
+  if (part === 'minutes' && key === 'Enter') return void focus(current.value);
   if ((key === 'ArrowUp' || key === 'ArrowDown') && !ctrlKey) {
     done();
     if (altKey) move(key === 'ArrowUp' ? -1 : 1);
@@ -228,47 +81,32 @@ function keys(event: KeyboardEvent) {
     anchor.value = current.value;
   }
 }
-/** Dragged rows: what stands above the new place tells where it belongs. */
-function dropped(event: SortableEvent) {
-  const list = shown.value;
-  const row = list[event.newDraggableIndex ?? event.newIndex ?? 0];
-  shown.value = [...rows.value];
-  if (!row || row.kind === 'check') return;
-  const at = list.indexOf(row);
-  const above = list.slice(0, at).toReversed();
-  if (row.kind === 'module') {
-    const before = above.find((each) => each.kind === 'module')?.id ?? null;
-    make('module moved', () => [{ type: 'move', id: row.id, parent: desk.course!.id, after: before }], row.id);
-    return;
-  }
-  const moved = selected.value.has(row.id)
-    ? desk.lessons.filter((lesson) => selected.value.has(lesson.id)).map((lesson) => lesson.id)
-    : [row.id];
-  const module = above.find((each) => each.kind === 'module')?.id ?? desk.course!.modules[0]!.id;
-  const before = above.find((each) => each.kind === 'lesson' && !moved.includes(each.id));
-  const after = before?.kind === 'lesson' && before.module === module ? before.id : null;
-  make(
-    moved.length > 1 ? `${moved.length} lessons moved` : 'lesson moved',
-    () => placeLessons(moved, module, after),
-    row.id,
-  );
-}
-function dragging(event: SortableEvent) {
-  const row = shown.value[event.oldDraggableIndex ?? 0];
-  if (row && !selected.value.has(row.id)) void select(row.id);
-}
 const loadVersions = () =>
   api('GET /api/courses/:course/versions', { course: desk.course!.id }).then(
     (list) => void (versions.value = list),
     () => undefined,
   );
-const foldAll = () =>
-  void (folded.value = folded.value.size > 0 ? new Set() : new Set(desk.course!.modules.map((module) => module.id)));
-const fold = (id: string) =>
-  void (folded.value = new Set(
-    folded.value.has(id) ? [...folded.value].filter((each) => each !== id) : [...folded.value, id],
-  ));
-const stateItems = computed(() => [STATES.map(({ state, label }) => ({ label, onSelect: () => setState(state) }))]);
+/** What can be said of several lessons at once. */
+const together = computed(() => [
+  [
+    { type: 'label' as const, label: 'State' },
+    ...STATES.map(({ state, label }) => ({ label, onSelect: () => setEach('state', state, `state: ${label}`) })),
+  ],
+  [
+    { type: 'label' as const, label: 'Kind' },
+    ...LESSON_KINDS.map((kind) => {
+      const { label, icon } = LESSON_KIND_WORDS[kind];
+      return { label, icon, onSelect: () => setEach('lessonKind', kind, `kind: ${label}`) };
+    }),
+  ],
+]);
+const replacing = ref(false);
+const bar = ref<{ focus: () => void } | null>(null);
+async function replace() {
+  replacing.value = true;
+  await nextTick();
+  bar.value?.focus();
+}
 onMounted(() => {
   void loadVersions();
   if (places.value[0]) void select(places.value[0]);
@@ -392,6 +230,32 @@ useActions([
   },
   { id: 'o-notes', label: 'Notes on the outline', key: 'Alt+N', area: 'Outline', run: () => side.value?.showNotes() },
   {
+    id: 'o-kind',
+    label: 'Kind of the lesson',
+    key: 'Alt+K',
+    within: 'outline',
+    area: 'Outline',
+    when: () => editing() && chosenLesson.value !== undefined,
+    run: () => body.value?.querySelector<HTMLElement>(`[data-row="${current.value}"] [data-part="kind"]`)?.click(),
+  },
+  {
+    id: 'o-minutes',
+    label: 'Pin the minutes',
+    key: 'Alt+M',
+    within: 'outline',
+    area: 'Outline',
+    when: () => editing() && chosenLesson.value !== undefined,
+    run: () => void focus(current.value, 'minutes'),
+  },
+  { id: 'o-replace', label: 'Find and replace', key: 'Alt+Shift+F', area: 'Outline', run: () => void replace() },
+  {
+    id: 'o-for',
+    label: 'What the module is for',
+    key: 'Alt+Shift+M',
+    area: 'Outline',
+    run: () => side.value?.showModule(),
+  },
+  {
     id: 'o-own',
     label: 'Bring an outline of your own',
     key: 'Alt+O',
@@ -417,13 +281,21 @@ useActions([
       </button>
       <OutlineCompared v-if="beside.other" />
       <div v-else-if="desk.mayEdit" class="end">
-        <UDropdownMenu v-if="many" :items="stateItems"
-          ><UButton color="neutral" variant="outline">State of {{ selected.size }}</UButton></UDropdownMenu
+        <UDropdownMenu v-if="many || chosenModule" :items="together"
+          ><UButton color="neutral" variant="outline"
+            >Set {{ counted(chosenLessons.length, ['lesson', 'lessons']) }}</UButton
+          ></UDropdownMenu
         >
         <OutlineCompareMenu v-if="desk.lessons.length" :versions="versions" @bring="bringing = true" />
         <UButton v-if="desk.lessons.length" @click="naming = true">Keep as a version</UButton>
       </div>
     </div>
+    <OutlineReplace
+      v-if="replacing && !beside.other"
+      ref="bar"
+      @show="(id, part) => reveal(id, part)"
+      @close="replacing = false"
+    />
     <div class="sides">
       <OutlineBeside v-if="beside.other" v-model:current="besideAt" />
       <div
@@ -463,7 +335,7 @@ useActions([
               :open="openSlots.get(row.id) ?? 0"
               :notes="notes.counts.get(row.id) ?? 0"
               @fold="fold(row.id)"
-              @notes="select(row.id).then(showNotes)"
+              @notes="select(row.id).then(() => side?.showNotes())"
             />
           </VueDraggable>
         </div>
@@ -499,6 +371,7 @@ useActions([
         ref="side"
         :current="current"
         :lesson="besideLesson"
+        :module="homeModule"
         class="side"
         @show="reveal"
         @word="reveal($event, 'can')"
