@@ -19,6 +19,7 @@ export interface Routes {
   'GET /api/courses/:course/account': typeof import('./api/courses/[course]/account.get').default;
   'GET /api/courses/:course/answers': typeof import('./api/courses/[course]/answers.get').default;
   'GET /api/courses/:course/archive': typeof import('./api/courses/[course]/archive.get').default;
+  'GET /api/courses/:course/brief': typeof import('./api/courses/[course]/brief.get').default;
   'GET /api/courses/:course/changes': typeof import('./api/courses/[course]/changes.get').default;
   'GET /api/courses/:course/comparison': typeof import('./api/courses/[course]/comparison.get').default;
   'GET /api/courses/:course/contradictions': typeof import('./api/courses/[course]/contradictions.get').default;
@@ -126,6 +127,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/account': 'reader',
   'GET /api/courses/:course/answers': 'reader',
   'GET /api/courses/:course/archive': 'reader',
+  'GET /api/courses/:course/brief': 'reader',
   'GET /api/courses/:course/changes': 'reader',
   'GET /api/courses/:course/comparison': 'reader',
   'GET /api/courses/:course/contradictions': 'reader',

@@ -55,7 +55,9 @@ export function replaceInOutline(found: readonly FoundWords[], sought: Sought, t
   if (!pattern) return [];
   const done = new Set<string>();
   return found.flatMap(({ id, field, text }): Operation[] => {
-    const value = text.replace(pattern, () => to).trim();
+    const put = text.replace(pattern, () => to).trim();
+    // Where words went, no gap stays.
+    const value = to === '' ? put.replace(/\s{2,}/g, ' ') : put;
     // Two lessons may lead to one objective.
     if (value === text || (value === '' && field !== 'purpose') || done.has(`${id} ${field}`)) return [];
     done.add(`${id} ${field}`);
@@ -66,8 +68,5 @@ export function replaceInOutline(found: readonly FoundWords[], sought: Sought, t
 function patternOf({ words, whole, cased }: Sought): RegExp | undefined {
   if (words.trim() === '') return undefined;
   const plain = words.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`);
-  return new RegExp(
-    whole ? String.raw`(?<![\p{L}\p{N}])${plain}(?![\p{L}\p{N}])` : plain,
-    cased ? 'gu' : 'giu',
-  );
+  return new RegExp(whole ? String.raw`(?<![\p{L}\p{N}])${plain}(?![\p{L}\p{N}])` : plain, cased ? 'gu' : 'giu');
 }

@@ -2,7 +2,7 @@ import { splitCheck, type LearnerCheck, type Secret } from '../checks/markings';
 import { lessonDemand, lessonMinutes } from '../brief/sizing';
 import { checkIn, checksOn, mapBlockTexts, type Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
-import { allLessons, type Course, type Lesson } from '../course/course';
+import { allLessons, type Course, type CourseAbout, type Lesson } from '../course/course';
 import { fail } from '../document/problem';
 import { canonicalRichText, type RichText } from '../document/rich-text';
 
@@ -24,6 +24,8 @@ export interface LearnerCourse {
   language: string;
   direction: 'ltr' | 'rtl';
   promise: string;
+  /** How it is announced and filed; absent when nothing is said. */
+  about?: CourseAbout;
   modules: { id: string; title: string; lessons: LearnerLesson[] }[];
   checks: LearnerCheck[];
 }
@@ -92,7 +94,8 @@ export function freezeCourse(
       title: course.title,
       language: course.language,
       direction: course.direction,
-      promise: course.brief.promise,
+      promise: course.about?.description ?? course.brief.promise,
+      ...(course.about && { about: course.about }),
       modules,
       checks: split.map(({ view }) => view),
     },

@@ -25,6 +25,7 @@ export type NoteRule =
   | 'term-later'
   | 'outcome-unserved'
   | 'promise-unserved'
+  | 'description-unserved'
   | 'left-out'
   | 'fits-no-longer'
   | 'above-unserved'

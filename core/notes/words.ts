@@ -19,6 +19,7 @@ const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
   'term-later': ({ term, other }) => `It says “${term}”, which is explained later, in “${other}”.`,
   'outcome-unserved': ({ outcome }) => `Nothing in the outline is about “${outcome}”, which would count as success.`,
   'promise-unserved': ({ promise }) => `The outline says nothing of what the brief promises: “${promise}”`,
+  'description-unserved': ({ sentence }) => `The description says what the outline does not: “${sentence}”`,
   'left-out': ({ parts }) =>
     `${parts} ${Number(parts) === 1 ? 'part' : 'parts'} of the sources’ matter ${Number(parts) === 1 ? 'is' : 'are'} in no lesson.`,
   'fits-no-longer': ({ above, word, to }) =>

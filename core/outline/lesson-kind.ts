@@ -18,7 +18,10 @@ export function lessonKindOf(units: readonly Unit[], claims: readonly Claim[]): 
   const share = (kind: UnitKind) =>
     units.filter((unit) => unit.kind === kind).reduce((sum, unit) => sum + unit.words, 0) / Math.max(1, words);
   const count = (...kinds: Claim['kind'][]) => claims.filter(({ kind }) => kinds.includes(kind)).length;
-  if (count('step') >= SAYS.steps && share('procedure') >= SAYS.procedure) return 'procedure';
+  const steps = units
+    .filter(({ kind }) => kind === 'procedure')
+    .reduce((sum, { lead, passages }) => sum + passages.length - (lead ? 1 : 0), 0);
+  if (steps >= SAYS.steps && share('procedure') >= SAYS.procedure) return 'procedure';
   if (share('table') >= SAYS.tables || count('comparison') >= SAYS.comparisons) return 'comparison';
   if (count('definition') >= SAYS.definitions) return 'idea';
   return count('rule', 'figure', 'warning') > 0 || share('question') > 0 ? 'decision' : 'idea';

@@ -50,6 +50,8 @@ export function writePackage(
         writeManifest(scorm, {
           id: view.id,
           title: view.title,
+          language: view.language,
+          ...(view.about && { about: view.about }),
           rules: released.rules,
           files: [...files.keys()],
         }),

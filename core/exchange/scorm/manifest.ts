@@ -1,13 +1,13 @@
 import type { Rules } from '../../learning/rules';
+import { lomOf, type Announced } from './lom';
 import { element, writeXml, type Element } from './xml';
 
 export type Edition = '1.2' | '2004';
 
 /** What a manifest says. */
-export interface ManifestMatter {
+export interface ManifestMatter extends Announced {
   /** Id of the course, valid as an XML id. */
   id: string;
-  title: string;
   rules: Rules;
   /** Every file of the package but the manifest. */
   files: readonly string[];
@@ -20,13 +20,15 @@ const XSI = 'http://www.w3.org/2001/XMLSchema-instance';
  * 2004 4th Edition: IMS Content Packaging 1.1.4 with ADL's of 2009 and IMS Simple Sequencing). The pass mark is told to
  * the platform too.
  */
-export function writeManifest(edition: Edition, { id, title, rules, files }: ManifestMatter): string {
+export function writeManifest(edition: Edition, matter: ManifestMatter): string {
+  const { id, title, rules, files } = matter;
   const share = rules.course.kind === 'passed' ? rules.course.share : undefined;
   const listed = [...files].sort((a, b) => (a < b ? -1 : 1)).map((href) => element('file', { href }));
-  return writeXml(edition === '1.2' ? manifest12(id, title, share, listed) : manifest2004(id, title, share, listed));
+  const lom = lomOf(edition, matter);
+  return writeXml((edition === '1.2' ? manifest12 : manifest2004)(id, title, share, listed, lom));
 }
 
-function manifest12(id: string, title: string, share: number | undefined, files: Element[]): Element {
+function manifest12(id: string, title: string, share: number | undefined, files: Element[], lom: Element[]): Element {
   return element(
     'manifest',
     {
@@ -39,7 +41,7 @@ function manifest12(id: string, title: string, share: number | undefined, files:
         'http://www.imsproject.org/xsd/imscp_rootv1p1p2 imscp_rootv1p1p2.xsd http://www.adlnet.org/xsd/adlcp_rootv1p2 adlcp_rootv1p2.xsd',
     },
     [
-      element('metadata', {}, [element('schema', {}, ['ADL SCORM']), element('schemaversion', {}, ['1.2'])]),
+      element('metadata', {}, [element('schema', {}, ['ADL SCORM']), element('schemaversion', {}, ['1.2']), ...lom]),
       element('organizations', { default: `${id}-org` }, [
         element('organization', { identifier: `${id}-org` }, [
           element('title', {}, [title]),
@@ -60,7 +62,7 @@ function manifest12(id: string, title: string, share: number | undefined, files:
   );
 }
 
-function manifest2004(id: string, title: string, share: number | undefined, files: Element[]): Element {
+function manifest2004(id: string, title: string, share: number | undefined, files: Element[], lom: Element[]): Element {
   const objective =
     share === undefined
       ? element('imsss:primaryObjective', { objectiveID: `${id}-aim`, satisfiedByMeasure: 'false' })
@@ -85,6 +87,7 @@ function manifest2004(id: string, title: string, share: number | undefined, file
       element('metadata', {}, [
         element('schema', {}, ['ADL SCORM']),
         element('schemaversion', {}, ['2004 4th Edition']),
+        ...lom,
       ]),
       element('organizations', { default: `${id}-org` }, [
         element('organization', { identifier: `${id}-org` }, [

@@ -29,6 +29,20 @@ export function promiseNotes({ course, lessons, objective }: NoteMatter): Note[]
           },
         ]
       : []),
+    ...(course.about?.description ?? '')
+      .split(/(?<=[.!?…。])\s+|\n+/)
+      .filter((sentence) => {
+        const own = roots(sentence);
+        return own.size > LEAST && contained(own, whole) < SERVED.promise;
+      })
+      .map((sentence): Note => ({
+        rule: 'description-unserved',
+        about: course.id,
+        weight: 'decide',
+        parameters: { sentence },
+        print: sentence,
+        mend: { kind: 'open', room: 'brief' },
+      })),
     ...outcomes
       .filter((outcome) => {
         const own = roots(outcome);

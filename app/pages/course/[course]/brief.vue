@@ -6,13 +6,12 @@ import { kindWords } from '~~/core/course/left-out-words';
 import { briefVerdicts, type Verdict } from '~~/core/brief/verdict';
 import type { Brief } from '~~/core/course/course';
 import { directionOf } from '~~/core/course/course';
+import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
-import { useFigures } from '~/stores/figures';
 import { counted } from '~/words/states';
 
 /** What the course promises, to whom, how long: saved as typed. */
 const desk = useCourse();
-const figures = useFigures();
 const LANGUAGES = [
   { value: 'en', label: 'English' },
   { value: 'de', label: 'German' },
@@ -57,8 +56,10 @@ function also(key: 'notFor' | 'wrong', words: string) {
   return { audience: next };
 }
 const outcomes = (words: string) => ({ outcomes: lines(words, /\n/) });
-type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule';
-const MOST = { minutes: 100_000, questionsPerLesson: 50, modules: 1000, lessonsPerModule: 1000 };
+type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule' | 'checkEvery';
+const MOST = { minutes: 100_000, questionsPerLesson: 50, modules: 1000, lessonsPerModule: 1000, checkEvery: 1000 };
+/** Minutes may be parts of one, counts may not. */
+const LEAST: Partial<Record<SizeKey, number>> = { questionsPerLesson: 0, checkEvery: 0.5 };
 function sized(key: SizeKey, value: string): Partial<Brief> | undefined {
   const number = Number(value);
   const next = { ...brief.value.size };
@@ -67,8 +68,8 @@ function sized(key: SizeKey, value: string): Partial<Brief> | undefined {
     delete next[key];
   } else if (!Number.isFinite(number)) return undefined;
   else {
-    const whole = key === 'minutes' ? number : Math.round(number);
-    next[key] = Math.min(MOST[key], Math.max(key === 'questionsPerLesson' ? 0 : 1, whole));
+    const whole = key === 'minutes' || key === 'checkEvery' ? number : Math.round(number);
+    next[key] = Math.min(MOST[key], Math.max(LEAST[key] ?? 1, whole));
   }
   return { size: next };
 }
@@ -101,11 +102,7 @@ async function load() {
     ? await api('GET /api/courses/:course/offers', { course: desk.course!.id }).catch(() => offers.value)
     : undefined;
 }
-watchDebounced(
-  () => [brief.value.promise, brief.value.outcomes, brief.value.audience.knows, desk.savedAt],
-  () => void load(),
-  { debounce: 900 },
-);
+watchDebounced(() => desk.savedAt, load, { debounce: 900 });
 onMounted(load);
 const verdicts = computed(() => briefVerdicts(brief.value, offers.value));
 const of = (field: Verdict['field']) => verdicts.value.filter((verdict) => verdict.field === field);
@@ -119,26 +116,15 @@ function heaviest(kinds: SaidCounts): string {
   const most = (Object.entries(kinds) as [keyof SaidCounts, number][]).sort((a, b) => b[1] - a[1]);
   return `${kindWords(Object.fromEntries(most.slice(0, 2)))}${most.length > 2 ? ' and more' : ''}`;
 }
+/** Opens the brief as a page, with all that was typed. */
+async function asPage() {
+  await desk.settleAll();
+  window.open(`/api/courses/${desk.course!.id}/brief`, '_blank', 'noopener');
+}
+useActions([
+  { id: 'b-page', label: 'The brief as one page', key: 'Alt+Shift+P', area: 'Brief', run: () => void asPage() },
+]);
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-
-/** What these answers make for the learner, said at once. */
-const said = computed(() => {
-  const { audience, size: sizes, sourcesOnly } = brief.value;
-  const asked = sizes.minutes;
-  const now = figures.minutes;
-  return [
-    asked
-      ? `About ${asked} minutes for ${audience.who || 'the learner'}${now ? `; the course has ${now} now` : ''}. That is filled first, and kept then: background goes before topics, and no topic that stays loses a rule. What is left out is named.`
-      : 'No length is asked: everything that the sources teach is taught.',
-    audience.knows.length > 0
-      ? `${audience.knows.join(', ')}: recalled in a line, not taught.`
-      : 'Everything is explained: nothing is said to be known.',
-    `Up to ${sizes.questionsPerLesson} ${sizes.questionsPerLesson === 1 ? 'check' : 'checks'} in a lesson; fewer where the sources give fewer good ones.`,
-    sourcesOnly
-      ? 'Only sentences that stand in your sources.'
-      : 'Short connecting text may be added, marked as ours; it never states a fact.',
-  ];
-});
 </script>
 
 <template>
@@ -146,6 +132,14 @@ const said = computed(() => {
     <div class="head">
       <h1>Brief</h1>
       <span class="small quiet">saved as you type</span>
+      <a
+        class="link small end"
+        :href="`/api/courses/${desk.course!.id}/brief`"
+        target="_blank"
+        title="To print, to send, to agree on (Alt Shift P)"
+        @click.prevent="asPage"
+        >As one page</a
+      >
     </div>
     <div class="body">
       <form @submit.prevent>
@@ -225,8 +219,12 @@ const said = computed(() => {
               :save="(words, was, group) => size('minutes', words, was, group)"
               boxed
               class="short"
-            /><span>minutes</span
-            ><FieldInPlace
+            /><span>minutes</span>
+          </div>
+          <BriefSays :verdicts="of('minutes')" />
+          <label for="b-questions">Checks</label>
+          <div class="row">
+            <FieldInPlace
               id="b-questions"
               inputmode="numeric"
               :value="String(brief.size.questionsPerLesson)"
@@ -234,10 +232,18 @@ const said = computed(() => {
               boxed
               required
               class="short"
-              aria-label="Checks in a lesson at most"
-            /><span>checks in a lesson at most</span>
+            /><span>in a lesson at most, one for every</span
+            ><FieldInPlace
+              id="b-every"
+              inputmode="decimal"
+              :value="String(brief.size.checkEvery ?? '')"
+              :save="(words, was, group) => size('checkEvery', words, was, group)"
+              boxed
+              class="short"
+              placeholder="any"
+              aria-label="Minutes of reading for one check"
+            /><span>minutes</span>
           </div>
-          <BriefSays :verdicts="of('minutes')" />
           <label for="b-modules">Fixed counts</label>
           <div class="row">
             <FieldInPlace
@@ -306,13 +312,12 @@ const said = computed(() => {
               </li>
             </ul>
           </template>
+          <BriefAbout />
         </fieldset>
       </form>
-      <aside>
-        <h2>What this makes</h2>
-        <p v-for="line in said" :key="line">{{ line }}</p>
-        <NuxtLink class="link" :to="`/course/${desk.course!.id}/sources`">On to the sources</NuxtLink>
-      </aside>
+      <BriefMakes :makes="offers?.makes"
+        ><NuxtLink class="link" :to="`/course/${desk.course!.id}/sources`">On to the sources</NuxtLink></BriefMakes
+      >
     </div>
   </div>
 </template>
@@ -349,6 +354,7 @@ label,
 }
 .row {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
 }
@@ -409,20 +415,6 @@ label,
 }
 .three {
   min-height: 76px;
-}
-aside {
-  width: 270px;
-  border-left: 1px solid var(--hair);
-  padding-left: 22px;
-  font-size: 14px;
-  color: var(--ink-2);
-}
-aside h2 {
-  font-size: 16px;
-  margin-bottom: 8px;
-}
-aside p {
-  margin-bottom: 10px;
 }
 @media (max-width: 700px) {
   form {
