@@ -21,6 +21,11 @@ export function dice(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
 /** How many of a word's first letters tell it, where no stems of its language are at hand. */
 const ROOT = 5;
 
-/** The longer words of a text, each cut to its first letters: a rough way of holding words against words. */
+/**
+ * The longer words of a text, each cut to its first letters, a short plural to its singular ("tools", "tool"): a rough
+ * way of holding words against words.
+ */
 export const roots = (text: string): Set<string> =>
-  new Set([...text.toLowerCase().matchAll(/\p{L}{4,}/gu)].map(([word]) => word.slice(0, ROOT)));
+  new Set(
+    [...text.toLowerCase().matchAll(/\p{L}{4,}/gu)].map(([word]) => word.slice(0, ROOT).replace(/(?<=...)s$/, '')),
+  );

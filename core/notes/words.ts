@@ -36,7 +36,7 @@ export const noteSentence = ({ rule, parameters }: Note): string => SAID[rule](p
 export function mendWords(mend: Mend): string {
   switch (mend.kind) {
     case 'word':
-      return mend.field === 'objective' ? 'Say it' : 'Word it';
+      return 'Word it';
     case 'split':
       return 'Split it';
     case 'merge':

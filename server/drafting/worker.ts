@@ -79,7 +79,7 @@ serveTasks<Tasks>({
   },
   offers({ course, sources }) {
     const { brief, title, settled, corrections, supporting } = course;
-    const asked = [course.id, sources, title, brief.audience.knows, brief.promise, brief.outcomes];
+    const asked = [course.id, sources, title, brief.audience.knows, brief.promise, brief.outcomes, brief.size.questionsPerLesson];
     const used = JSON.stringify([...asked, settled, corrections, supporting]);
     const held = () => heldBy(course, sources);
     return {

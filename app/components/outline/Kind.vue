@@ -7,6 +7,12 @@ const props = defineProps<{ kind?: LessonKind; on: string; readonly?: boolean }>
 const emit = defineEmits<{ choose: [kind: LessonKind | undefined] }>();
 /** Hundreds of rows have a sign, and one a menu: the one that was pressed. */
 const choosing = ref(false);
+const button = ref<HTMLElement | null>(null);
+/** The menu goes with its button; the keys stay where they were. */
+watch(choosing, async (now) => {
+  await nextTick();
+  if (!now) button.value?.focus();
+});
 const said = computed(() => (props.kind ? LESSON_KIND_WORDS[props.kind] : undefined));
 const name = computed(() => (said.value ? `${said.value.label}: ${said.value.says}` : 'Kind of lesson: not said'));
 const items = computed(() => [
@@ -28,6 +34,7 @@ const items = computed(() => [
   </UDropdownMenu>
   <button
     v-else
+    ref="button"
     type="button"
     class="kind"
     :class="{ open: !kind }"

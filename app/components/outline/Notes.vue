@@ -77,7 +77,7 @@ useActions([
   {
     id: 'n-reword',
     label: 'Reword all that can be',
-    key: 'Shift+M',
+    key: 'A',
     within: 'notes',
     area: 'Notes',
     when: () => desk.mayEdit && found.reworded.length > 1,
@@ -94,7 +94,7 @@ defineExpose({ focus: () => step(0) });
     </p>
     <p v-if="desk.mayEdit && found.reworded.length > 1" class="all">
       <button type="button" class="link" @click="found.rewordAll()">Reword all {{ found.reworded.length }}</button>
-      <span class="small quiet"><kbd>Shift M</kbd></span>
+      <span class="small quiet"><kbd>A</kbd></span>
     </p>
     <template v-for="group in groups" :key="group.title">
       <h2 v-if="group.title">{{ group.title }}</h2>

@@ -222,8 +222,8 @@ function can(words: string, was: string, group: string) {
   padding: 0;
   text-align: right;
 }
-.state {
-  padding-top: 3px;
+.row > .state {
+  padding-top: 1px;
 }
 .title {
   display: flex;

@@ -4,7 +4,7 @@ import { lessonText } from '../lesson-text';
 import type { Note, NoteMatter } from '../note';
 
 /** What is asked is answered, and what is done is led to, where a lesson has so much of its words. */
-const SERVED = 0.5;
+const SERVED = 0.6;
 
 /** What a module’s own brief asks for and no lesson of it serves: questions people ask, actions that matter. */
 export function moduleNotes({ course, objective }: NoteMatter): Note[] {

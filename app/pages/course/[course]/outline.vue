@@ -52,7 +52,7 @@ function keys(event: KeyboardEvent) {
   const part = input.getAttribute('data-part');
   const { key, shiftKey, altKey, ctrlKey } = event;
   const done = () => event.preventDefault();
-  if (part === 'kind') return;
+  if (part === 'kind' && key === 'Enter') return;
   if (part === 'minutes' && key === 'Enter') return void focus(current.value);
   if ((key === 'ArrowUp' || key === 'ArrowDown') && !ctrlKey) {
     done();
