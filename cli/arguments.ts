@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { PLANS, type PlanKey } from '../core/brief/plans';
 import { checkBriefInput, type BriefInput } from '../server/inputs/brief';
 import { PACKAGE_FORMATS, type PackageFormat } from '../core/learning/packages';
 import type { Rules } from '../core/learning/rules';
@@ -15,6 +16,8 @@ export interface Arguments {
   brief: BriefInput;
   /** A file with the author's own outline: held against the sources instead of drafting one. */
   outline?: string;
+  /** A course plan by which the sources are ordered. */
+  plan?: PlanKey;
   /** A file with an outline to lay beside the drafted one. */
   compare?: string;
   formats: ('archive' | PackageFormat)[];
@@ -34,6 +37,7 @@ vtt, srt), a zip of these, or a folder of HTML pages.
 
   --brief FILE       a brief as JSON; what else is said on the line goes before it
   --outline FILE     your own outline (txt, md, csv, xlsx, opml): what the sources say goes into its lessons
+  --plan NAME        a course plan that orders the sources: ${Object.keys(PLANS).join(', ')}
   --compare FILE     for outline: an outline of yours beside the drafted one, row by row
   --title T          the course's title; otherwise the leading source's
   --audience A       for whom it is
@@ -102,11 +106,17 @@ export function readArguments(argv: readonly string[]): Arguments | 'help' {
     ...(values.out && { out: values.out }),
     brief: checked.input,
     ...(values.outline !== undefined && { outline: values.outline }),
+    ...(values.plan !== undefined && { plan: planIn(values.plan) }),
     ...(values.compare !== undefined && { compare: values.compare }),
     formats: formats as Arguments['formats'],
     rules: rulesOf(values),
     keepGoing: values['keep-going'] ?? false,
   };
+}
+
+function planIn(name: string): PlanKey {
+  const plans = Object.keys(PLANS) as PlanKey[];
+  return plans.find((plan) => plan === name) ?? fail(`--plan is one of ${plans.join(', ')}, not "${name}".`);
 }
 
 /** A brief out of a file; its form is judged with what else was said. */
@@ -163,6 +173,7 @@ function parsed(argv: string[]) {
         brief: text,
         outline: text,
         compare: text,
+        plan: text,
         title: text,
         audience: text,
         known: text,

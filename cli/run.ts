@@ -3,7 +3,7 @@ import { basename } from 'node:path';
 import { briefFrom } from '../core/brief/given';
 import { canonicalJson } from '../core/document/canonical';
 import { fail, ProblemError } from '../core/document/problem';
-import { draftContext, draftCourse, outlineFor, type DraftContext } from '../core/draft';
+import { draftContext, draftCourse, outlineFor, type DraftContext, type OutlineBy } from '../core/draft';
 import { outlineNodes } from '../core/draft/operations';
 import { reportOn } from '../core/draft/report';
 import { writeArchive } from '../core/exchange/archive';
@@ -100,17 +100,20 @@ async function execute(given: Arguments, console: Console, signal: AbortSignal):
       ),
     );
   const title = given.brief.title ?? cleanTitle(read.knowledge[0].source.title, [], '');
-  const own = given.outline === undefined ? undefined : await ownOutline(given.outline, title);
+  const by: OutlineBy = {
+    ...(given.outline !== undefined && { own: await ownOutline(given.outline, title) }),
+    ...(given.plan && { planned: { plan: given.plan, topic: title } }),
+  };
   if (given.command === 'outline')
-    return give(given, console, 'outline.json', await outlineJson(given, read.knowledge, title, own));
-  return draft(given, read, title, own, console, timer, signal);
+    return give(given, console, 'outline.json', await outlineJson(given, read.knowledge, title, by));
+  return draft(given, read, title, by, console, timer, signal);
 }
 
 async function draft(
   given: Arguments,
   read: ReadSources,
   title: string,
-  own: OwnOutline | undefined,
+  by: OutlineBy,
   console: Console,
   timer: Timer,
   signal: AbortSignal,
@@ -124,7 +127,7 @@ async function draft(
         read.knowledge,
         title,
         (done, of, lesson) => console.tell(`lesson ${done} of ${of}: ${lesson}`),
-        own,
+        by,
       ),
     ),
   );
@@ -169,11 +172,11 @@ async function outlineJson(
   given: Arguments,
   knowledge: readonly Knowledge[],
   title: string,
-  own: OwnOutline | undefined,
+  by: OutlineBy,
 ): Promise<string> {
   const brief = briefFrom(given.brief, courseLanguage(knowledge));
   const context = draftContext(brief, knowledge);
-  const outline = outlineFor(brief, context, title, own);
+  const outline = outlineFor(brief, context, title, by);
   if (given.compare !== undefined) {
     const mine = proposeOwn(await ownOutline(given.compare, title), brief, context.sources, context.terms, title);
     return canonicalJson(comparedOutlines(mine, outline, context), 1);

@@ -1,6 +1,7 @@
 import { api, type AnswerOf } from '~/client';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import type { PlanKey, PlannedModule } from '~~/core/brief/plans';
 import { lessonMinutes } from '~~/core/brief/sizing';
 import { allLessons, type Course, type Lesson } from '~~/core/course/course';
 import { wordObjective } from '~~/core/course/gestures';
@@ -70,9 +71,14 @@ export const useBeside = defineStore('beside', () => {
     return got;
   }
   const fromMade = (kind: 'drafted' | 'own', name: string, made: Made): Other => ({ kind, name, made, ...made });
-  const draft = () =>
+  /** Drafted from the sources; with a plan as that orders them. */
+  const draft = (by: { plan?: PlanKey; topic?: string } = {}) =>
     ask(async () =>
-      fromMade('drafted', 'Drafted', await api('POST /api/courses/:course/outline', { course: desk.course!.id })),
+      fromMade(
+        'drafted',
+        by.plan ? 'By the plan' : 'Drafted',
+        await api('POST /api/courses/:course/outline', { course: desk.course!.id, body: by }),
+      ),
     );
   /** An outline of the author's from elsewhere, as the bytes of a file. */
   const read = (name: string, bytes: Uint8Array) =>
@@ -86,6 +92,19 @@ export const useBeside = defineStore('beside', () => {
         }),
       ),
     );
+  /** The rows of another course, held against the sources like an outline from elsewhere. */
+  async function readRows(name: string, modules: readonly PlannedModule[]) {
+    const rows = modules.flatMap(({ title, lessons }) =>
+      lessons.map((lesson) => ({
+        Module: title,
+        Lesson: lesson.title,
+        Objective: lesson.objective ?? '',
+        Minutes: lesson.minutes ?? '',
+      })),
+    );
+    const { default: Papa } = await import('papaparse');
+    return read(`${name}.csv`, new TextEncoder().encode(Papa.unparse(rows)));
+  }
   const version = (id: string, name: string) =>
     ask(async () => {
       const { course } = await api('GET /api/courses/:course/versions/:version', {
@@ -133,6 +152,7 @@ export const useBeside = defineStore('beside', () => {
     nodes,
     busy,
     draft,
+    readRows,
     read,
     version,
     pull,

@@ -1,5 +1,5 @@
-import { blankLesson, blankModule } from '../course/gestures';
-import type { Course } from '../course/course';
+import { blankLesson, blankModule, objectiveSaid } from '../course/gestures';
+import type { Course, LessonKind, Objective } from '../course/course';
 import { idFrom } from '../document/id';
 import type { Operation } from '../course/operations';
 import type { AskedFor } from '../reading/answers';
@@ -12,6 +12,7 @@ import type { AskedFor } from '../reading/answers';
 type Words = Record<'en' | 'de' | 'fr' | 'es', string>;
 
 interface LessonPattern {
+  kind: LessonKind;
   title: Words;
   /** Each a slot; {topic} is what the course is about, in the author's words. */
   slots: readonly Slot[];
@@ -22,6 +23,7 @@ type Slot = string | { ask: string; reads: NonNullable<AskedFor['reads']> };
 
 const LESSONS = {
   why: {
+    kind: 'orientation',
     title: { en: 'Why it matters', de: 'Warum es wichtig ist', fr: 'Pourquoi c’est important', es: 'Por qué importa' },
     slots: [
       'Who is helped when {topic} goes well, and who pays when it does not?',
@@ -29,6 +31,7 @@ const LESSONS = {
     ],
   },
   words: {
+    kind: 'idea',
     title: { en: 'Words to know', de: 'Wichtige Begriffe', fr: 'Les mots à connaître', es: 'Términos importantes' },
     slots: [
       {
@@ -38,10 +41,12 @@ const LESSONS = {
     ],
   },
   before: {
+    kind: 'procedure',
     title: { en: 'Before you begin', de: 'Bevor es losgeht', fr: 'Avant de commencer', es: 'Antes de empezar' },
     slots: ['What must be ready, checked or agreed before {topic} begins?', 'Who must not begin, or not alone?'],
   },
   steps: {
+    kind: 'procedure',
     title: { en: 'Step by step', de: 'Schritt für Schritt', fr: 'Étape par étape', es: 'Paso a paso' },
     slots: [
       { ask: 'What are the steps of {topic}, from the first to the last? A numbered list.', reads: 'steps' },
@@ -49,6 +54,7 @@ const LESSONS = {
     ],
   },
   done: {
+    kind: 'decision',
     title: {
       en: 'How to tell that it is done well',
       de: 'Woran man sieht, dass es gut ist',
@@ -61,6 +67,7 @@ const LESSONS = {
     ],
   },
   trouble: {
+    kind: 'decision',
     title: {
       en: 'When something goes wrong',
       de: 'Wenn etwas schiefgeht',
@@ -73,6 +80,7 @@ const LESSONS = {
     ],
   },
   rules: {
+    kind: 'decision',
     title: {
       en: 'What must and must not be done',
       de: 'Was Pflicht und was verboten ist',
@@ -85,6 +93,7 @@ const LESSONS = {
     ],
   },
   reasons: {
+    kind: 'idea',
     title: {
       en: 'What the rules are for',
       de: 'Wozu die Regeln da sind',
@@ -94,6 +103,7 @@ const LESSONS = {
     slots: ['What is each rule there to prevent? Because of what was it made?'],
   },
   cases: {
+    kind: 'decision',
     title: { en: 'Cases that are not clear', de: 'Unklare Fälle', fr: 'Les cas difficiles', es: 'Casos dudosos' },
     slots: [
       'Which cases in {topic} are hard to decide? What speaks for each side, and what do you do?',
@@ -101,6 +111,7 @@ const LESSONS = {
     ],
   },
   signs: {
+    kind: 'idea',
     title: {
       en: 'What to look out for',
       de: 'Worauf zu achten ist',
@@ -110,10 +121,12 @@ const LESSONS = {
     slots: ['What does somebody with experience notice first in {topic} that a beginner does not see?'],
   },
   options: {
+    kind: 'comparison',
     title: { en: 'Which one when', de: 'Was wann passt', fr: 'Lequel choisir et quand', es: 'Cuál y cuándo' },
     slots: ['Between what must somebody choose in {topic}, and when is which the right one?'],
   },
   parts: {
+    kind: 'idea',
     title: {
       en: 'What it is and what it can do',
       de: 'Was es ist und was es kann',
@@ -126,6 +139,7 @@ const LESSONS = {
     ],
   },
   forwhom: {
+    kind: 'orientation',
     title: { en: 'Whom it helps', de: 'Wem es hilft', fr: 'Pour qui c’est utile', es: 'A quién ayuda' },
     slots: [
       'Who needs {topic}, and by what do you recognise them?',
@@ -133,10 +147,12 @@ const LESSONS = {
     ],
   },
   questions: {
+    kind: 'decision',
     title: { en: 'Questions people ask', de: 'Häufige Fragen', fr: 'Questions fréquentes', es: 'Preguntas frecuentes' },
     slots: ['What do people ask about {topic}, and what is the answer? Question, then answer.'],
   },
   opening: {
+    kind: 'procedure',
     title: {
       en: 'How to begin the conversation',
       de: 'Wie das Gespräch beginnt',
@@ -146,6 +162,7 @@ const LESSONS = {
     slots: ['Which first sentences work in {topic}, and which make it worse?'],
   },
   answering: {
+    kind: 'decision',
     title: {
       en: 'What to answer when',
       de: 'Was man wann antwortet',
@@ -155,17 +172,18 @@ const LESSONS = {
     slots: ['What do the others say in {topic}, and what do you answer? If they say this, say that.'],
   },
   keeping: {
+    kind: 'idea',
     title: { en: 'Keeping it up', de: 'Dranbleiben', fr: 'Tenir dans la durée', es: 'Mantenerlo' },
     slots: ['What makes people fall back into the old way, and what helps them not to?'],
   },
 } as const satisfies Record<string, LessonPattern>;
 
-type LessonKey = keyof typeof LESSONS;
+export type PlanLessonKey = keyof typeof LESSONS;
 
 interface Plan {
   /** The kind of aim, as the author chooses it. */
   aim: string;
-  modules: readonly { title: Words; lessons: readonly LessonKey[] }[];
+  modules: readonly { title: Words; lessons: readonly PlanLessonKey[] }[];
 }
 
 const ORIENT: Words = { en: 'What it is about', de: 'Worum es geht', fr: 'De quoi il s’agit', es: 'De qué se trata' };
@@ -210,6 +228,14 @@ export const PLANS = {
       { title: TROUBLE, lessons: ['questions', 'trouble'] },
     ],
   },
+  joining: {
+    aim: 'They settle in at a new place of work',
+    modules: [
+      { title: ORIENT, lessons: ['parts', 'words'] },
+      { title: DOING, lessons: ['before', 'steps', 'rules'] },
+      { title: TROUBLE, lessons: ['questions', 'trouble', 'keeping'] },
+    ],
+  },
   talking: {
     aim: 'They handle a conversation',
     modules: [
@@ -234,19 +260,29 @@ export function slotReads(question: string): AskedFor['reads'] {
     ?.reads;
 }
 
+/** A plan as a course can begin by it: modules and lessons, each with the questions whose answers fill it. */
+export interface PlannedModule {
+  title: string;
+  purpose?: string;
+  lessons: { title: string; slots: string[]; kind?: LessonKind; objective?: string; minutes?: number }[];
+}
+
 /**
- * A plan for a topic: titles in the course's language (English where there are none), each lesson with its questions.
+ * A plan for a topic: titles in the course's language (English where there are none), each lesson with its questions
+ * and the key of its pattern.
  */
 export function planFor(
   key: PlanKey,
   topic: string,
   language: string,
-): { title: string; lessons: { title: string; slots: string[] }[] }[] {
+): { title: string; lessons: (PlannedModule['lessons'][number] & { key: PlanLessonKey })[] }[] {
   const base = language.split('-')[0];
   const inLanguage = (words: Words) => (words as Record<string, string>)[base] ?? words.en;
   return PLANS[key].modules.map((module) => ({
     title: inLanguage(module.title),
     lessons: module.lessons.map((lesson) => ({
+      key: lesson,
+      kind: LESSONS[lesson].kind,
       title: inLanguage(LESSONS[lesson].title),
       slots: LESSONS[lesson].slots.map((slot) => askOf(slot).replaceAll('{topic}', topic)),
     })),
@@ -254,18 +290,59 @@ export function planFor(
 }
 
 /**
+ * The plan that a course was made by: its modules and lessons, what they are for, and what its author was asked; a
+ * lesson that asked nothing asks what belongs there. No text comes along.
+ */
+export function planOf(course: Course): PlannedModule[] {
+  const objectives = new Map(course.objectives.map(({ id, text }) => [id, text]));
+  return course.modules.map(({ title, purpose, lessons }) => ({
+    title,
+    ...(purpose && { purpose }),
+    lessons: lessons.map((lesson) => {
+      const objective = objectives.get(lesson.objectiveIds[0] ?? '');
+      const asked = (course.answers ?? [])
+        .filter((answer) => answer.lesson === lesson.id)
+        .map(({ question }) => question);
+      return {
+        title: lesson.title,
+        slots: asked.length > 0 ? asked : [openQuestion(lesson.title)],
+        ...(lesson.lessonKind && { kind: lesson.lessonKind }),
+        ...(objective && { objective }),
+        ...(lesson.minutesFixed !== undefined && { minutes: lesson.minutesFixed }),
+      };
+    }),
+  }));
+}
+
+/** What the author is asked about a lesson of which nothing is known but its title. */
+export const openQuestion = (title: string): string => `What is to be taught under “${title}”?`;
+
+/**
  * Begins a course from a plan: its modules with blank lessons, behind what is there, and the questions of their slots.
  * `seed` keeps apart what is begun twice.
  */
-export function beginPlan(course: Course, key: PlanKey, topic: string, seed: string): Operation[] {
-  const modules = planFor(key, topic, course.language).map((module, at) => {
+export function beginPlan(course: Course, plan: readonly PlannedModule[], seed: string): Operation[] {
+  const objectives: Objective[] = [];
+  const modules = plan.map((module, at) => {
     const lessons = module.lessons.map((lesson, index) => ({ ...lesson, id: idFrom('l', seed, at, index) }));
     return {
-      node: blankModule(
-        idFrom('m', seed, at),
-        module.title,
-        lessons.map((lesson) => blankLesson(lesson.id, lesson.title)),
-      ),
+      node: {
+        ...blankModule(
+          idFrom('m', seed, at),
+          module.title,
+          lessons.map(({ id, title, kind, objective, minutes }) => {
+            const aims = objective ? [objectiveSaid(idFrom('o', id, objective), objective)] : [];
+            objectives.push(...aims);
+            return {
+              ...blankLesson(id, title),
+              objectiveIds: aims.map((aim) => aim.id),
+              ...(kind && { lessonKind: kind }),
+              ...(minutes !== undefined && { minutesFixed: minutes }),
+            };
+          }),
+        ),
+        purpose: module.purpose ?? '',
+      },
       lessons,
     };
   });
@@ -282,7 +359,13 @@ export function beginPlan(course: Course, key: PlanKey, topic: string, seed: str
   );
   let after = course.modules.at(-1)?.id ?? null;
   let last = course.answers?.at(-1)?.id ?? null;
+  let aim = course.objectives.at(-1)?.id ?? null;
   return [
+    ...objectives.map((node): Operation => {
+      const operation: Operation = { type: 'insert', kind: 'objective', parent: course.id, after: aim, node };
+      aim = node.id;
+      return operation;
+    }),
     ...modules.map(({ node }): Operation => {
       const operation: Operation = { type: 'insert', kind: 'module', parent: course.id, after, node };
       after = node.id;

@@ -161,6 +161,16 @@ export function removeRows(course: Course, rows: readonly string[]): Operation[]
     .map((id): Operation => ({ type: 'remove', id }));
 }
 
+/** What its author says can be done afterwards, as an objective; it stands on no passage. */
+export const objectiveSaid = (id: string, text: string): Objective => ({
+  id,
+  verb: 'carry-out',
+  object: text,
+  level: 'apply',
+  text,
+  evidence: [],
+});
+
 /**
  * What a lesson's learner can do afterwards, in the author's words: its first objective is set, or one is made. Empty
  * words take it away. `was` is what stood there when its author began to type, where that is known.
@@ -182,7 +192,7 @@ export function wordObjective(course: Course, lesson: Lesson, text: string, id: 
       },
     ];
   if (!said) return [];
-  const node: Objective = { id, verb: 'carry-out', object: said, level: 'apply', text: said, evidence: [] };
+  const node = objectiveSaid(id, said);
   return [
     { type: 'insert', kind: 'objective', parent: course.id, after: course.objectives.at(-1)?.id ?? null, node },
     {

@@ -6,7 +6,9 @@ import { fail } from '../document/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { draftOutline, type OutlineProposal } from '../outline';
 import type { OwnOutline } from '../own/own';
+import type { PlanKey } from '../brief/plans';
 import { proposeOwn } from '../outline/own';
+import { proposePlanned } from '../outline/planned';
 import { openAnswers } from '../own/open';
 import { lessonsOf } from '../outline/proposal';
 import { contextFor, draftContext, type DraftContext } from './context';
@@ -30,18 +32,25 @@ const ROUNDS = 7;
 /** A draft this close to the minutes asked is good enough. */
 const CLOSE = 0.05;
 
-/** The outline drafted from the sources, or the author's own held against them. */
-export const outlineFor = (
+/** By what an outline is drafted beside brief and sources: the author's own outline, or a course plan and its topic. */
+export interface OutlineBy {
+  own?: OwnOutline;
+  planned?: { plan: PlanKey; topic: string };
+}
+
+/** The outline drafted from the sources, the author's own held against them, or the sources as a plan orders them. */
+export function outlineFor(
   brief: Brief,
   { sources, terms }: Pick<DraftContext, 'sources' | 'terms'>,
   title: string,
-  own?: OwnOutline,
-): OutlineProposal =>
-  own ? proposeOwn(own, brief, sources, terms, title) : draftOutline(brief, sources, terms, title);
+  { own, planned }: OutlineBy = {},
+): OutlineProposal {
+  if (own) return proposeOwn(own, brief, sources, terms, title);
+  return planned ? proposePlanned(planned, brief, sources, terms, title) : draftOutline(brief, sources, terms, title);
+}
 
 /**
- * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson; `own` is the author's
- * outline, where there is one. Throws the problem
+ * The whole run: outline, plan, then lesson by lesson. `onLesson` hears of each finished lesson. Throws the problem
  * `nothing-to-draft` when the sources hold nothing that can be taught.
  */
 export function draftCourse(
@@ -49,10 +58,10 @@ export function draftCourse(
   knowledge: readonly Knowledge[],
   title: string,
   onLesson?: (done: number, of: number, title: string) => void,
-  own?: OwnOutline,
+  by: OutlineBy = {},
 ): Draft {
   const whole = draftContext(brief, knowledge);
-  const outline = outlineFor(brief, whole, title, own);
+  const outline = outlineFor(brief, whole, title, by);
   const context = contextFor(whole, lessonsOf(outline));
   const { plan, course } = fittedDraft(outline, context, title, onLesson);
   const problems = validateCourse(course);

@@ -71,6 +71,7 @@ function blank({ lesson }: LessonPlan): DraftedLesson {
   return {
     lesson: {
       ...blankLesson(lesson.id, lesson.title),
+      ...(lesson.own?.kind && { lessonKind: lesson.own.kind }),
       objectiveIds: objectives.map(({ id }) => id),
       ...(lesson.own?.minutes !== undefined && { minutesFixed: lesson.own.minutes }),
     },

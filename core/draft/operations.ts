@@ -30,7 +30,7 @@ export function outlineNodes(
         kind: 'lesson',
         objectiveIds: own.map((objective) => objective.id),
         state: 'blank',
-        ...kindOf(plannedPassages, context),
+        ...(said?.kind ? { lessonKind: said.kind } : kindOf(plannedPassages, context)),
         ...(said?.minutes !== undefined && { minutesFixed: said.minutes }),
         plannedPassages,
         blocks: [],

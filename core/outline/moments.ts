@@ -6,7 +6,7 @@ import { bySubject } from './subjects';
 import { anyOf } from '../language/phrases';
 
 /** The moments of a work that lessons are about; a module each, where a document has no parts of its own. */
-type Moment = 'before' | 'doing' | 'trouble' | 'after';
+export type Moment = 'before' | 'doing' | 'trouble' | 'after';
 const MOMENTS: readonly Moment[] = ['before', 'doing', 'trouble', 'after'];
 
 const SETTING_TITLES = anyOf`
@@ -96,8 +96,12 @@ export function byMoment(
   );
 }
 
+/** The moment that a title tells by itself; undefined where it tells none. */
+export const titledMoment = (title: string): Moment | undefined =>
+  TITLED.find(([, pattern]) => pattern.test(title.trim()))?.[0];
+
 function momentOf({ title, sections }: Scope, place: number, unitOf: (passageId: string) => Unit): Moment {
-  const titled = TITLED.find(([, pattern]) => pattern.test(title.trim()))?.[0];
+  const titled = titledMoment(title);
   if (titled && (titled !== 'before' || place < 0.5) && (titled !== 'after' || place > 0.5)) return titled;
   const units = new Set(passagesOf({ sections }).map(unitOf));
   const share = (test: (unit: Unit) => boolean) => [...units].filter(test).length / Math.max(1, units.size);

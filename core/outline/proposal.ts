@@ -1,3 +1,4 @@
+import type { LessonKind } from '../course/course';
 import { passagesOf, type Dropped, type Scope } from './scope';
 
 /** A lesson as the outline proposes it: its matter, not yet its text. */
@@ -11,8 +12,11 @@ export interface ProposedLesson {
   pinned?: number;
   /** Passages that the author gave it: used as given, whatever the size. */
   given?: readonly string[];
-  /** Of a lesson of the author's own outline: what they said of it, and the points that the sources say nothing of. */
-  own?: { objective?: string; minutes?: number; open: readonly string[] };
+  /**
+   * Of a lesson of the author's own outline, or of a plan: what is said of it there, and the points or questions that
+   * the sources say nothing of.
+   */
+  own?: { objective?: string; minutes?: number; kind?: LessonKind; open: readonly string[] };
 }
 
 export interface ProposedModule {

@@ -1,4 +1,6 @@
 import type { Answer, Objective } from '../course/course';
+import { openQuestion } from '../brief/plans';
+import { objectiveSaid } from '../course/gestures';
 import { idFrom } from '../document/id';
 
 /** What the author is asked about the points of their outline that the sources say nothing of: one open slot each. */
@@ -14,13 +16,16 @@ export function openAnswers({
   return (own?.open ?? []).map((point, at) => ({
     id: idFrom('a', id, at, point),
     topic: title,
-    question: point === title ? `What is to be taught under “${title}”?` : `What is there to say of “${point}”?`,
+    question: /[?？]/.test(point)
+      ? point
+      : point === title
+        ? openQuestion(title)
+        : `What is there to say of “${point}”?`,
     text: '',
     lesson: id,
   }));
 }
 
-/** What the author says that can be done after a lesson, as an objective; it stands on no passage. */
-export function ownObjective(lessonId: string, text: string): Objective {
-  return { id: idFrom('o', lessonId, text), verb: 'carry-out', object: text, level: 'apply', text, evidence: [] };
-}
+/** What the author says that can be done after a lesson, as an objective. */
+export const ownObjective = (lessonId: string, text: string): Objective =>
+  objectiveSaid(idFrom('o', lessonId, text), text);

@@ -2,11 +2,10 @@ import type { BriefOffers } from '../../core/brief/verdict';
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
-import type { OwnOutline } from '../../core/own/own';
 import type { Account } from '../../core/review/account';
 import type { ModuleOffers } from '../../core/draft/module-offers';
 import type { UnusedPassage } from '../../core/draft/from-course';
-import type { DraftedLesson } from '../../core/draft';
+import type { DraftedLesson, OutlineBy } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
 import type { Comparison } from '../../core/knowledge/comparing';
 import type { Contradiction } from '../../core/knowledge/contradictions';
@@ -25,8 +24,7 @@ export interface SourceKey {
 export interface Tasks {
   understand: { given: { source: Source }; made: { claims: Claim[] } };
   outline: {
-    /** `own`: the author's own outline, to be held against the sources instead of drafting one. */
-    given: { course: Course; sources: SourceKey[]; own?: OwnOutline };
+    given: { course: Course; sources: SourceKey[] } & OutlineBy;
     made: {
       nodes: OutlineNodes;
       leftOut: LeftOutLine[];

@@ -35,10 +35,10 @@ const KEPT = 24;
 const known = remembered<Knowledge>({ most: KEPT, weigh: (each) => each.source.words, weight: WORDS_HELD });
 serveTasks<Tasks>({
   understand: ({ source }) => ({ claims: understand(source, packFor(source.language)).claims }),
-  outline({ course, sources, own }) {
+  outline({ course, sources, ...by }) {
     const knowledge = heldBy(course, sources);
     const whole = draftContext(course.brief, knowledge);
-    const proposal = outlineFor(course.brief, whole, course.title, own);
+    const proposal = outlineFor(course.brief, whole, course.title, by);
     const context = contextFor(whole, lessonsOf(proposal));
     if (proposal.modules.length === 0) fail('nothing-to-draft');
     // Without minutes to meet there is nothing to try: the plan and its guess are enough.
@@ -79,7 +79,15 @@ serveTasks<Tasks>({
   },
   offers({ course, sources }) {
     const { brief, title, settled, corrections, supporting } = course;
-    const asked = [course.id, sources, title, brief.audience.knows, brief.promise, brief.outcomes, brief.size.questionsPerLesson];
+    const asked = [
+      course.id,
+      sources,
+      title,
+      brief.audience.knows,
+      brief.promise,
+      brief.outcomes,
+      brief.size.questionsPerLesson,
+    ];
     const used = JSON.stringify([...asked, settled, corrections, supporting]);
     const held = () => heldBy(course, sources);
     return {

@@ -16,6 +16,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { PLANS, type PlanKey } from '../../core/brief/plans';
 import { ID_PATTERN } from '../../core/document/id';
 import type { Operation } from '../../core/course/operations';
 
@@ -47,6 +48,12 @@ function label(text: string): string | undefined {
 
 export class SinceInput {
   @IsInt() @Min(0) since!: number;
+}
+
+/** By what an outline is drafted: nothing but brief and sources, or a course plan and what it is about. */
+export class OutlineInput {
+  @IsOptional() @IsIn(Object.keys(PLANS)) plan?: PlanKey;
+  @IsOptional() @IsString() @Length(1, 200) topic?: string;
 }
 
 export class LessonsInput {

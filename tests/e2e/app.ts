@@ -1,3 +1,4 @@
+import type { Course } from '../../core/course/course';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
@@ -221,23 +222,7 @@ export async function saved(page: Page): Promise<void> {
 }
 
 /** The course as the server holds it. */
-export async function served(page: Page): Promise<{
-  course: {
-    title: string;
-    modules: {
-      title: string;
-      lessons: {
-        id: string;
-        title: string;
-        state: string;
-        blocks: { kind: string; body: Record<string, unknown> }[];
-      }[];
-    }[];
-    checks: { id: string; stem: string }[];
-    bin: unknown[];
-  };
-  revision: number;
-}> {
+export async function served(page: Page): Promise<{ course: Course; revision: number }> {
   const id = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
   // Asked for beside the page: what a page hands over is written out value by value, which takes longer than all else.
   return (await page.request.get(new URL(`/api/courses/${id}`, page.url()).href)).json();

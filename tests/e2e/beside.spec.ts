@@ -122,3 +122,34 @@ test('a lesson is split in two and joined again by key', async ({ page, app }) =
   await expect.poll(() => drawn(page)).toEqual(before);
   expect((await served(page)).course.modules[1]!.lessons[0]!.blocks).toHaveLength(parts[0]! + parts[1]!);
 });
+
+test('the sources are ordered by a course plan, and a course begins like another', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Compare with' }).click();
+  await page.getByRole('menuitem', { name: 'A course plan' }).click();
+  await page.getByRole('radio', { name: 'They keep to rules and know why' }).click();
+  await page.getByRole('button', { name: 'Order my sources by it' }).click();
+  const drafted = page.getByText('By the plan').first();
+  await expect(drafted).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('.outlining')).toContainText('Cases that are not clear');
+  await page.keyboard.press('Escape');
+  // The same rows in a course of its own, without a word of their text.
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'Start from sources' }).click();
+  await page.getByLabel('Title', { exact: true }).fill('Like the other');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { name: 'What do you have?' })).toBeVisible();
+  await page.keyboard.press('Alt+3');
+  await page.getByRole('button', { name: 'Begin from a plan' }).click();
+  await page.getByRole('radio', { name: 'As in a course of mine' }).click();
+  await page.getByRole('combobox', { name: 'The course whose outline is the plan' }).click();
+  await page.getByRole('option', { name: 'Lending tools safely' }).first().click();
+  await expect(page.getByRole('dialog')).toContainText('Checking a tool out');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  await saved(page);
+  const after = (await served(page)).course;
+  expect(after.modules.map(({ title }) => title)).toContain('Checking a tool out');
+  expect(after.modules.flatMap(({ lessons }) => lessons).every(({ blocks }) => blocks.length === 0)).toBe(true);
+});

@@ -209,7 +209,7 @@ describe('a course plan', () => {
   it.each(Object.keys(PLANS) as PlanKey[])(
     '%s gives blank lessons with questions on the topic, and is taken back whole',
     (key) => {
-      const operations = beginPlan(empty, key, 'handing out a ladder', 'seed');
+      const operations = beginPlan(empty, planFor(key, 'handing out a ladder', 'en'), 'seed');
       const { course, inverses } = done(empty, operations);
       expect(validateCourse(course)).toEqual([]);
       expect(course.modules).toHaveLength(3);
@@ -224,7 +224,7 @@ describe('a course plan', () => {
       );
       expect(done(course, inverses).course).toEqual(empty);
       // A second time beside the first.
-      expect(allLessons(done(course, beginPlan(course, key, 'ladders', 'other')).course)).toHaveLength(
+      expect(allLessons(done(course, beginPlan(course, planFor(key, 'ladders', 'en'), 'other')).course)).toHaveLength(
         2 * allLessons(course).length,
       );
     },
@@ -236,7 +236,7 @@ describe('a course plan', () => {
   it('goes behind what is there', () => {
     const course = aCourse();
     expect(
-      done(course, beginPlan(course, 'rules', 'fees', 'seed'))
+      done(course, beginPlan(course, planFor('rules', 'fees', 'en'), 'seed'))
         .course.modules.map((module) => module.title)
         .slice(0, 2),
     ).toEqual(['First', 'Second']);

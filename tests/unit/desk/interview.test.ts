@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beginPlan } from '../../../core/brief/plans';
+import { beginPlan, planFor } from '../../../core/brief/plans';
 import { allLessons } from '../../../core/course/course';
 import type { Operation } from '../../../core/course/operations';
 import { aBriefInput, aChange, anInstallation, INES } from '../../data';
@@ -21,7 +21,7 @@ const STEPS =
 describe('a course from what its author knows', () => {
   it('is planned with open slots, answered, and drafted from the answers alone', async () => {
     const id = desk.courses.create('Handing out ladders', aBriefInput(), INES);
-    make(id, beginPlan(desk.courses.load(id).course, 'task', 'handing out a ladder', 'seed'));
+    make(id, beginPlan(desk.courses.load(id).course, planFor('task', 'handing out a ladder', 'en'), 'seed'));
     await expect(desk.interview.bring(id, INES)).rejects.toMatchObject({ problem: { code: 'nothing-answered' } });
     expect(await desk.interview.view(id)).toMatchObject({ fresh: true, understood: {} });
     const { course } = desk.courses.load(id);

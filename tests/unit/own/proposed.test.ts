@@ -69,7 +69,7 @@ describe('an own outline held against the sources', () => {
       [await knowing(SOURCE)],
       'The hall',
       undefined,
-      outlineFromText(OWN, 'All'),
+      { own: outlineFromText(OWN, 'All') },
     );
     expect(validateCourse(course)).toEqual([]);
     const lessons = allLessons(course);

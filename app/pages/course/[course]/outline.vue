@@ -286,7 +286,12 @@ useActions([
             >Set {{ counted(chosenLessons.length, ['lesson', 'lessons']) }}</UButton
           ></UDropdownMenu
         >
-        <OutlineCompareMenu v-if="desk.lessons.length" :versions="versions" @bring="bringing = true" />
+        <OutlineCompareMenu
+          v-if="desk.lessons.length"
+          :versions="versions"
+          @bring="bringing = true"
+          @plan="planning = true"
+        />
         <UButton v-if="desk.lessons.length" @click="naming = true">Keep as a version</UButton>
       </div>
     </div>

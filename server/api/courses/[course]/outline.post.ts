@@ -1,14 +1,18 @@
+import { OutlineInput } from '../../../inputs/course';
 import { refuse } from '../../../utils/request';
 import { route } from '../../../route';
 
-/** Drafts an outline from brief and sources. It is a proposal: nothing of the course changes. */
+/** Drafts an outline from brief and sources, by a plan where one is named. It is a proposal: nothing changes. */
 export default route({
   right: 'author',
-  run({ ids, desks }) {
+  body: OutlineInput,
+  run({ ids, body, desks }) {
     const { courses, sources, drafter } = desks;
     const id = ids.course;
     const keys = sources.keys(id);
     if (keys.length === 0) refuse({ code: 'no-sources' });
-    return drafter.ask('outline', { course: courses.load(id).course, sources: keys });
+    const { course } = courses.load(id);
+    const planned = body.plan && { plan: body.plan, topic: body.topic ?? course.title };
+    return drafter.ask('outline', { course, sources: keys, ...(planned && { planned }) });
   },
 });
