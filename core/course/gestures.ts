@@ -48,6 +48,23 @@ export function newLessonBelow(
   return [{ type: 'insert', kind: 'lesson', parent: module.id, after, node: lesson }];
 }
 
+/** A new lesson below a row with passages that were given to it: what no lesson uses yet. */
+export function newLessonWith(
+  course: Course,
+  row: string | null,
+  ids: { lesson: string; module: string },
+  { title, passages }: { title: string; passages: readonly string[] },
+): Operation[] {
+  const [first] = newLessonBelow(course, row, ids, { lesson: title, module: title });
+  const given = (lesson: Lesson): Lesson => ({ ...lesson, given: [...passages] });
+  if (!first || first.type !== 'insert' || passages.length === 0) return [];
+  const node =
+    first.kind === 'module'
+      ? { ...(first.node as Module), lessons: (first.node as Module).lessons.map(given) }
+      : given(first.node as Lesson);
+  return [{ ...first, node }];
+}
+
 /** A new module behind the one a row belongs to. */
 export function newModuleBelow(course: Course, row: string | null, id: string, title: string): Operation[] {
   const at =

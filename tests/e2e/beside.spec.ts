@@ -1,4 +1,4 @@
-import { expect, looksRight, newCourse, openDemo, saved, served, test } from './app';
+import { expect, looksRight, newCourse, openDemo, openLesson, saved, served, test } from './app';
 
 const drawn = async (page: Parameters<typeof served>[0]) =>
   (await served(page)).course.modules.map(
@@ -152,4 +152,27 @@ test('the sources are ordered by a course plan, and a course begins like another
   const after = (await served(page)).course;
   expect(after.modules.map(({ title }) => title)).toContain('Checking a tool out');
   expect(after.modules.flatMap(({ lessons }) => lessons).every(({ blocks }) => blocks.length === 0)).toBe(true);
+});
+
+test('a page is split where the cursor stands, and undone', async ({ page, app }) => {
+  await openDemo(page, app);
+  await openLesson(page, 'Late returns');
+  const before = (await served(page)).course;
+  const blocks = before.modules.flatMap(({ lessons }) => lessons).find(({ title }) => title === 'Late returns')!.blocks;
+  const second = page.locator('.lesson-page > .page > *').nth(1);
+  const words = (await second.textContent())!;
+  await second.click();
+  await page.keyboard.press('Alt+Shift+S');
+  const now = async () => {
+    const lessons = (await served(page)).course.modules.flatMap((module) => module.lessons);
+    const at = lessons.findIndex(({ title }) => title === 'Late returns');
+    return [lessons[at]!.blocks.length, lessons[at + 1]!.blocks.map(({ id }) => id)];
+  };
+  await expect.poll(now).toEqual([1, blocks.slice(1).map(({ id }) => id)]);
+  await expect(page.locator('.lesson-page')).not.toContainText(words);
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect
+    .poll(async () => (await served(page)).course.modules.map(({ lessons }) => lessons.length))
+    .toEqual(before.modules.map(({ lessons }) => lessons.length));
 });

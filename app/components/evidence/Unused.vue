@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { api } from '~/client';
 import type { Lesson } from '~~/core/course/course';
-import { giveTo } from '~~/core/course/gestures';
+import { giveTo, newLessonWith } from '~~/core/course/gestures';
 import { reasonWords } from '~~/core/course/left-out-words';
+import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { claimWords, placeWords, type PassageView } from './place';
 
@@ -42,11 +43,32 @@ const reasons = computed(
       ),
     ),
 );
-const rest = computed(() => (found.value ?? []).filter((each) => !planned.value.has(each.passage.id)));
+/** Given to any lesson, it waits there for its draft. */
+const given = computed(() => new Set(desk.lessons.flatMap((lesson) => lesson.given ?? [])));
+const rest = computed(() =>
+  (found.value ?? []).filter(({ passage }) => !planned.value.has(passage.id) && !given.value.has(passage.id)),
+);
 const own = computed(() => (found.value ?? []).filter((each) => planned.value.has(each.passage.id)));
 
 function give(view: PassageView) {
   desk.change(`passage for “${props.lesson.title}”`, giveTo(props.lesson, [view.passage.id]));
+}
+/** A lesson of its own for what stands under one heading and is used nowhere, behind this one. */
+function begin({ passage, source }: PassageView) {
+  const heading = passage.locator.path.at(-1);
+  const together = rest.value.filter(
+    (each) => each.source.id === source.id && each.passage.locator.path.at(-1) === heading,
+  );
+  const title = (heading ?? source.title).slice(0, 400);
+  desk.change(
+    `lesson “${title}”`,
+    newLessonWith(
+      desk.course!,
+      props.lesson.id,
+      { lesson: freshId('l'), module: freshId('m') },
+      { title, passages: together.map((each) => each.passage.id) },
+    ),
+  );
 }
 </script>
 
@@ -78,7 +100,8 @@ function give(view: PassageView) {
         }}<template v-if="reasons.has(view.passage.id)">
           left out: {{ reasonWords(reasons.get(view.passage.id)!) }}.</template
         >
-        <button type="button" class="link" @click="give(view)">give to this lesson</button>
+        <button type="button" class="link" @click="give(view)">give to this lesson</button>,
+        <button type="button" class="link" @click="begin(view)">make it a lesson</button>
       </p>
     </article>
     <p v-if="own.length" class="small quiet mt">{{ own.length }} given or planned already, not in the text yet.</p>

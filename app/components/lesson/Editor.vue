@@ -362,6 +362,8 @@ defineExpose({
   turn,
   remove,
   move,
+  /** The block the cursor is in. */
+  at: (): string | undefined => currentTop()?.node.attrs.id as string | undefined,
   focus: () => editor.value?.commands.focus(),
 });
 </script>

@@ -7,6 +7,7 @@ import {
   joinModuleBefore,
   moveRows,
   newLessonBelow,
+  newLessonWith,
   newModuleBelow,
   placeLessons,
   removeRows,
@@ -117,6 +118,10 @@ describe('an outline worked by key', () => {
   it('begins with a module when there is none', () => {
     const course = after(aCourse(), removeRows(aCourse(), [anId('First'), anId('Second')]));
     expect(drawn(after(course, newLessonBelow(course, null, ids, titles)))).toEqual(['Fresh: New']);
+    const passages = [anId('p1'), anId('p2')];
+    const made = after(course, newLessonWith(course, null, ids, { title: 'Found', passages }));
+    expect([drawn(made), allLessons(made)[0].given]).toEqual([['Found: Found'], passages]);
+    expect(newLessonWith(course, null, ids, { title: 'Found', passages: [] })).toEqual([]);
   });
 
   it('brings back from the bin what was deleted, to its place or the nearest', () => {

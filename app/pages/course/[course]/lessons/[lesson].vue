@@ -5,6 +5,7 @@ import { TURNABLE } from '~~/core/blocks/turn';
 import type { LessonState } from '~~/core/course/course';
 import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/document/rich-text';
 import { wordObjective } from '~~/core/course/gestures';
+import { splitLesson } from '~~/core/course/joining';
 import { isWorkedOn } from '~~/core/course/takes';
 import { addable, BLOCK_NODES } from '~/blocks';
 import { newChecks } from '~/checks';
@@ -26,6 +27,7 @@ const editor = ref<{
   turn: (kind: BlockKind) => void;
   remove: () => void;
   move: (by: -1 | 1) => void;
+  at: () => string | undefined;
   focus: () => void;
 } | null>(null);
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
@@ -106,6 +108,7 @@ const addItems = [
 ];
 const turnItems = [
   TURNABLE.map((kind) => ({ label: BLOCK_NODES[kind].label, onSelect: () => editor.value?.turn(kind) })),
+  [{ label: 'A lesson of its own, from here on', onSelect: () => split() }],
 ];
 const stateItems = [STATES.map(({ state: value, label }) => ({ label, onSelect: () => state(value) }))];
 /** A question written by hand, placed behind the cursor. */
@@ -131,6 +134,14 @@ function ownQuestion(make: (lessonId: string) => Check) {
     field?.focus();
     field?.select();
   }, 60);
+}
+/** What stands from the cursor's part on becomes a lesson of its own, behind this one. */
+function split() {
+  const at = editor.value?.at();
+  desk.flushTyping();
+  if (!lesson.value || at === undefined) return;
+  const operations = splitLesson(desk.course!, lesson.value, at, freshId('l'));
+  if (operations.length > 0 && desk.change(`“${lesson.value.title}” split`, operations)) desk.outside++;
 }
 const editing = () => desk.mayEdit;
 useActions([
@@ -159,6 +170,15 @@ useActions([
     area: 'Lesson',
     when: editing,
     run: () => editor.value?.move(1),
+  },
+  {
+    id: 'l-split',
+    label: 'Begin a new lesson here',
+    key: 'Alt+Shift+S',
+    within: 'page',
+    area: 'Lesson',
+    when: editing,
+    run: split,
   },
   {
     id: 'l-del',
