@@ -36,9 +36,11 @@ export const useBeside = defineStore('beside', () => {
   const desk = useCourse();
   const other = shallowRef<Other | null>(null);
   const busy = ref(false);
+  /** The own row behind which rows are pulled; unset, each goes where it stands in the other. */
+  const place = ref<string>();
   watch(
     () => desk.course?.id,
-    () => void (other.value = null),
+    () => void ((other.value = null), (place.value = undefined)),
   );
   const rows = computed<BesideRow[]>(() =>
     other.value && desk.course ? sideBySide(desk.course, other.value.nodes) : [],
@@ -121,7 +123,7 @@ export const useBeside = defineStore('beside', () => {
     const name = nodes.value.get(ids[0]!)?.title ?? '';
     return desk.change(
       ids.length > 1 ? `${ids.length} rows pulled` : `“${name}” pulled`,
-      pullRows(desk.course, other.value.nodes, rows.value, new Set(ids)),
+      pullRows(desk.course, other.value.nodes, rows.value, new Set(ids), place.value),
     );
   }
   /** Takes title and objective, or purpose, of the other's row into the own one beside it. */
@@ -158,7 +160,8 @@ export const useBeside = defineStore('beside', () => {
     pull,
     takeWords,
     takeAll,
-    leave: () => void (other.value = null),
+    place,
+    leave: () => void ((other.value = null), (place.value = undefined)),
   };
 });
 

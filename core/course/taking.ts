@@ -118,13 +118,14 @@ export function tellLeftOut(course: Course, leftOut: readonly LeftOut[]): Operat
 /**
  * The operations that pull rows of another outline into a course, each behind the row it stands behind there (`pairs`:
  * both outlines, in order). A lesson whose module is pulled too goes into that, one of a module that is not goes into
- * the one above it. Objectives, checks and open slots come with them.
+ * the one above it. With `place`, an own row, all go behind that. Objectives, checks and open slots come with them.
  */
 export function pullRows(
   course: Course,
   other: OutlineNodes,
   pairs: readonly RowPair[],
   wanted: ReadonlySet<string>,
+  place?: string,
 ): Operation[] {
   const modules = new Map(other.modules.map((module) => [module.id, module]));
   const lessons = new Map(
@@ -135,6 +136,8 @@ export function pullRows(
   let module = course.modules[0]?.id;
   let after: string | null = null;
   let lastModule: string | null = null;
+  const pointed = course.modules.find(({ id, lessons: own }) => id === place || own.some((each) => each.id === place));
+  if (pointed) [module, lastModule, after] = [pointed.id, pointed.id, pointed.id === place ? null : place!];
   const begin = (node: Module) => {
     rows.push({
       type: 'insert',
@@ -149,11 +152,11 @@ export function pullRows(
   for (const pair of pairs) {
     const own = pair.mine;
     if (pair.kind === 'module') {
-      if (own !== undefined) [module, lastModule, after] = [own, own, null];
+      if (own !== undefined) [module, lastModule, after] = pointed ? [module, lastModule, after] : [own, own, null];
       else if (wanted.has(pair.other!)) begin(modules.get(pair.other!)!);
       continue;
     }
-    if (own !== undefined) after = own;
+    if (own !== undefined) after = pointed ? after : own;
     else if (wanted.has(pair.other!)) {
       const { lesson, module: home } = lessons.get(pair.other!)!;
       if (module === undefined) begin(home);

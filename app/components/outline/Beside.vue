@@ -123,6 +123,15 @@ useActions([
     when: editing,
     run: () => void beside.takeAll(),
   },
+  {
+    id: 'b-here',
+    label: 'Pull behind this row of mine',
+    key: 'H',
+    within: 'beside',
+    area,
+    when: () => editing() && row.value?.mine !== undefined,
+    run: () => void (beside.place = beside.place === row.value!.mine ? undefined : row.value!.mine),
+  },
   { id: 'b-done', label: 'Done comparing', key: 'Escape', within: 'beside', area, run: beside.leave },
 ]);
 onMounted(() => void go(current.value));
@@ -152,6 +161,7 @@ onMounted(() => void go(current.value));
         <span role="gridcell" class="side">
           <template v-if="each.mine"
             ><strong>{{ own.get(each.mine)?.title }}</strong
+            ><span v-if="each.mine === beside.place" class="small place">rows are pulled behind this</span
             ><span class="can">{{ own.get(each.mine)?.can }}</span></template
           ><em v-else class="quiet">not in mine</em>
         </span>
@@ -247,6 +257,10 @@ onMounted(() => void go(current.value));
 }
 .side strong {
   font-weight: 600;
+}
+.place {
+  border-bottom: 2px solid var(--moss);
+  color: var(--ink-2);
 }
 .module .side strong {
   font-weight: 700;

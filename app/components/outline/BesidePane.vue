@@ -26,9 +26,20 @@ const mine = computed(() => titles.value.get(row.value?.mine ?? '') ?? '');
 /** The own row it would stand behind. */
 const behind = computed(() => {
   if (!row.value || row.value.mine) return '';
+  if (beside.place) return titles.value.get(beside.place) ?? '';
   const before = beside.rows.slice(0, props.current).findLast(({ mine }) => mine);
   return titles.value.get(before?.mine ?? '') ?? '';
 });
+/** Where pulled rows go: where they stand in the other, or behind a row pointed at. */
+const THERE = 'there';
+const place = computed({
+  get: () => beside.place ?? THERE,
+  set: (id) => void (beside.place = id === THERE ? undefined : id),
+});
+const places = computed(() => [
+  { value: THERE, label: 'Each where it stands there' },
+  ...[...titles.value].map(([value, title]) => ({ value, label: `Behind “${title}”` })),
+]);
 const made = computed(() => other.value.made);
 const lessons = computed(() => other.value.nodes.modules.reduce((sum, module) => sum + module.lessons.length, 0));
 const missed = computed(() => (made.value?.leftOut ?? []).filter((line) => !isHarmless(line.reason)));
@@ -59,6 +70,9 @@ const open = computed(
       <p v-if="behind" class="small">
         Goes behind <strong>{{ behind }}</strong>.
       </p>
+      <p v-if="desk.mayEdit" class="small where">
+        <FieldSelect v-model="place" :items="places" label="Where rows are pulled to" /> <kbd>H</kbd>
+      </p>
       <p v-if="stands && Object.keys(stands.kinds).length" class="small">{{ kindWords(stands.kinds) }}</p>
       <p v-else-if="row.kind === 'lesson' && row.other && other.stands" class="small decide">
         Nothing in the sources{{ open ? `: ${counted(open, ['question', 'questions'])} to you instead` : '' }}.
@@ -66,8 +80,8 @@ const open = computed(
       <blockquote v-for="passage in stands?.first" :key="passage.id">
         <p>{{ passage.text }}</p>
       </blockquote>
-      <p v-for="place in stands?.places" :key="place.source" class="small quiet">
-        {{ [place.source, ...place.headings].join(' / ') }}
+      <p v-for="each in stands?.places" :key="each.source" class="small quiet">
+        {{ [each.source, ...each.headings].join(' / ') }}
       </p>
     </template>
     <p class="small quiet keys">

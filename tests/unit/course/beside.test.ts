@@ -111,8 +111,8 @@ describe('two outlines side by side', () => {
 });
 
 describe('pulling rows', () => {
-  const pulled = (course: Course, other: OutlineNodes, wanted: readonly string[]): Course => {
-    const made = applyAll(course, pullRows(course, other, sideBySide(course, other), new Set(wanted)));
+  const pulled = (course: Course, other: OutlineNodes, wanted: readonly string[], place?: string): Course => {
+    const made = applyAll(course, pullRows(course, other, sideBySide(course, other), new Set(wanted), place));
     if (!made.ok) throw new Error(made.problem.code);
     expect(validateCourse(made.course)).toEqual([]);
     const undone = applyAll(made.course, made.inverses);
@@ -135,6 +135,28 @@ describe('pulling rows', () => {
       glossary: [],
     };
   };
+
+  it('puts rows behind the one pointed at, a lesson first in a module, and a module behind that of a lesson', () => {
+    const other = side([
+      aModule('At the door', [lesson('Greeting'), lesson('Umbrellas')]),
+      aModule('In the cellar', [lesson('Boilers')]),
+    ]);
+    const ids = [anId('Umbrellas'), anId('In the cellar'), anId('Boilers')];
+    expect(titles(pulled(course(), other, ids.slice(0, 1), anId('Keys')))).toEqual([
+      ['At the door', 'Greeting', 'Badges'],
+      ['At the desk', 'Keys', 'Umbrellas'],
+    ]);
+    expect(titles(pulled(course(), other, ids.slice(0, 1), anId('At the desk')))[1]).toEqual([
+      'At the desk',
+      'Umbrellas',
+      'Keys',
+    ]);
+    expect(titles(pulled(course(), other, ids.slice(1), anId('Greeting')))).toEqual([
+      ['At the door', 'Greeting', 'Badges'],
+      ['In the cellar', 'Boilers'],
+      ['At the desk', 'Keys'],
+    ]);
+  });
 
   it('puts a lesson behind what it stands behind there, with its objective and questions', () => {
     const other: OutlineNodes = {
