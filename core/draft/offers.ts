@@ -15,6 +15,8 @@ const MOST = { actors: 6, outcomes: 10, terms: 8 };
 const LEAST_RULES = 2;
 /** What is promised with less than this share of its words anywhere in the sources is apart from them. */
 const APART = 0.34;
+/** What the author put in focus comes before all else. */
+const FOCUS = 1000;
 /** Worth of an objective's level, in claims: to decide at work says more than to know. */
 const LEVEL = { decide: 3, apply: 2, recall: 0 };
 
@@ -32,13 +34,25 @@ export function briefOffers(brief: Brief, knowledge: readonly Knowledge[], title
     .flatMap((module) => module.lessons)
     .map(({ id, title: lesson, scope }) => ({ id, title: lesson, plannedPassages: passagesOf(scope) }));
   const stands = standsOn(lessons, knowledge);
+  const inFocus = new Set(knowledge.flatMap(({ focus }) => [...(focus ?? [])]));
+  const focusOf = ({ plannedPassages }: (typeof lessons)[number]) =>
+    plannedPassages.some((id) => inFocus.has(id)) ? FOCUS : 0;
   const outcomes = lessons
     .flatMap((lesson, at) => {
       const [objective] = plannedObjectives(lesson, context);
       const { kinds, first } = stands[lesson.id];
       const claims = Object.values(kinds).reduce((sum, count) => sum + count, 0);
       return objective && !/[“"]/.test(objective.text)
-        ? [{ text: objective.text, lesson: lesson.title, kinds, first, worth: claims + LEVEL[objective.level], at }]
+        ? [
+            {
+              text: objective.text,
+              lesson: lesson.title,
+              kinds,
+              first,
+              worth: claims + LEVEL[objective.level] + focusOf(lesson),
+              at,
+            },
+          ]
         : [];
     })
     .sort((a, b) => b.worth - a.worth || a.at - b.at)

@@ -85,8 +85,8 @@ const open = computed(
       </p>
     </template>
     <p class="small quiet keys">
-      <kbd>↑ ↓</kbd> rows <kbd>P</kbd> pull <kbd>M</kbd> with its module <kbd>T</kbd> its words only <kbd>A</kbd> all
-      that you lack
+      <kbd>↑ ↓</kbd> rows <kbd>P</kbd> pull <kbd>H</kbd> pull behind here <kbd>M</kbd> with its module <kbd>T</kbd> its
+      words only <kbd>A</kbd> all that you lack
     </p>
     <section class="whole">
       <h3>{{ other.name }}</h3>

@@ -316,7 +316,10 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
         </fieldset>
       </form>
       <BriefMakes :makes="offers?.makes"
-        ><NuxtLink class="link" :to="`/course/${desk.course!.id}/sources`">On to the sources</NuxtLink></BriefMakes
+        ><NuxtLink class="link" :to="`/course/${desk.course!.id}/sources`">On to the sources</NuxtLink
+        ><NuxtLink v-if="offers?.full" class="link on" :to="`/course/${desk.course!.id}/outline`"
+          >On to the outline</NuxtLink
+        ></BriefMakes
       >
     </div>
   </div>
@@ -409,6 +412,9 @@ label,
   padding: 2px 0 2px 12px;
   margin: 6px 0;
   font-family: var(--font-read);
+}
+.on {
+  margin-left: 14px;
 }
 .two {
   min-height: 56px;

@@ -59,7 +59,8 @@ const holds = (claims: TopicView['claims']) =>
 const LITTLE = 120;
 function focus() {
   desk.change(`focus on ${field.value.join(', ')}`, focusOn(desk.course!, view.value!.passages));
-  go(`/course/${desk.course!.id}/outline`);
+  // Without a promise the brief comes first: it offers what counts as success out of what is in focus.
+  go(`/course/${desk.course!.id}/${desk.course!.brief.promise.trim() ? 'outline' : 'brief'}`);
 }
 /** Asks the author on a topic: the answer stands among what they know. */
 function ask() {
