@@ -30,12 +30,14 @@ export function moduleOffers(
   const module = course.modules.find(({ id }) => id === moduleId);
   if (!module) return undefined;
   const own = new Set(module.lessons.flatMap(({ plannedPassages, given = [] }) => [...plannedPassages, ...given]));
+  // A figure that is only told ("fourteen people") is no result to reach; what limits says so in its words.
   const said = knowledge.flatMap(({ claims, pack }) =>
     claims
       .filter(
         ({ ranges, leaning, text }) => !leaning && text.length <= LONGEST && ranges.every(({ id }) => own.has(id)),
       )
-      .map((claim) => ({ claim, facets: facetsOf(claim, pack) })),
+      .filter(({ kind }) => kind !== 'definition')
+      .map((claim) => ({ claim, facets: [...facetsOf({ ...claim, kind: 'rule' }, pack)] })),
   );
   const offered = (found: typeof said): ModuleOffer[] =>
     found.map(({ claim }) => ({ text: claim.text, passage: claim.ranges[0].id }));

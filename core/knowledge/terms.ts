@@ -16,6 +16,8 @@ export interface Term {
 }
 
 const LONGEST = 4;
+/** How common a word of a heading is that no text is about (Zipf scale). */
+const EVERYDAY = 6.2;
 
 /**
  * Terms of the sources, heaviest first: noun phrases (single content words where parts of speech are unknown) by
@@ -122,8 +124,11 @@ function phrases(sentence: Sentence, pack: LanguagePack): string[] {
 }
 
 function headingPhrases(heading: string, pack: LanguagePack): string[] {
-  return pack
-    .stemmedWords(heading)
-    .map((word) => heading.slice(word.from, word.to).toLowerCase())
-    .filter((word) => word.length >= 4);
+  return (
+    pack
+      .stemmedWords(heading)
+      .map((word) => heading.slice(word.from, word.to).toLowerCase())
+      // "When I run it ...": what every text says marks none.
+      .filter((word) => word.length >= 4 && (pack.commonness(word) ?? 0) < EVERYDAY)
+  );
 }

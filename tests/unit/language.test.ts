@@ -321,6 +321,8 @@ describe('wording', () => {
       'Put right “My badge opens no door, it says ‘unknown’”',
       pack.objectives!.fromTitle('My badge opens no door, it says "unknown"', 'rules'),
     ],
+    ['Put right “When I scan it, it beeps”', pack.objectives!.fromTitle('When I scan it, it beeps', 'rules')],
+    [undefined, pack.objectives!.fromTitle("When we're here", 'other')],
     ['Carry out the upgrade procedure', pack.objectives!.fromTitle('Upgrade procedure', 'steps')],
     ['Apply the rules for the upgrade procedure', pack.objectives!.fromTitle('Upgrade procedure', 'rules')],
     ['Apply the rules for build dependencies', pack.objectives!.fromTitle('Build dependencies', 'rules')],

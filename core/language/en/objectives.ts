@@ -217,8 +217,14 @@ const TROUBLE_WORDS = anyOf`
   not | never | no | nothing | nobody | cannot | can['’]t | \w+n['’]t | but | error | errors | fault | fail\w* | wrong
   broken | lost | stolen | missing | stuck | damaged | late | refus\w* | unable | too
 `;
-/** What somebody tells is a trouble, and no story, by what it denies or by the case it names: "When I scan, ...". */
-const TELLS_TROUBLE = new RegExp(String.raw`^(?:when|if|after|every time|whenever) |\b${TROUBLE_WORDS}\b`, 'i');
+/**
+ * What somebody tells is a trouble, and no story, by what it denies or by the case it names and what happens then:
+ * "When I scan, it beeps". ("When we're here" is no case.)
+ */
+const TELLS_TROUBLE = new RegExp(
+  String.raw`^(?:when|if|after|every time|whenever) [^,]+, \S|\b${TROUBLE_WORDS}\b`,
+  'i',
+);
 /** A trouble that breaks off before what is shown below it: "I get the following error". */
 const BREAKS_OFF = /\b(?:get|gives?|says?|see|shows?|following|error|message)\W*$/i;
 

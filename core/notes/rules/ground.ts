@@ -4,6 +4,15 @@ import type { Note, NoteMatter } from '../note';
 /** Two lessons cover the same ground when they share so much of the shorter one's passages, or most of a title. */
 const SAME = { passages: 0.5, title: 0.85 };
 
+/** Titles of parts of one thing, that say so: "Sudo does not start: “no such file”". */
+function arePartsOf(title: string, other: string): boolean {
+  const [[head, tail], [head2, tail2]] = [title, other].map((each) => {
+    const at = each.indexOf(': ');
+    return at < 0 ? [each, ''] : [each.slice(0, at), each.slice(at + 2)];
+  });
+  return head === head2 && tail !== tail2 && dice(threes(tail), threes(tail2)) < SAME.title;
+}
+
 /** Lessons that cover the same ground as one before them. */
 export function groundNotes({ lessons }: NoteMatter): Note[] {
   const seen = new Map<string, number[]>();
@@ -16,7 +25,10 @@ export function groundNotes({ lessons }: NoteMatter): Note[] {
       seen.set(id, [...(seen.get(id) ?? []), at]);
     }
     const letters = threes(lesson.title);
-    const like = titles.find((other) => dice(letters, other.letters) >= SAME.title);
+    const like = titles.find(
+      (other) =>
+        dice(letters, other.letters) >= SAME.title && !arePartsOf(lesson.title, lessons[other.at].lesson.title),
+    );
     titles.push({ letters, at });
     const size = (index: number) =>
       new Set([...lessons[index].lesson.plannedPassages, ...(lessons[index].lesson.given ?? [])]).size;

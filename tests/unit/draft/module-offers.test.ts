@@ -18,7 +18,7 @@ To take in a parcel, follow these steps:
 2. Write down its number.
 3. Put it on the shelf.
 
-The porter must sign for every parcel within two hours. Never leave a wet parcel on the shelf.
+The hall has fourteen porters. The porter must sign for every parcel within two hours. Never leave a wet parcel on the shelf.
 
 On a Tuesday in May a porter once left a wet parcel on the shelf for a day. It had been a cold and quiet week, and nobody came to ask for it until the Friday.
 
@@ -53,6 +53,7 @@ describe('what sources offer a module’s own brief', () => {
     const texts = (key: 'result' | 'wrong' | 'asked' | 'actions') =>
       all.flatMap((each) => each[key].map(({ text }) => text));
     expect(texts('result')).toContain('The porter must sign for every parcel within two hours.');
+    expect(texts('result').join(' ')).not.toContain('fourteen');
     expect(texts('wrong')).toContain('Never leave a wet parcel on the shelf.');
     expect(texts('asked')).toContain('Who pays the duty on a foreign parcel?');
     expect(texts('actions')).toContain('Take in a parcel, step by step');

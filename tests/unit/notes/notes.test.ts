@@ -88,6 +88,18 @@ describe('notes on an outline', () => {
     ]);
   });
 
+  it('take parts of one thing, whose titles say so, for no repeat', () => {
+    const at = course([
+      aLesson('The machine does not start and says'),
+      aLesson('The machine does not start and says: “no paper in tray two”'),
+      aLesson('The machine does not start and says: “cover open”'),
+      aLesson('The machine does not start and says: “cover open!”'),
+    ]);
+    expect(of(outlineNotes(at), 'same-ground').map(({ about }) => about)).toEqual([
+      anId('The machine does not start and says: “cover open!”'),
+    ]);
+  });
+
   it('see a term used before it is explained, as a whole word, and move its lesson there', () => {
     const at = course(
       [
