@@ -15,11 +15,19 @@ export interface Brief {
     notFor?: string;
     /** What goes wrong at their work today. */
     wrong?: string;
+    /** How far they are. */
+    level?: string;
+    /** Where and with what they work. */
+    setting?: string;
+    /** What they want of it themselves. */
+    wants?: string;
   };
   size: {
     minutes?: number;
     modules?: number;
     lessonsPerModule?: number;
+    /** About so many words of the source in a lesson. */
+    wordsPerLesson?: number;
     /** At most. */
     questionsPerLesson: number;
     /** A check for so many minutes, up to that; absent: as many as are good. */

@@ -31,7 +31,13 @@ export const briefShape = object({
   promise: string({ max: 4000 }),
   audience: object(
     { who: string({ max: 1000 }), knows: list(string({ min: 1, max: 200 })) },
-    { notFor: string({ min: 1, max: 1000 }), wrong: string({ min: 1, max: 4000 }) },
+    {
+      notFor: string({ min: 1, max: 1000 }),
+      wrong: string({ min: 1, max: 4000 }),
+      level: string({ min: 1, max: 1000 }),
+      setting: string({ min: 1, max: 1000 }),
+      wants: string({ min: 1, max: 4000 }),
+    },
   ),
   size: object(
     { questionsPerLesson: number({ min: 0, max: 50, whole: true }) },
@@ -39,6 +45,7 @@ export const briefShape = object({
       minutes: number({ min: 1, max: 100_000 }),
       modules: number({ min: 1, max: 1000, whole: true }),
       lessonsPerModule: number({ min: 1, max: 1000, whole: true }),
+      wordsPerLesson: number({ min: 40, max: 5000, whole: true }),
       checkEvery: number({ min: 0.5, max: 1000 }),
     },
   ),

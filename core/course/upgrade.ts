@@ -10,7 +10,7 @@ import { NODE_SHAPES, OPERATION_SHAPES } from './shapes';
 /**
  * The version of course documents and of operations on them. 2: takes say when, by whom and why; what a log may hold is
  * checked. 3: what was left out and why, what a lesson was given, where else the sources say the same; a document
- * without them is one of 3. 4: a brief says whom it is not for and what goes wrong, a module has a brief of its own, a
+ * without them is one of 3. 4: a brief says more of its audience, a module has a brief of its own, a
  * lesson a kind, notes can be left, a course says how it is announced, and what promise, audience and purposes said
  * before is kept; likewise.
  */

@@ -26,7 +26,8 @@ const LEVEL = { decide: 3, apply: 2, recall: 0 };
  */
 export function briefOffers(brief: Brief, knowledge: readonly Knowledge[], title: string): BriefOffers {
   if (knowledge.length === 0) return { full: 0, actors: [], outcomes: [], terms: [], apart: [] };
-  const open: Brief = { ...brief, size: { questionsPerLesson: brief.size.questionsPerLesson } };
+  const { questionsPerLesson, checkEvery } = brief.size;
+  const open: Brief = { ...brief, size: { questionsPerLesson, ...(checkEvery !== undefined && { checkEvery }) } };
   const whole = draftContext(open, knowledge);
   const outline = draftOutline(open, whole.sources, whole.terms, title);
   const context = contextFor(whole, lessonsOf(outline));

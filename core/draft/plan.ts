@@ -52,7 +52,7 @@ export function planCourse(
       return {
         lesson,
         parts,
-        questions: Math.min(questions, expectedQuestions(lesson, context)),
+        questions: Math.min(most(parts.reduce((sum, part) => sum + part.words, 0)), expectedQuestions(lesson, context)),
         title: lesson.title,
         units: unitsIn(parts, given, context),
         settled: settled || lesson.own !== undefined,

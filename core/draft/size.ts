@@ -159,8 +159,8 @@ function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: 
       unit.passages.flatMap((id) => (matter.of(id).sentences.get(id) ?? []).flatMap((sentence) => sentence.stems)),
     ),
   ];
-  const { who, wrong = '' } = brief.audience;
-  const said = stems([brief.promise, who, wrong, ...brief.outcomes].join(' '));
+  const { who, wrong = '', setting = '', wants = '' } = brief.audience;
+  const said = stems([brief.promise, who, wrong, setting, wants, ...brief.outcomes].join(' '));
   const promised = counts(said.length > 0 ? said : lessons.flatMap(matterOf));
   const rank = lessons
     .filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given))

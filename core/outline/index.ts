@@ -17,7 +17,9 @@ export type { Dropped, Scope } from './scope';
  * A lesson's matter in words of the source: two to four minutes of a short document; more of a long one, so that the
  * course does not fall into hundreds of lessons.
  */
-function lessonSize(words: number): ScopeSize {
+function lessonSize(words: number, asked: number | undefined): ScopeSize {
+  // A lesson is cut between what belongs together: the longest of about so many words have half as many more.
+  if (asked !== undefined) return { most: Math.round(asked * 1.5), least: Math.round(asked * 0.5) };
   const most = Math.round(Math.min(900, Math.max(340, words / 20)));
   return { most, least: Math.round(Math.min(most * 0.3, Math.max(35, words / 200))) };
 }
@@ -50,7 +52,7 @@ export function draftOutline(
   const dropped: Dropped[] = [];
   const cut = cutter(terms, title);
   const first = matter.map((each) =>
-    cut(each, isTalk(each.knowledge) ? TALK : lessonSize(each.knowledge.source.words)),
+    cut(each, isTalk(each.knowledge) ? TALK : lessonSize(each.knowledge.source.words, brief.size.wordsPerLesson)),
   );
   const leading = leadingSource(first);
   const parts = first.map((part, index) =>

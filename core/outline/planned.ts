@@ -60,10 +60,15 @@ export function proposePlanned(
   terms: readonly Term[],
   title: string,
 ): OutlineProposal {
-  const { minutes, questionsPerLesson, checkEvery } = brief.size;
+  const { minutes, questionsPerLesson, checkEvery, wordsPerLesson } = brief.size;
   const open = {
     ...brief,
-    size: { questionsPerLesson, ...(minutes && { minutes }), ...(checkEvery && { checkEvery }) },
+    size: {
+      questionsPerLesson,
+      ...(minutes && { minutes }),
+      ...(checkEvery && { checkEvery }),
+      ...(wordsPerLesson && { wordsPerLesson }),
+    },
   };
   const drafted = draftOutline(open, matter, terms, title);
   const topics = drafted.modules.flatMap(({ lessons }) => lessons).map((lesson) => topicOf(lesson, matter));

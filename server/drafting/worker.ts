@@ -87,6 +87,7 @@ serveTasks<Tasks>({
       brief.promise,
       brief.outcomes,
       brief.size.questionsPerLesson,
+      brief.size.checkEvery,
     ];
     const used = JSON.stringify([...asked, settled, corrections, supporting]);
     const held = () => heldBy(course, sources);

@@ -104,7 +104,7 @@ test('a server killed again and again while it drafts, releases, reads files and
   const { id: whole } = await ask<{ id: string }>('POST', 'courses', { title: 'Drafted whole' });
   for (const name of ['lending-policy.docx', 'battery-guide.pdf', 'coordinators-notes.md'])
     await ask('PUT', `courses/${whole}/sources?name=${name}`, new Uint8Array(readFileSync(`demo/files/${name}`)));
-  const { nodes } = await ask<{ nodes: OutlineNodes }>('POST', `courses/${whole}/outline`);
+  const { nodes } = await ask<{ nodes: OutlineNodes }>('POST', `courses/${whole}/outline`, {});
   await ask('POST', `courses/${whole}/operations`, {
     since: 0,
     changes: takeOutline(await held(whole), nodes).map((operation, at) => ({

@@ -10,7 +10,7 @@ const course = {
   title: 'Parcels <& keys>',
   brief: aBrief({
     promise: 'Every parcel reaches its owner',
-    audience: { who: 'Porters', knows: ['post'], wrong: 'Parcels lie about' },
+    audience: { who: 'Porters', knows: ['post'], wrong: 'Parcels lie about', setting: 'A counter in a hall' },
     outcomes: ['Fewer are lost'],
     size: { minutes: 20, questionsPerLesson: 2, checkEvery: 3 },
   }),
@@ -32,6 +32,7 @@ describe('the brief as one page', () => {
       'Every parcel reaches its owner',
       'Porters',
       'Parcels lie about',
+      'A counter in a hall',
       '<li>Fewer are lost</li>',
       '20 minutes',
       '2 in a lesson at most, one for every 3 minutes',

@@ -26,6 +26,9 @@ export function writeBriefPage(course: Course, sources: readonly string[]): stri
     ['For whom', audience.who],
     ['Not for', audience.notFor],
     ['What goes wrong today', audience.wrong],
+    ['How far they are', audience.level],
+    ['Where they work', audience.setting],
+    ['What they want', audience.wants],
     ['What they know already', audience.knows.join(', ')],
     ['What would count as success', brief.outcomes],
     ['How long', lengthOf(size)],
@@ -76,11 +79,12 @@ function moduleRow({ title, purpose, brief = {}, lessons }: Course['modules'][nu
     )}${[...(brief.asked ?? []), ...(brief.actions ?? [])].length > 0 ? list([...(brief.asked ?? []), ...(brief.actions ?? [])]) : ''}<p class="facts">${escape(lessons.map((lesson) => lesson.title).join(' · '))}</p></td></tr>`;
 }
 
-function lengthOf({ minutes, modules, lessonsPerModule }: Course['brief']['size']): string {
+function lengthOf({ minutes, modules, lessonsPerModule, wordsPerLesson }: Course['brief']['size']): string {
   return [
     minutes === undefined ? 'As long as the sources teach' : `${minutes} minutes`,
     modules === undefined ? '' : `${modules} modules`,
     lessonsPerModule === undefined ? '' : `${lessonsPerModule} lessons in a module at most`,
+    wordsPerLesson === undefined ? '' : `about ${wordsPerLesson} words in a lesson`,
   ]
     .filter(Boolean)
     .join(', ');

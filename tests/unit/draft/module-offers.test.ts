@@ -3,6 +3,7 @@ import { allLessons } from '../../../core/course/course';
 import { draftCourse } from '../../../core/draft';
 import { moduleOffers } from '../../../core/draft/module-offers';
 import { madeBy } from '../../../core/draft/offers';
+import { startedFrom } from '../../../core/brief/starts';
 import { lessonKindOf } from '../../../core/outline/lesson-kind';
 import { unitsOf } from '../../../core/unit/units';
 import { prepareCourse } from '../../../core/draft/from-course';
@@ -115,6 +116,52 @@ describe('a check for so many minutes', () => {
     };
     expect(new Set(await most())).toEqual(new Set([3]));
     expect(new Set(await most(5))).toEqual(new Set([1]));
+  });
+});
+
+describe('sizes of a brief', () => {
+  it('are filled from a use; what its author fixed stays', () => {
+    const size = { questionsPerLesson: 9, minutes: 7, modules: 2, wordsPerLesson: 200 };
+    expect(startedFrom(size, 'reminder')).toEqual({
+      questionsPerLesson: 1,
+      minutes: 8,
+      checkEvery: 3,
+      modules: 2,
+      wordsPerLesson: 200,
+    });
+    expect(startedFrom(size, 'whole')).toEqual({ questionsPerLesson: 3, modules: 2, wordsPerLesson: 200 });
+  });
+
+  it('cut lessons of about so many words', async () => {
+    const THINGS = [
+      'keys',
+      'lamps',
+      'boxes',
+      'ropes',
+      'doors',
+      'coats',
+      'bells',
+      'maps',
+      'tools',
+      'cups',
+      'books',
+      'nets',
+    ];
+    const said = (thing: string) =>
+      ['counts', 'cleans', 'stores', 'labels', 'lends', 'checks']
+        .map((does) => `The porter ${does} the ${thing} of the hall and writes the number of ${thing} into the list.`)
+        .join(' ');
+    const sections = [`## About the hall\n\n${THINGS.map(said).join('\n\n')}\n`];
+    const knowledge = [await knowing(`# Book\n\n${sections.join('\n')}`)];
+    const lessons = (wordsPerLesson?: number) =>
+      allLessons(
+        draftCourse(
+          aBrief({ size: { questionsPerLesson: 0, ...(wordsPerLesson && { wordsPerLesson }) } }),
+          knowledge,
+          'Book',
+        ).course,
+      ).length;
+    expect(lessons(80)).toBeGreaterThan(lessons(320));
   });
 });
 

@@ -3,6 +3,7 @@ import { watchDebounced } from '@vueuse/core';
 import { api, type AnswerOf } from '~/client';
 import type { SaidCounts } from '~~/core/course/left-out';
 import { kindWords } from '~~/core/course/left-out-words';
+import { BRIEF_STARTS, startedFrom, type BriefStart } from '~~/core/brief/starts';
 import { briefVerdicts, type Verdict } from '~~/core/brief/verdict';
 import type { Brief } from '~~/core/course/course';
 import { directionOf } from '~~/core/course/course';
@@ -48,18 +49,33 @@ const lines = (text: string, cut: RegExp) =>
     .filter(Boolean);
 const who = (words: string) => ({ audience: { ...brief.value.audience, who: words } });
 const knows = (words: string) => ({ audience: { ...brief.value.audience, knows: lines(words, /,/) } });
+/** Optional parts of the audience, in the order they are asked for. */
+const AUDIENCE = [
+  { key: 'notFor', label: 'Not for', placeholder: 'Who might think it is for them, and is not meant' },
+  { key: 'level', label: 'How far they are', placeholder: 'New to it, or done it for years' },
+  { key: 'setting', label: 'Where they work', placeholder: 'On the shop floor, with a phone and no desk' },
+  { key: 'wants', label: 'What they want', placeholder: 'To get through the morning without asking' },
+  { key: 'wrong', label: 'What goes wrong today', placeholder: 'The mistakes that cost most' },
+] as const;
 /** An optional part of the audience; empty words take it away. */
-function also(key: 'notFor' | 'wrong', words: string) {
+function also(key: (typeof AUDIENCE)[number]['key'], words: string) {
   const next = { ...brief.value.audience };
   if (words.trim()) next[key] = words;
   else delete next[key];
   return { audience: next };
 }
 const outcomes = (words: string) => ({ outcomes: lines(words, /\n/) });
-type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule' | 'checkEvery';
-const MOST = { minutes: 100_000, questionsPerLesson: 50, modules: 1000, lessonsPerModule: 1000, checkEvery: 1000 };
+type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule' | 'wordsPerLesson' | 'checkEvery';
+const MOST = {
+  minutes: 100_000,
+  questionsPerLesson: 50,
+  modules: 1000,
+  lessonsPerModule: 1000,
+  wordsPerLesson: 5000,
+  checkEvery: 1000,
+};
 /** Minutes may be parts of one, counts may not. */
-const LEAST: Partial<Record<SizeKey, number>> = { questionsPerLesson: 0, checkEvery: 0.5 };
+const LEAST: Partial<Record<SizeKey, number>> = { questionsPerLesson: 0, wordsPerLesson: 40, checkEvery: 0.5 };
 function sized(key: SizeKey, value: string): Partial<Brief> | undefined {
   const number = Number(value);
   const next = { ...brief.value.size };
@@ -116,6 +132,13 @@ function heaviest(kinds: SaidCounts): string {
   const most = (Object.entries(kinds) as [keyof SaidCounts, number][]).sort((a, b) => b[1] - a[1]);
   return `${kindWords(Object.fromEntries(most.slice(0, 2)))}${most.length > 2 ? ' and more' : ''}`;
 }
+/** Starting points by use: they fill the sizes, which stay as they are then typed. */
+const starts = computed(() => [
+  (Object.keys(BRIEF_STARTS) as BriefStart[]).map((start) => ({
+    label: BRIEF_STARTS[start].label,
+    onSelect: () => void set('size', { size: startedFrom(brief.value.size, start) }),
+  })),
+]);
 /** Opens the brief as a page, with all that was typed. */
 async function asPage() {
   await desk.settleAll();
@@ -180,25 +203,17 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
               </button>
             </span>
           </BriefSays>
-          <label for="b-not">Not for</label
-          ><FieldInPlace
-            id="b-not"
-            :value="brief.audience.notFor ?? ''"
-            :save="(words, was, group) => set('audience', also('notFor', words), also('notFor', was), group)"
-            boxed
-            maxlength="1000"
-            placeholder="Who might think it is for them, and is not meant"
-          />
-          <label for="b-wrong">What goes wrong today</label
-          ><FieldInPlace
-            id="b-wrong"
-            :value="brief.audience.wrong ?? ''"
-            :save="(words, was, group) => set('audience', also('wrong', words), also('wrong', was), group)"
-            lines
-            boxed
-            maxlength="4000"
-            placeholder="The mistakes that cost most"
-          />
+          <template v-for="part in AUDIENCE" :key="part.key">
+            <label :for="`b-${part.key}`">{{ part.label }}</label><FieldInPlace
+              :id="`b-${part.key}`"
+              :value="brief.audience[part.key] ?? ''"
+              :save="(words, was, group) => set('audience', also(part.key, words), also(part.key, was), group)"
+              lines
+              boxed
+              maxlength="1000"
+              :placeholder="part.placeholder"
+            />
+          </template>
           <label for="b-knows">What they know already</label>
           <div>
             <FieldInPlace
@@ -219,7 +234,10 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
               :save="(words, was, group) => size('minutes', words, was, group)"
               boxed
               class="short"
-            /><span>minutes</span>
+            /><span>minutes</span
+            ><UDropdownMenu v-if="desk.mayEdit" :items="starts"
+              ><button type="button" class="link small">Start from a use</button></UDropdownMenu
+            >
           </div>
           <BriefSays :verdicts="of('minutes')" />
           <label for="b-questions">Checks</label>
@@ -264,7 +282,17 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
               class="short"
               placeholder="any"
               aria-label="Lessons in a module at most"
-            /><span>lessons at most</span>
+            /><span>lessons at most, of about</span
+            ><FieldInPlace
+              id="b-words"
+              inputmode="numeric"
+              :value="String(brief.size.wordsPerLesson ?? '')"
+              :save="(words, was, group) => size('wordsPerLesson', words, was, group)"
+              boxed
+              class="short"
+              placeholder="any"
+              aria-label="Words in a lesson"
+            /><span>words</span>
           </div>
           <label for="b-language">Language</label
           ><USelect
