@@ -363,6 +363,8 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
   gap: 48px;
   padding: 22px 18px;
   flex-wrap: wrap;
+  /* What the brief says below a field comes and goes: at the end of the page nothing must slide from under a click. */
+  padding-bottom: 40vh;
 }
 form {
   flex: 1;
