@@ -1,50 +1,20 @@
-import { dirname, relative, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
 import prettier from 'eslint-config-prettier/flat';
 import vue from 'eslint-plugin-vue';
 import tseslint from 'typescript-eslint';
 
-/** Rooms of the core, the lower ones first: a later one may import an earlier one, never the reverse. */
-const ROOMS = [
-  'document',
-  'media',
-  'blocks',
-  'checks',
-  'words',
-  'course',
-  'source',
-  'language',
-  'reading',
-  'knowledge',
-  'unit',
-  'brief',
-  'own',
-  'notes',
-  'outline',
-  'check',
-  'lesson',
-  'review',
-  'draft',
-  'picture',
-  'learning',
-  'exchange',
-];
 const root = import.meta.dirname;
-/** What the desk in the browser may use of the core at run time; types of any room may be named. */
-const FOR_THE_DESK = [
-  'document',
-  'blocks',
-  'checks',
-  'words',
-  'course',
-  'brief',
-  'own',
-  'notes',
-  'learning',
-  'picture',
-  'source',
-];
-/** What the learner's player may use; of checks, their marking only. */
-const FOR_THE_PLAYER = ['document', 'blocks', 'checks', 'words', 'course', 'learning', 'picture'];
+/**
+ * Rooms of the core. `order`: the lower ones first; a later one may import an earlier one, never the reverse. `desk`:
+ * what the desk in the browser may use of it at run time, `player` what the learner's player may (of checks, their
+ * marking only); types of any room may be named. A test holds what is built to the same lists.
+ */
+const {
+  order: ROOMS,
+  desk: FOR_THE_DESK,
+  player: FOR_THE_PLAYER,
+} = JSON.parse(readFileSync(join(root, 'scripts/rooms.json'), 'utf8'));
 /** In the rooms of kinds a file's name says the aspect, and an aspect stands where what it is made of stands. */
 const ASPECTS = { draft: 'lesson', drafts: 'lesson', page: 'exchange', pages: 'exchange' };
 const roomOf = ([, room, ...rest]) =>

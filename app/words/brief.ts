@@ -1,4 +1,5 @@
-import type { Verdict } from '~~/core/brief/verdict';
+import type { BriefOffers, Verdict } from '~~/core/brief/verdict';
+import { counted } from './states';
 
 /** What a brief says back, as sentences. */
 const SAID: Record<Verdict['code'], (parameters: Verdict['parameters']) => string> = {
@@ -25,3 +26,15 @@ const SAID: Record<Verdict['code'], (parameters: Verdict['parameters']) => strin
 
 /** A verdict as a sentence. */
 export const verdictWords = ({ code, parameters }: Verdict): string => SAID[code](parameters);
+
+/** What a draft would have, in words; none where it would have nothing. */
+export function makesWords(makes: BriefOffers['makes']): string {
+  if (!makes || makes.lessons === 0) return '';
+  const each = Math.round(makes.words / makes.lessons / 10) * 10;
+  const [modules, lessons] = [
+    counted(makes.modules, ['module', 'modules']),
+    counted(makes.lessons, ['lesson', 'lessons']),
+  ];
+  const [checks, minutes] = [counted(makes.checks, ['check', 'checks']), counted(makes.minutes, ['minute', 'minutes'])];
+  return `A draft has ${modules} and ${lessons} of about ${each} words, some ${checks}, ${minutes}.`;
+}

@@ -20,6 +20,8 @@ interface Topic {
   /** Claims of a kind for every hundred words. */
   dense: (kind: Claim['kind']) => number;
   emergency: boolean;
+  /** Units that are a question with its answer. */
+  asks: number;
   /** It gives more reasons than rules. */
   tellsWhy: boolean;
 }
@@ -29,7 +31,7 @@ interface Topic {
  * moment that its title tells.
  */
 const SUITS: Record<PlanLessonKey, (topic: Topic) => number> = {
-  why: ({ moment, tellsWhy }) => (moment === 'before' ? 1 : 0) + (tellsWhy ? 1 : 0),
+  why: ({ moment, tellsWhy }) => (moment === 'before' ? 1.6 : 0) + (tellsWhy ? 1 : 0),
   words: ({ share, dense }) => share('terms') * 2 + dense('definition') * 2,
   before: ({ moment, kind }) => (moment === 'before' && kind === 'procedure' ? 1.5 : 0),
   steps: ({ kind, share }) => (kind === 'procedure' ? 1.2 : kind === 'idea' ? 0.2 : 0.6) + share('procedure'),
@@ -40,11 +42,12 @@ const SUITS: Record<PlanLessonKey, (topic: Topic) => number> = {
   cases: ({ share, dense }) => share('case') * 3 + dense('example'),
   signs: ({ share, dense }) => share('warning') + dense('warning'),
   options: ({ kind, share }) => (kind === 'comparison' ? 1.2 : 0) + share('table'),
-  parts: ({ kind, moment }) => (kind === 'idea' ? 1 : 0) + (moment === 'before' ? 0.4 : 0),
+  parts: ({ kind, moment }) => (kind === 'idea' ? 1 : 0) + (moment === 'before' ? 1 : 0),
   forwhom: ({ dense }) => dense('role') * 2,
-  questions: ({ share }) => share('question') * 3,
+  // A heading that asks ("How bad is it?") is no page of questions.
+  questions: ({ share, asks }) => (asks > 1 ? share('question') * 3 : 0),
   opening: ({ kind }) => (kind === 'procedure' ? 0.8 : 0),
-  answering: ({ kind, share }) => (kind === 'decision' ? 0.8 : 0) + share('question'),
+  answering: ({ kind, asks }) => (kind === 'decision' ? 0.8 : 0) + (asks > 1 ? 0.5 : 0),
   keeping: ({ moment }) => (moment === 'after' ? 0.6 : 0),
 };
 
@@ -115,6 +118,7 @@ function topicOf(lesson: ProposedLesson, matter: readonly SourceMatter[]): Topic
     moment: titledMoment(lesson.title),
     share: (kind) => units.filter((unit) => unit.kind === kind).reduce((sum, unit) => sum + unit.words, 0) / words,
     dense: (kind) => (100 * count(kind)) / Math.max(100, words),
+    asks: units.filter(({ kind }) => kind === 'question').length,
     tellsWhy: count('reason') > count('rule') + count('figure'),
     emergency: claims.some(({ text }) => speaksOfEmergency(text)),
   };

@@ -1,6 +1,6 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
 import type { BriefOffers } from '../../core/brief/verdict';
-import { moduleOffers } from '../../core/draft/module-offers';
+import { moduleOffers, type ModuleOffers } from '../../core/draft/module-offers';
 import { briefOffers, madeBy } from '../../core/draft/offers';
 import { lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course } from '../../core/course/course';
@@ -96,7 +96,17 @@ serveTasks<Tasks>({
       makes: made.of(JSON.stringify([used, brief]), () => madeBy(brief, held(), title)),
     };
   },
-  moduleOffers: ({ course, moduleId, sources }) => moduleOffers(course, moduleId, heldBy(course, sources)),
+  moduleOffers({ course, moduleId, sources }) {
+    const { id, objectives, corrections, supporting, settled } = course;
+    // What is written on its pages makes no difference.
+    const lessons = course.modules
+      .find((module) => module.id === moduleId)
+      ?.lessons.map(({ title, plannedPassages, given, objectiveIds }) => [title, plannedPassages, given, objectiveIds]);
+    return ofModules.of(
+      JSON.stringify([id, moduleId, sources, lessons, objectives, corrections, supporting, settled]),
+      () => moduleOffers(course, moduleId, heldBy(course, sources)),
+    );
+  },
   account({ course, sources }) {
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
@@ -144,6 +154,7 @@ const prepared = remembered<Prepared>({ most: 3 });
 const pinned = remembered<Course>({ most: 3 });
 const offers = remembered<BriefOffers>({ most: 8 });
 const made = remembered<BriefOffers['makes']>({ most: 8 });
+const ofModules = remembered<ModuleOffers | undefined>({ most: 16 });
 const contradictions = remembered<Contradiction[]>({ most: 8 });
 
 /** The course made ready, kept for the next lesson of the same outline. */

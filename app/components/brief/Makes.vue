@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useCourse } from '~/stores/course';
 import { useFigures } from '~/stores/figures';
+import { makesWords } from '~/words/brief';
 import { counted } from '~/words/states';
 import type { BriefOffers } from '~~/core/brief/verdict';
 
@@ -23,22 +24,23 @@ const gap = computed(() => {
         : 'the sources hold no more';
   return `${Math.abs(by)} minutes ${by > 0 ? 'more' : 'fewer'} than asked: ${why}.`;
 });
+const FILLED =
+  'That is filled first, and kept then: background goes before topics, and no topic that stays loses a rule. What is left out is named.';
 const said = computed(() => {
   const { audience, size, sourcesOnly } = desk.course!.brief;
   const { minutes: asked, questionsPerLesson: checks, checkEvery } = size;
   const now = figures.minutes;
+  const every = checkEvery ? `, about one for every ${counted(checkEvery, ['minute', 'minutes'])} of reading` : '';
   return [
-    makes && makes.lessons > 0
-      ? `A draft has ${counted(makes.modules, ['module', 'modules'])} and ${counted(makes.lessons, ['lesson', 'lessons'])} of about ${counted(Math.round(makes.words / makes.lessons / 10) * 10, ['word', 'words'])}, some ${counted(makes.checks, ['check', 'checks'])}, ${counted(makes.minutes, ['minute', 'minutes'])}.`
-      : '',
+    makesWords(makes),
     gap.value,
     asked
-      ? `About ${asked} minutes for ${audience.who || 'the learner'}${now ? `; the course has ${now} now` : ''}. That is filled first, and kept then: background goes before topics, and no topic that stays loses a rule. What is left out is named.`
+      ? `About ${asked} minutes for ${audience.who || 'the learner'}${now ? `; the course has ${now} now` : ''}. ${FILLED}`
       : 'No length is asked: everything that the sources teach is taught.',
     audience.knows.length > 0
       ? `${audience.knows.join(', ')}: recalled in a line, not taught.`
       : 'Everything is explained: nothing is said to be known.',
-    `Up to ${counted(checks, ['check', 'checks'])} in a lesson${checkEvery ? `, about one for every ${counted(checkEvery, ['minute', 'minutes'])} of reading` : ''}; fewer where the sources give fewer good ones.`,
+    `Up to ${counted(checks, ['check', 'checks'])} in a lesson${every}; fewer where the sources give fewer good ones.`,
     sourcesOnly
       ? 'Only sentences that stand in your sources.'
       : 'Short connecting text may be added, marked as ours; it never states a fact.',

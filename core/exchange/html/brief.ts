@@ -67,16 +67,15 @@ function rowOf(name: string, said: string | readonly string[] | undefined): stri
 }
 
 function moduleRow({ title, purpose, brief = {}, lessons }: Course['modules'][number]): string {
-  const said: [string, string | undefined][] = [
-    ['', purpose],
-    ['Afterwards: ', brief.result],
-    ['Today: ', brief.wrong],
+  const { result, wrong, asked = [], actions = [] } = brief;
+  const lines = [purpose, result && `Afterwards: ${result}`, wrong && `Today: ${wrong}`];
+  const points = [...asked, ...actions];
+  const cell = [
+    ...lines.flatMap((line) => (line ? [`<p>${escape(line)}</p>`] : [])),
+    ...(points.length > 0 ? [list(points)] : []),
+    `<p class="facts">${escape(lessons.map((lesson) => lesson.title).join(' · '))}</p>`,
   ];
-  return `<tr><th scope="row">${escape(title)}</th><td>${said
-    .flatMap(([label, words]) => (words ? [`<p>${label}${escape(words)}</p>`] : []))
-    .join(
-      '',
-    )}${[...(brief.asked ?? []), ...(brief.actions ?? [])].length > 0 ? list([...(brief.asked ?? []), ...(brief.actions ?? [])]) : ''}<p class="facts">${escape(lessons.map((lesson) => lesson.title).join(' · '))}</p></td></tr>`;
+  return `<tr><th scope="row">${escape(title)}</th><td>${cell.join('')}</td></tr>`;
 }
 
 function lengthOf({ minutes, modules, lessonsPerModule, wordsPerLesson }: Course['brief']['size']): string {

@@ -30,7 +30,8 @@ export function cascadeNotes(matter: NoteMatter): Note[] {
       if (word !== undefined && !found.has(row.id)) found.set(row.id, fitsNot(earlier, row, word, now, swaps));
     }
     // Whom it is for need not be said again below.
-    const fresh = earlier.field === 'who' ? [] : newWords(earlier, now, below);
+    const proposed = [...found.values()].map(({ parameters }) => String(parameters.to)).join(' ');
+    const fresh = earlier.field === 'who' ? [] : newWords(earlier, now, below, proposed);
     if (fresh.length > 0) unserved.push(unservedNote(earlier, fresh, now));
   }
   return [...found.values(), ...unserved];
@@ -79,11 +80,11 @@ function fitsNot({ field, was }: EarlierWords, row: Below, word: string, now: st
   };
 }
 
-/** Words that came above and that nothing below has; none as long as one of them is there. */
-function newWords({ was }: EarlierWords, now: string, below: readonly Below[]): string[] {
+/** Words that came above and that nothing below has, nor is proposed to have; none as long as one of them is there. */
+function newWords({ was }: EarlierWords, now: string, below: readonly Below[], proposed: string): string[] {
   if (below.length === 0) return [];
   const fresh = without(roots(now), roots(was.join(' ')));
-  const said = roots(below.map(({ title, says }) => `${title} ${says}`).join(' '));
+  const said = roots([...below.map(({ title, says }) => `${title} ${says}`), proposed].join(' '));
   return without(fresh, said).size === fresh.size ? wordsOf(now).filter((word) => has(fresh, word)) : [];
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Course } from '../../../core/course/course';
+import { keepRefused } from '../../../core/course/conflicts';
 import { keepEarlier } from '../../../core/course/earlier';
 import { applyAll, type Operation } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
@@ -94,8 +95,12 @@ describe('a change above', () => {
     expect(of(next, 'fits-no-longer').map(({ about, parameters }) => [about, parameters.to])).toEqual([
       [parcels.id, 'Taking letters in: Say when a porter refuses a letter'],
     ]);
-    expect(of(next, 'above-unserved').map(noteSentence)).toEqual([
-      'The module’s purpose says “letter” now; nothing below does.',
+    // What is proposed would say it.
+    expect(of(next, 'above-unserved')).toEqual([]);
+    const wider = typed(room, purpose(room, 0, 'A porter takes in every parcel and weighs it'));
+    expect(of(wider, 'fits-no-longer')).toEqual([]);
+    expect(of(wider, 'above-unserved').map(noteSentence)).toEqual([
+      'The module’s purpose says “weighs” now; nothing below does.',
     ]);
   });
 
@@ -111,6 +116,12 @@ describe('a change above', () => {
     expect(keepEarlier(half, [{ ...promise(half, 'Clerks take'), was: begun } as Operation])).toEqual([]);
     const back = typed(whole, promise(whole, begun.promise));
     expect(of(back, 'fits-no-longer')).toEqual([]);
+  });
+
+  it('loses nothing where two reword at once: what stands there stands, and no text is laid beside', () => {
+    const next = typed(room, promise(room, 'Clerks take parcels in and hand keys out'));
+    const [late] = keepEarlier(room, [purpose(room, 1, 'Lend keys')]);
+    expect(keepRefused(next, [{ id: anId('late'), operation: late }], { at: 1, by: 'Ines' })).toEqual([]);
   });
 
   it('says nothing of a first wording, nor of a module that is gone', () => {

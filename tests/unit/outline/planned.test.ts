@@ -52,6 +52,7 @@ describe('the sources ordered by a course plan', () => {
     expect(validateCourse(course)).toEqual([]);
     const [about, doing, trouble] = titles(course);
     expect(about).toEqual(expect.arrayContaining([expect.stringMatching(/^Purpose/), 'Words']));
+    expect(about[0]).toMatch(/^Purpose/);
     expect(doing).toEqual(expect.arrayContaining(['Before you begin', 'Taking in a parcel', 'Badges']));
     expect(trouble).toEqual(expect.arrayContaining([expect.stringMatching(/^Lost keys/), 'Questions people ask']));
     const blank = allLessons(course).find(({ title }) => title === 'Before you begin')!;

@@ -5,7 +5,6 @@ import type { SaidCounts } from '~~/core/course/left-out';
 import { kindWords } from '~~/core/course/left-out-words';
 import { BRIEF_STARTS, startedFrom, type BriefStart } from '~~/core/brief/starts';
 import { briefVerdicts, type Verdict } from '~~/core/brief/verdict';
-import type { Brief } from '~~/core/course/course';
 import { directionOf } from '~~/core/course/course';
 import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
@@ -19,27 +18,7 @@ const LANGUAGES = [
   { value: 'fr', label: 'French' },
   { value: 'es', label: 'Spanish' },
 ];
-const brief = computed(() => desk.course!.brief);
-
-/**
- * Sets a part of the brief. `was`, in the form of the part, is what it was when typing began; without it, what it is.
- */
-function set(field: string, change: Partial<Brief>, was: Partial<Brief> = {}, group?: string) {
-  const plain = (value: Brief) => JSON.parse(JSON.stringify(value)) as Brief;
-  return desk.type(
-    `brief: ${field}`,
-    [
-      {
-        type: 'set',
-        id: desk.course!.id,
-        field: 'brief',
-        value: plain({ ...brief.value, ...change }),
-        was: plain({ ...brief.value, ...was }),
-      },
-    ],
-    group,
-  );
-}
+const { brief, set } = useBrief();
 const rename = (title: string, was: string, group: string) =>
   desk.type('title', [{ type: 'set', id: desk.course!.id, field: 'title', value: title, was }], group);
 const lines = (text: string, cut: RegExp) =>
@@ -65,34 +44,6 @@ function also(key: (typeof AUDIENCE)[number]['key'], words: string) {
   return { audience: next };
 }
 const outcomes = (words: string) => ({ outcomes: lines(words, /\n/) });
-type SizeKey = 'minutes' | 'questionsPerLesson' | 'modules' | 'lessonsPerModule' | 'wordsPerLesson' | 'checkEvery';
-const MOST = {
-  minutes: 100_000,
-  questionsPerLesson: 50,
-  modules: 1000,
-  lessonsPerModule: 1000,
-  wordsPerLesson: 5000,
-  checkEvery: 1000,
-};
-/** Minutes may be parts of one, counts may not. */
-const LEAST: Partial<Record<SizeKey, number>> = { questionsPerLesson: 0, wordsPerLesson: 40, checkEvery: 0.5 };
-function sized(key: SizeKey, value: string): Partial<Brief> | undefined {
-  const number = Number(value);
-  const next = { ...brief.value.size };
-  if (value.trim() === '') {
-    if (key === 'questionsPerLesson') return undefined;
-    delete next[key];
-  } else if (!Number.isFinite(number)) return undefined;
-  else {
-    const whole = key === 'minutes' || key === 'checkEvery' ? number : Math.round(number);
-    next[key] = Math.min(MOST[key], Math.max(LEAST[key] ?? 1, whole));
-  }
-  return { size: next };
-}
-function size(key: SizeKey, value: string, was: string, group: string) {
-  const change = sized(key, value);
-  return !change || set('size', change, sized(key, was) ?? {}, group);
-}
 function language(value: string) {
   const before = desk.course!;
   desk.change('language', [
@@ -227,14 +178,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
           </div>
           <label for="b-minutes">How long</label>
           <div class="row">
-            <FieldInPlace
-              id="b-minutes"
-              inputmode="numeric"
-              :value="String(brief.size.minutes ?? '')"
-              :save="(words, was, group) => size('minutes', words, was, group)"
-              boxed
-              class="short"
-            /><span>minutes</span
+            <BriefCount id="b-minutes" of="minutes" /><span>minutes</span
             ><UDropdownMenu v-if="desk.mayEdit" :items="starts"
               ><button type="button" class="link small">Start from a use</button></UDropdownMenu
             >
@@ -242,57 +186,18 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
           <BriefSays :verdicts="of('minutes')" />
           <label for="b-questions">Checks</label>
           <div class="row">
-            <FieldInPlace
-              id="b-questions"
-              inputmode="numeric"
-              :value="String(brief.size.questionsPerLesson)"
-              :save="(words, was, group) => size('questionsPerLesson', words, was, group)"
-              boxed
-              required
-              class="short"
-            /><span>in a lesson at most, one for every</span
-            ><FieldInPlace
-              id="b-every"
-              inputmode="decimal"
-              :value="String(brief.size.checkEvery ?? '')"
-              :save="(words, was, group) => size('checkEvery', words, was, group)"
-              boxed
-              class="short"
-              placeholder="any"
-              aria-label="Minutes of reading for one check"
-            /><span>minutes</span>
+            <BriefCount id="b-questions" of="questionsPerLesson" required /><span
+              >in a lesson at most, one for every</span
+            ><BriefCount id="b-every" of="checkEvery" aria-label="Minutes of reading for one check" /><span
+              >minutes</span
+            >
           </div>
           <label for="b-modules">Fixed counts</label>
           <div class="row">
-            <FieldInPlace
-              id="b-modules"
-              inputmode="numeric"
-              :value="String(brief.size.modules ?? '')"
-              :save="(words, was, group) => size('modules', words, was, group)"
-              boxed
-              class="short"
-              placeholder="any"
-            /><span>modules of</span
-            ><FieldInPlace
-              id="b-lessons"
-              inputmode="numeric"
-              :value="String(brief.size.lessonsPerModule ?? '')"
-              :save="(words, was, group) => size('lessonsPerModule', words, was, group)"
-              boxed
-              class="short"
-              placeholder="any"
-              aria-label="Lessons in a module at most"
-            /><span>lessons at most, of about</span
-            ><FieldInPlace
-              id="b-words"
-              inputmode="numeric"
-              :value="String(brief.size.wordsPerLesson ?? '')"
-              :save="(words, was, group) => size('wordsPerLesson', words, was, group)"
-              boxed
-              class="short"
-              placeholder="any"
-              aria-label="Words in a lesson"
-            /><span>words</span>
+            <BriefCount id="b-modules" of="modules" /><span>modules of</span
+            ><BriefCount id="b-lessons" of="lessonsPerModule" aria-label="Lessons in a module at most" /><span
+              >lessons at most, of about</span
+            ><BriefCount id="b-words" of="wordsPerLesson" aria-label="Words in a lesson" /><span>words</span>
           </div>
           <label for="b-language">Language</label
           ><USelect
@@ -393,9 +298,6 @@ label,
 }
 .row span {
   white-space: nowrap;
-}
-.short {
-  width: 84px;
 }
 .actors {
   display: flex;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waitingForAnswers } from '~~/core/course/waiting';
 import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { useStale } from '~/stores/stale';
@@ -17,7 +18,11 @@ const chosen = ref<string[]>([]);
 const search = ref('');
 /** As the course goes, unless a column is asked for. */
 const sorting = ref<{ id: string; desc: boolean }[]>([]);
-const blank = computed(() => desk.lessons.filter((lesson) => lesson.blocks.length === 0).map((lesson) => lesson.id));
+/** Those that ask their author something first. */
+const asking = computed(() => waitingForAnswers(desk.course!));
+const blank = computed(() =>
+  desk.lessons.filter(({ id, blocks }) => blocks.length === 0 && !asking.value.has(id)).map((lesson) => lesson.id),
+);
 const next = computed(() =>
   (chosen.value.length > 0
     ? desk.lessons.map((lesson) => lesson.id).filter((id) => chosen.value.includes(id))
@@ -71,7 +76,15 @@ useActions([
   <div class="lessons">
     <div class="head">
       <h1>Lessons</h1>
-      <span class="small quiet">{{ blank.length ? `${blank.length} blank` : 'every lesson has text' }}</span>
+      <span class="small quiet"
+        >{{ blank.length ? `${blank.length} blank` : asking.size ? '' : 'every lesson has text'
+        }}<template v-if="asking.size"
+          >{{ blank.length ? ', ' : ''
+          }}<NuxtLink class="link" :to="`/course/${desk.course!.id}/sources/interview`">{{
+            asking.size === 1 ? '1 waits for your answers' : `${asking.size} wait for your answers`
+          }}</NuxtLink></template
+        ></span
+      >
       <div class="end">
         <UButton v-if="desk.mayEdit && next.length && (chosen.length || jobs.running.length === 0)" @click="draft">{{
           chosen.length
