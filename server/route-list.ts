@@ -27,6 +27,7 @@ export interface Routes {
   'GET /api/courses/:course/figures': typeof import('./api/courses/[course]/figures.get').default;
   'GET /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.get').default;
   'GET /api/courses/:course/learners': typeof import('./api/courses/[course]/learners.get').default;
+  'GET /api/courses/:course/lessons/:lesson/points': typeof import('./api/courses/[course]/lessons/[lesson]/points.get').default;
   'GET /api/courses/:course/lessons/:lesson/unused': typeof import('./api/courses/[course]/lessons/[lesson]/unused.get').default;
   'GET /api/courses/:course/links': typeof import('./api/courses/[course]/links.get').default;
   'GET /api/courses/:course/media/:hash': typeof import('./api/courses/[course]/media/[hash].get').default;
@@ -135,6 +136,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/figures': 'reader',
   'GET /api/courses/:course/jobs': 'reader',
   'GET /api/courses/:course/learners': 'author',
+  'GET /api/courses/:course/lessons/:lesson/points': 'reader',
   'GET /api/courses/:course/lessons/:lesson/unused': 'reader',
   'GET /api/courses/:course/links': 'author',
   'GET /api/courses/:course/media/:hash': 'reader',

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { assemble } from '../core/source/assemble';
 import type { ReadBlock } from '../core/source/blocks';
 import type { Source } from '../core/source/source';
-import { emptyCourse, type Brief, type Course, type Lesson, type Module } from '../core/course/course';
+import { emptyCourse, type Brief, type Course, type Lesson, type Module, type Point } from '../core/course/course';
 import { idFrom } from '../core/document/id';
 import { plainRun } from '../core/document/rich-text';
 import type { Block } from '../core/blocks/forms';
@@ -50,6 +50,10 @@ export function aLesson(
     plannedPassages: [],
     blocks,
   };
+}
+
+export function aPoint(name: string, passages: string[] = []): Point {
+  return { id: anId(name), text: name, does: 'explain', passages };
 }
 
 export function aModule(name: string, lessons: Lesson[] = [aLesson(`${name} one`), aLesson(`${name} two`)]): Module {

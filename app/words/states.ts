@@ -1,4 +1,4 @@
-import type { LessonKind, LessonState } from '~~/core/course/course';
+import type { LessonKind, LessonState, PointDoes } from '~~/core/course/course';
 
 /** Lesson states in the order of the work, with their words. */
 export const STATES: { state: LessonState; label: string }[] = [
@@ -21,6 +21,14 @@ export const LESSON_KIND_WORDS: Record<LessonKind, { label: string; says: string
   comparison: { label: 'Comparison', says: 'tells things apart', icon: 'i-lucide-scale' },
   practice: { label: 'Practice', says: 'lets the learner do it', icon: 'i-lucide-pencil-ruler' },
   orientation: { label: 'Orientation', says: 'says where one is and what comes', icon: 'i-lucide-compass' },
+};
+
+/** What is done at a point of a lesson, in words; what it says where its passages have nothing for that. */
+export const POINT_WORDS: Record<PointDoes, { label: string; says: string; lacks: string }> = {
+  explain: { label: 'explain', says: 'says how it is', lacks: '' },
+  show: { label: 'show', says: 'steps, a table or an example', lacks: 'no steps, table or example to show' },
+  weigh: { label: 'weigh', says: 'cases held against each other', lacks: 'no cases to weigh' },
+  try: { label: 'try', says: 'a check right behind it', lacks: 'no question found for it yet' },
 };
 
 /** Kinds of claims in words, one and several. */

@@ -100,11 +100,14 @@ function lessonChange(
   return { id: lesson.id, title: lesson.title, kind, moved, words, checks, order, ...(state && { state }) };
 }
 
-/** The words of each part of a page, and of its objectives. */
+/** The words of a lesson's points and of each part of its page. */
 function partWords(lesson: Lesson | undefined): [string, string][] {
-  return (lesson?.blocks ?? [])
-    .filter((block) => checkIn(block) === undefined)
-    .map((block) => [block.id, plainText(block)]);
+  return [
+    ...(lesson?.points ?? []).map(({ id, text }): [string, string] => [id, text]),
+    ...(lesson?.blocks ?? [])
+      .filter((block) => checkIn(block) === undefined)
+      .map((block): [string, string] => [block.id, plainText(block)]),
+  ];
 }
 
 function placedWords(lesson: Lesson | undefined, course: Course): [string, string][] {

@@ -45,6 +45,8 @@ const WORDLESS = new Set([
   'plannedPassages',
   'minutesFixed',
   'lessonKind',
+  'does',
+  'passages',
   'key',
   'evidence',
   'direction',

@@ -68,6 +68,19 @@ export interface GlossaryEntry {
 export const LESSON_KINDS = ['idea', 'procedure', 'decision', 'comparison', 'practice', 'orientation'] as const;
 export type LessonKind = (typeof LESSON_KINDS)[number];
 
+/** What a lesson does at one of its points: explains it, shows it, weighs cases, or lets the learner try. */
+export const POINT_DOES = ['explain', 'show', 'weigh', 'try'] as const;
+export type PointDoes = (typeof POINT_DOES)[number];
+
+/** A point of a lesson, agreed before its text is drafted: what it says, what is done there, and from which passages. */
+export interface Point {
+  id: string;
+  text: string;
+  does: PointDoes;
+  /** In teaching order; none where the sources say nothing of it yet. */
+  passages: string[];
+}
+
 export type LessonState = 'blank' | 'drafted' | 'in-work' | 'for-review' | 'approved';
 
 export interface Lesson {
@@ -84,6 +97,8 @@ export interface Lesson {
   plannedPassages: string[];
   /** What the author gave it: used as given, whatever the size; absent when there is nothing. */
   given?: string[];
+  /** What it says, point by point, in order; absent where nobody asked for that. */
+  points?: Point[];
   blocks: Block[];
 }
 
@@ -151,7 +166,7 @@ export interface Answer {
   lesson?: string;
 }
 
-export type NodeKind = 'module' | 'lesson' | 'block' | 'check' | 'objective' | 'term' | 'take' | 'answer';
+export type NodeKind = 'module' | 'lesson' | 'block' | 'check' | 'objective' | 'term' | 'take' | 'answer' | 'point';
 
 /** A deleted node, with the place it had. */
 export interface BinEntry {
@@ -161,7 +176,7 @@ export interface BinEntry {
   node: CourseNode;
 }
 
-export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take | Answer;
+export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take | Answer | Point;
 
 /** How the author settled a contradiction between sources: which side holds, or both, each in its own case. */
 export interface Settlement {

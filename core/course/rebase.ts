@@ -32,19 +32,14 @@ export function followReworded(course: Course, reworded: readonly Reworded[]): O
       ...OWN_CHECK_FIELDS.flatMap((field) => set(each.id, field, (each as unknown as Record<string, unknown>)[field])),
     ]),
     ...allLessons(course).flatMap((lesson) => {
-      const planned = lesson.plannedPassages.map((id) => byId.get(id)?.afterId ?? id);
+      const follow = (id: string, field: string, was: readonly string[]): Operation[] => {
+        const value = was.map((each) => byId.get(each)?.afterId ?? each);
+        return sameData(value, was) ? [] : [{ type: 'set', id, field, value, was }];
+      };
       return [
-        ...(sameData(planned, lesson.plannedPassages)
-          ? []
-          : [
-              {
-                type: 'set' as const,
-                id: lesson.id,
-                field: 'plannedPassages',
-                value: planned,
-                was: lesson.plannedPassages,
-              },
-            ]),
+        ...follow(lesson.id, 'plannedPassages', lesson.plannedPassages),
+        ...(lesson.given ? follow(lesson.id, 'given', lesson.given) : []),
+        ...(lesson.points ?? []).flatMap((point) => follow(point.id, 'passages', point.passages)),
         ...lesson.blocks.flatMap((block) => [
           ...set(block.id, 'body', block.body),
           ...(block.evidence ? set(block.id, 'evidence', block.evidence) : []),

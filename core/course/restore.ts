@@ -10,7 +10,7 @@ import {
 } from './course';
 import type { Check } from '../checks/forms';
 import type { Operation } from './operations';
-import { nodesOf } from './tree';
+import { nodesIn, nodesOf } from './tree';
 
 /**
  * What lies in the bin put back where it was; where its place is gone, at the end of what is nearest. Questions and
@@ -61,9 +61,9 @@ function placeOf(
       : after === null && first
         ? null
         : (children.at(-1)?.id ?? null);
-  if (kind === 'block') {
+  if (kind === 'block' || kind === 'point') {
     const home = allLessons(course).find((each) => each.id === parent);
-    return home && { parent: home.id, after: behind(home.blocks, true) };
+    return home && { parent: home.id, after: behind(nodesIn(home, kind), true) };
   }
   if (kind === 'lesson') {
     const home = course.modules.find((each) => each.id === parent) ?? course.modules.at(-1);

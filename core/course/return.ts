@@ -21,6 +21,7 @@ export function operationsTo(now: Course, then: Course): Operation[] {
     ...allLessons(then).flatMap((lesson) =>
       pageOperations(lesson.id, allLessons(now).find((each) => each.id === lesson.id)?.blocks ?? [], lesson.blocks),
     ),
+    ...pointsTo(now, then),
     ...now.modules.flatMap((module): Operation[] =>
       leaving.has(module.id)
         ? [{ type: 'remove', id: module.id }]
@@ -65,12 +66,37 @@ function modulesTo(now: Course, then: Course): Operation[] {
                 kind: 'lesson',
                 parent: module.id,
                 after: before,
-                node: { ...lesson, blocks: [] } satisfies Lesson,
+                node: withoutParts(lesson),
               },
             ];
       }),
     ];
   });
+}
+
+/** The points of lessons, which may have come from one lesson into another by splitting or joining. */
+function pointsTo(now: Course, then: Course): Operation[] {
+  const old = new Map(allLessons(now).flatMap(({ points = [] }) => points.map((point) => [point.id, point] as const)));
+  const wanted = allLessons(then).flatMap(({ id, points = [] }) =>
+    points.map((point, at) => ({ point, parent: id, after: points[at - 1]?.id ?? null })),
+  );
+  const kept = new Set(wanted.map(({ point }) => point.id));
+  return [
+    ...wanted.flatMap(({ point, parent, after }): Operation[] => {
+      const own = old.get(point.id);
+      return own
+        ? [{ type: 'move', id: point.id, parent, after }, ...fieldsTo('point', point.id, own, point)]
+        : [{ type: 'insert', kind: 'point', parent, after, node: point }];
+    }),
+    ...[...old.keys()].filter((id) => !kept.has(id)).map((id): Operation => ({ type: 'remove', id })),
+  ];
+}
+
+/** A lesson before its page and its points come into it. */
+function withoutParts(lesson: Lesson): Lesson {
+  const bare = { ...lesson, blocks: [] };
+  delete bare.points;
+  return bare;
 }
 
 /**

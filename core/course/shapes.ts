@@ -1,7 +1,7 @@
 import { BLOCKS, formOf, type Block, type BlockKind } from '../blocks/forms';
 import { CHECK_KINDS, checkFields, OWN_CHECK_FIELDS, type Check } from '../checks/forms';
 import { FRAME } from '../checks/check';
-import { LESSON_KINDS, type CourseNode, type NodeKind, type Take } from './course';
+import { LESSON_KINDS, POINT_DOES, type CourseNode, type NodeKind, type Take } from './course';
 import { LEFT_OUT_REASONS } from './left-out';
 import { ID_PATTERN } from '../document/id';
 import type { Problem } from '../document/problem';
@@ -67,6 +67,9 @@ const blockShape = tagged(
   ),
 );
 
+const pointFields = { text: string({ min: 1, max: 1000 }), does: oneOf(...POINT_DOES), passages: ids };
+const pointShape = object({ id, ...pointFields });
+
 const lessonShape = object(
   {
     id,
@@ -81,6 +84,7 @@ const lessonShape = object(
     minutesFixed: number({ min: 0, max: 10_000 }),
     given: list(id, { min: 1 }),
     lessonKind: oneOf(...LESSON_KINDS),
+    points: list(pointShape, { min: 1 }),
   },
 );
 
@@ -185,6 +189,7 @@ export const NODE_SHAPES: Record<NodeKind, Shape> = {
   term: termShape,
   take: takeShape,
   answer: answerShape,
+  point: pointShape,
 };
 
 /** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
@@ -237,6 +242,7 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
     name: { shape: string({ min: 1, max: 120 }), optional: true },
   },
   answer: { text: { shape: string({ max: 200_000 }) }, question: { shape: string({ min: 1, max: 1000 }) } },
+  point: Object.fromEntries(Object.entries(pointFields).map(([key, shape]) => [key, { shape }])),
 };
 
 /** What a field of a node may hold, by the kind of block or check it is; undefined where there is no such field. */
@@ -253,7 +259,7 @@ export function fieldRule(
   return Object.hasOwn(optional, field) ? { shape: optional[field], optional: true } : undefined;
 }
 
-const kindShape = oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer');
+const kindShape = oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer', 'point');
 const place = { parent: id, after: nullable(id) };
 const binShape = object({ kind: kindShape, ...place, node: anything });
 

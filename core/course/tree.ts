@@ -1,4 +1,3 @@
-import type { Block } from '../blocks/forms';
 import type { Course, CourseNode, Lesson, Module, NodeKind } from './course';
 
 /** Where each kind of node lives: the kind of its parent, and the list there. */
@@ -11,13 +10,25 @@ const HOMES: Record<NodeKind, { parent: 'course' | 'module' | 'lesson'; list: st
   term: { parent: 'course', list: 'glossary' },
   take: { parent: 'course', list: 'takes' },
   answer: { parent: 'course', list: 'answers' },
+  point: { parent: 'lesson', list: 'points' },
 };
 
-/** Lists that an empty course does not have. */
-const OPTIONAL = new Set(['answers']);
+/** The kinds of nodes that lie in a lesson. */
+const IN_LESSONS = (Object.keys(HOMES) as NodeKind[]).filter((kind) => HOMES[kind].parent === 'lesson');
 
-const courseList = (course: Course, list: string): CourseNode[] =>
-  (course[list as 'checks'] as CourseNode[] | undefined) ?? [];
+/** Lists that are not there when nothing is in them. */
+const OPTIONAL = new Set(['answers', 'points']);
+
+const listOf = (holder: Course | Lesson, list: string): CourseNode[] =>
+  (holder as unknown as Record<string, CourseNode[] | undefined>)[list] ?? [];
+
+/** A course or a lesson with one of its lists changed. */
+function withList<Holder extends Course | Lesson>(holder: Holder, list: string, nodes: CourseNode[]): Holder {
+  if (nodes.length > 0 || !OPTIONAL.has(list)) return { ...holder, [list]: nodes };
+  const without = { ...holder } as Record<string, unknown>;
+  delete without[list];
+  return without as unknown as Holder;
+}
 
 /** A node with where it stands. */
 export interface Found {
@@ -32,16 +43,18 @@ export interface Found {
 export function findNode(course: Course, id: string): Found | undefined {
   for (const [kind, { parent, list }] of Object.entries(HOMES) as [NodeKind, (typeof HOMES)[NodeKind]][]) {
     if (parent === 'course') {
-      const found = within(courseList(course, list), id, kind, course.id);
+      const found = within(listOf(course, list), id, kind, course.id);
       if (found) return found;
     }
   }
   for (const module of course.modules) {
     const lesson = within(module.lessons, id, 'lesson', module.id);
     if (lesson) return lesson;
-    for (const { id: lessonId, blocks } of module.lessons) {
-      const block = within(blocks, id, 'block', lessonId);
-      if (block) return block;
+    for (const each of module.lessons) {
+      for (const kind of IN_LESSONS) {
+        const found = within(listOf(each, HOMES[kind].list), id, kind, each.id);
+        if (found) return found;
+      }
     }
   }
   return undefined;
@@ -64,12 +77,8 @@ export function withChildren(
 ): Course | undefined {
   const home = HOMES[kind];
   if (home.parent === 'course') {
-    const changed = parent === course.id ? change(courseList(course, home.list)) : undefined;
-    if (!changed || changed.length > 0 || !OPTIONAL.has(home.list))
-      return changed && { ...course, [home.list]: changed };
-    const without = { ...course };
-    delete without[home.list as 'answers'];
-    return without;
+    const changed = parent === course.id ? change(listOf(course, home.list)) : undefined;
+    return changed && withList(course, home.list, changed);
   }
   const modules = [...course.modules];
   for (const [at, module] of modules.entries()) {
@@ -80,12 +89,14 @@ export function withChildren(
     }
     const index = home.parent === 'lesson' ? module.lessons.findIndex((lesson) => lesson.id === parent) : -1;
     if (index >= 0) {
-      const blocks = change(module.lessons[index].blocks) as Block[] | undefined;
+      const nodes = change(listOf(module.lessons[index], home.list));
       modules[at] = {
         ...module,
-        lessons: module.lessons.map((lesson, place) => (place === index && blocks ? { ...lesson, blocks } : lesson)),
+        lessons: module.lessons.map((lesson, place) =>
+          place === index && nodes ? withList(lesson, home.list, nodes) : lesson,
+        ),
       };
-      return blocks && { ...course, modules };
+      return nodes && { ...course, modules };
     }
   }
   return undefined;
@@ -94,7 +105,11 @@ export function withChildren(
 /** Ids of a node and of all that lies in it. */
 export function idsWithin(kind: NodeKind, node: CourseNode): string[] {
   if (kind === 'module') return [node.id, ...(node as Module).lessons.flatMap((lesson) => idsWithin('lesson', lesson))];
-  if (kind === 'lesson') return [node.id, ...(node as Lesson).blocks.map((block) => block.id)];
+  if (kind === 'lesson')
+    return [
+      node.id,
+      ...IN_LESSONS.flatMap((each) => listOf(node as Lesson, HOMES[each].list).map((inside) => inside.id)),
+    ];
   return [node.id];
 }
 
@@ -102,16 +117,24 @@ export function idsWithin(kind: NodeKind, node: CourseNode): string[] {
 export function hasAnyId(course: Course, ids: ReadonlySet<string>): boolean {
   if (ids.has(course.id)) return true;
   for (const { parent, list } of Object.values(HOMES)) {
-    if (parent === 'course' && courseList(course, list).some((node) => ids.has(node.id))) return true;
+    if (parent === 'course' && listOf(course, list).some((node) => ids.has(node.id))) return true;
   }
   return course.modules.some((module) =>
-    module.lessons.some((lesson) => ids.has(lesson.id) || lesson.blocks.some((block) => ids.has(block.id))),
+    module.lessons.some(
+      (lesson) =>
+        ids.has(lesson.id) ||
+        IN_LESSONS.some((kind) => listOf(lesson, HOMES[kind].list).some((inside) => ids.has(inside.id))),
+    ),
   );
 }
 
+/** The nodes of a kind that lies in a lesson. */
+export const nodesIn = (lesson: Lesson, kind: NodeKind): readonly CourseNode[] =>
+  HOMES[kind].parent === 'lesson' ? listOf(lesson, HOMES[kind].list) : [];
+
 /** The nodes of a kind that lies directly in the course. */
 export function nodesOf(course: Course, kind: NodeKind): readonly CourseNode[] {
-  return HOMES[kind].parent === 'course' ? courseList(course, HOMES[kind].list) : [];
+  return HOMES[kind].parent === 'course' ? listOf(course, HOMES[kind].list) : [];
 }
 
 /** Every id of a course, its own first; those in the bin apart. */
@@ -119,7 +142,7 @@ export function allIds(course: Course): string[] {
   return [
     course.id,
     ...(Object.entries(HOMES) as [NodeKind, (typeof HOMES)[NodeKind]][]).flatMap(([kind, home]) =>
-      home.parent === 'course' ? courseList(course, home.list).flatMap((node) => idsWithin(kind, node)) : [],
+      home.parent === 'course' ? listOf(course, home.list).flatMap((node) => idsWithin(kind, node)) : [],
     ),
   ];
 }

@@ -4,14 +4,13 @@ import { isHarmless } from '../course/left-out-words';
 import { fail } from '../document/problem';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
-import type { OutlineProposal, Scope } from '../outline';
+import type { OutlineProposal } from '../outline';
 import { lessonsOf } from '../outline/proposal';
-import type { ScopeSection } from '../outline/scope';
 import { lessonObjectives } from '../outline/objectives';
 import { usesOf } from '../course/uses';
-import type { Section } from '../source/source';
 import { contextFor, draftContext, type DraftContext } from './context';
 import { draftLesson, type DraftedLesson } from './lesson';
+import { scopeOf } from './lesson-scope';
 import { leftOutOf } from './left-out';
 import { planCourse, type CoursePlan } from './plan';
 
@@ -19,65 +18,6 @@ import { planCourse, type CoursePlan } from './plan';
 const MOST_FOUND = 14;
 /** A passage that scores below this share of the best one is about something else. */
 const CLOSE_ENOUGH = 0.35;
-
-/**
- * The matter of a lesson as it stands in the course: its planned passages in teaching order, widened to whole units,
- * and what the author gave it, behind what it stands with in its source. `elsewhere`: passages that other lessons plan.
- */
-export function scopeOf(
-  { title, plannedPassages, given = [] }: Pick<Lesson, 'title' | 'plannedPassages' | 'given'>,
-  { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>,
-  elsewhere: ReadonlySet<string> = new Set(),
-): Scope {
-  const order: string[] = [];
-  const taken = new Set<string>();
-  const take = (id: string) => {
-    if (taken.has(id) || !matter.of(id)) return;
-    taken.add(id);
-    order.push(id);
-  };
-  for (const id of plannedPassages) {
-    const unit = matter.of(id) && matter.unitOf(id);
-    for (const own of unit?.passages ?? []) if (own === id || (!unit.noise && !elsewhere.has(own))) take(own);
-  }
-  const place = placeIn(knowledge);
-  for (const id of given) {
-    const own = place.get(id);
-    if (taken.has(id) || !own) continue;
-    taken.add(id);
-    const before = order.reduce(
-      (last, other, at) => (place.get(other)!.section === own.section && place.get(other)!.at < own.at ? at : last),
-      -1,
-    );
-    order.splice(before < 0 ? order.length : before + 1, 0, id);
-  }
-  const sections: ScopeSection[] = [];
-  for (const id of order) {
-    const { section, path } = place.get(id)!;
-    if (sections.at(-1)?.id === section.id) sections.at(-1)!.passages.push(id);
-    else sections.push({ id: section.id, title: section.title, path, passages: [id] });
-  }
-  return {
-    title,
-    sourceId: order.length > 0 ? matter.of(order[0]).source.id : (knowledge[0]?.source.id ?? ''),
-    sections,
-    words: 0,
-    weight: 1,
-  };
-}
-
-/** Where each passage stands: its section with the titles above, and its place in the source. */
-function placeIn(knowledge: readonly Knowledge[]): Map<string, { section: Section; path: string[]; at: number }> {
-  const places = new Map<string, { section: Section; path: string[]; at: number }>();
-  for (const { source } of knowledge) {
-    const visit = (section: Section, path: string[]): void => {
-      for (const id of section.passages) places.set(id, { section, path, at: places.size });
-      for (const child of section.sections) visit(child, [...path, section.title]);
-    };
-    visit(source.root, []);
-  }
-  return places;
-}
 
 /** Passages that pages stand on and no lesson plans, by lesson: the author pulled them in. */
 function pulledInto(course: Course): Map<string, string[]> {
@@ -125,6 +65,7 @@ export function proposalOf(course: Course, context: Pick<DraftContext, 'knowledg
           otherTitles: [],
           ...(lesson.minutesFixed !== undefined && { pinned: lesson.minutesFixed }),
           ...(given.length > 0 && { given }),
+          ...(lesson.points && { points: lesson.points }),
           scope: scopeOf(
             { title, plannedPassages, given },
             context,
@@ -165,7 +106,7 @@ export function unusedFor(
     knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []),
   );
   const stems = knowledge[0]?.pack.stems(lesson.title) ?? [];
-  return ranked([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
+  return rankedPassages([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
 }
 
 function fittingPassages(
@@ -173,7 +114,7 @@ function fittingPassages(
   { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>,
   used: ReadonlySet<string>,
 ): string[] {
-  const found = ranked(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used).filter(
+  const found = rankedPassages(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used).filter(
     (each) => !matter.unitOf(each.id).noise,
   );
   return found
@@ -182,7 +123,12 @@ function fittingPassages(
     .map((each) => each.id);
 }
 
-function ranked(stems: readonly string[], knowledge: readonly Knowledge[], used: ReadonlySet<string>): UnusedPassage[] {
+/** Passages by how well they fit some stems (BM25), best first; `used` ones are none. */
+export function rankedPassages(
+  stems: readonly string[],
+  knowledge: readonly Knowledge[],
+  used: ReadonlySet<string>,
+): UnusedPassage[] {
   const passages = knowledge.flatMap((each) =>
     each.source.passages
       .filter((passage) => !used.has(passage.id) && passage.kind !== 'code' && passage.kind !== 'footnote')
@@ -256,6 +202,7 @@ export function preparedFor(course: Course): string {
         lesson.minutesFixed,
         lesson.plannedPassages,
         givenTo(lesson, pulled),
+        lesson.points,
       ]),
     ]),
   ]);
@@ -288,7 +235,7 @@ export function draftLessonOf(course: Course, lessonId: string, { plan, context 
 
 /** The lesson that plans what fits another's title best. */
 function holderOf({ id, title }: Lesson, course: Course, { knowledge }: DraftContext): Lesson | undefined {
-  const [best] = ranked(knowledge[0]?.pack.stems(title) ?? [], knowledge, new Set());
+  const [best] = rankedPassages(knowledge[0]?.pack.stems(title) ?? [], knowledge, new Set());
   return (
     best &&
     allLessons(course).find(

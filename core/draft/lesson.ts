@@ -1,6 +1,7 @@
 import { draftQuestions } from '../check';
 import type { Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
+import type { PointDoes } from '../course/course';
 import { blankLesson } from '../course/gestures';
 import { idFrom } from '../document/id';
 import type { LessonPage } from '../course/takes';
@@ -57,8 +58,9 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
       state: 'drafted',
       plannedPassages: planned,
       ...(lesson.given?.length && { given: [...lesson.given] }),
+      ...(lesson.points?.length && { points: [...lesson.points] }),
       ...(lesson.own?.minutes !== undefined && { minutesFixed: lesson.own.minutes }),
-      blocks: withChecks(page.blocks, page.ends, spread(checks, plan.questions), plan),
+      blocks: withChecks(page.blocks, page.ends, placedOf(checks, plan), plan),
     },
     objectives,
     checks,
@@ -74,6 +76,7 @@ function blank({ lesson }: LessonPlan): DraftedLesson {
       ...(lesson.own?.kind && { lessonKind: lesson.own.kind }),
       objectiveIds: objectives.map(({ id }) => id),
       ...(lesson.own?.minutes !== undefined && { minutesFixed: lesson.own.minutes }),
+      ...(lesson.points?.length && { points: [...lesson.points] }),
     },
     objectives,
     checks: [],
@@ -106,11 +109,33 @@ function claimsIn({ parts }: LessonPlan, { matter, repeatedClaims }: DraftContex
   return [...claims.values()];
 }
 
-/** The checks to place: the best, forms taking turns, no two on one passage. */
-function spread(checks: readonly Check[], most: number): Check[] {
-  const placed: Check[] = [];
+/**
+ * The checks to place: one at each point where the learner shall try, then where cases are weighed, then the best of
+ * the rest. A point to try is its author's wish, and has its check whatever the number.
+ */
+function placedOf(checks: readonly Check[], { lesson: { points = [] }, questions }: LessonPlan): Check[] {
+  const at = (does: PointDoes, placed: readonly Check[]): Check[] =>
+    points
+      .filter((point) => point.does === does)
+      .flatMap(({ passages }) => {
+        const own = checks.filter(
+          (check) => !placed.includes(check) && check.evidence.some(({ id }) => passages.includes(id)),
+        );
+        return (
+          (does === 'weigh' ? own.find(({ drafted }) => drafted?.form === 'condition') : undefined) ?? own[0] ?? []
+        );
+      });
+  const tried = at('try', []);
+  const weighed = at('weigh', tried).slice(0, Math.max(0, questions - tried.length));
+  return spread(checks, questions, [...tried, ...weighed]);
+}
+
+/** The best checks beside those that are wished for, forms taking turns, no two on one passage. */
+function spread(checks: readonly Check[], most: number, wished: readonly Check[]): Check[] {
+  const placed: Check[] = [...wished];
   const used = new Map<string, number>();
-  const open = [...checks];
+  for (const { drafted } of wished) used.set(drafted?.form ?? '', (used.get(drafted?.form ?? '') ?? 0) + 1);
+  const open = checks.filter((check) => !wished.includes(check));
   while (placed.length < most && open.length > 0) {
     const turn = (check: Check) => used.get(check.drafted?.form ?? '') ?? 0;
     const next = open.reduce((best, check) => (turn(check) < turn(best) ? check : best));

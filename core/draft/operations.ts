@@ -18,7 +18,7 @@ export function outlineNodes(
 ): OutlineNodes {
   const objectives: Objective[] = [];
   const modules = proposal.modules.map((module): Module => {
-    const lessons = module.lessons.map(({ id, title, scope, own: said }): Lesson => {
+    const lessons = module.lessons.map(({ id, title, scope, own: said, points }): Lesson => {
       const plannedPassages = passagesOf(scope).filter((passage) => !without.has(context.matter.unitOf(passage).id));
       const own = said?.objective
         ? [ownObjective(id, said.objective)]
@@ -33,6 +33,7 @@ export function outlineNodes(
         ...(said?.kind ? { lessonKind: said.kind } : kindOf(plannedPassages, context)),
         ...(said?.minutes !== undefined && { minutesFixed: said.minutes }),
         plannedPassages,
+        ...(points?.length && { points: [...points] }),
         blocks: [],
       };
     });

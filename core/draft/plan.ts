@@ -4,6 +4,7 @@ import { passagesOf } from '../outline/scope';
 import { partsOf, type Part } from '../lesson/parts';
 import { SHOWN_FROM } from '../check';
 import type { DraftContext } from './context';
+import { byPoints } from './lesson-scope';
 import { fitted, type Sized } from './size';
 
 /** A lesson ready to be drafted: the parts of its page. */
@@ -46,9 +47,11 @@ export function planCourse(
       : Math.min(questions, Math.max(1, Math.round(minutesFor(words, 0) / checkEvery)));
   const open = proposal.modules.map((module) => ({
     ...module,
-    lessons: module.lessons.map((lesson): Sized & { lesson: ProposedLesson; parts: Part[] } => {
+    lessons: module.lessons.map((proposed): Sized & { lesson: ProposedLesson; parts: Part[] } => {
+      const lesson = { ...proposed, scope: byPoints(proposed.scope, proposed.points, context.matter) };
       const parts = partsOf(lesson.scope, context.matter);
-      const given = new Set(lesson.given ?? []);
+      // What points were agreed on is the author's: it is weighed no more.
+      const given = new Set([...(lesson.given ?? []), ...(lesson.points ?? []).flatMap(({ passages }) => passages)]);
       return {
         lesson,
         parts,

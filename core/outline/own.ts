@@ -1,9 +1,10 @@
-import type { Brief } from '../course/course';
+import type { Brief, Point } from '../course/course';
 import { idFrom } from '../document/id';
 import type { Knowledge, Term } from '../knowledge';
 import { Bm25, stemWeights } from '../language/similarity';
 import { draftOutline, type OutlineProposal, type SourceMatter } from './index';
 import { stemsOf } from './likeness';
+import { passagesAtPoints } from './own-points';
 import { naming, saidIn, saidLesson, sharesBy } from './own-words';
 import type { ProposedLesson } from './proposal';
 import type { Scope, ScopeSection } from './scope';
@@ -44,6 +45,8 @@ export function proposeOwn(
   );
   const lead = matter[0]?.knowledge;
   const stems = lead?.pack.stems ?? (() => []);
+  const saysOf = (passage: string) =>
+    (knowledgeOf.get(passage)?.sentences.get(passage) ?? []).flatMap((sentence) => sentence.stems);
   const topicOf = (name: string, sections: readonly ScopeSection[]) => {
     const all = [...stems(name), ...sections.flatMap((section) => sectionStems(section, knowledgeOf))];
     return { title: name, sections: [...sections], all, stems: new Set(all) };
@@ -147,12 +150,21 @@ export function proposeOwn(
         .map(({ lesson, index: place, sections }): ProposedLesson => {
           const scope = scopeOf(lesson.title, sections, order, knowledgeOf);
           const said = new Set(sections.flatMap((section) => sectionStems(section, knowledgeOf)));
+          const placed = passagesAtPoints(lesson.points, scope.sections, { stems, share, saysOf });
           const asked = lesson.points.filter((point) => share(new Set(stems(point)), said) < COVERED);
           return {
             id: idFrom('l', 'own', at, place, lesson.title),
             title: lesson.title,
             otherTitles: [],
             scope,
+            ...(lesson.points.length > 0 && {
+              points: lesson.points.map((text, nth): Point => ({
+                id: idFrom('i', 'own', at, place, nth, text),
+                text,
+                does: 'explain',
+                passages: placed.get(nth) ?? [],
+              })),
+            }),
             own: {
               ...(lesson.objective && { objective: lesson.objective }),
               ...(lesson.minutes !== undefined && { minutes: lesson.minutes }),

@@ -1,4 +1,4 @@
-import type { LessonKind } from '../course/course';
+import type { LessonKind, Point } from '../course/course';
 import { passagesOf, type Dropped, type Scope } from './scope';
 
 /** A lesson as the outline proposes it: its matter, not yet its text. */
@@ -12,6 +12,8 @@ export interface ProposedLesson {
   pinned?: number;
   /** Passages that the author gave it: used as given, whatever the size. */
   given?: readonly string[];
+  /** What it says, point by point, where its author settled that. */
+  points?: readonly Point[];
   /**
    * Of a lesson of the author's own outline, or of a plan: what is said of it there, and the points or questions that
    * the sources say nothing of.

@@ -3,6 +3,10 @@ import { openQuestion } from '../brief/plans';
 import { objectiveSaid } from '../course/gestures';
 import { idFrom } from '../document/id';
 
+/** What the author is asked about a point that the sources say nothing of. */
+export const pointQuestion = (point: string): string =>
+  /[?？]/.test(point) ? point : `What is there to say of “${point}”?`;
+
 /** What the author is asked about the points of their outline that the sources say nothing of: one open slot each. */
 export function openAnswers({
   id,
@@ -16,11 +20,7 @@ export function openAnswers({
   return (own?.open ?? []).map((point, at) => ({
     id: idFrom('a', id, at, point),
     topic: title,
-    question: /[?？]/.test(point)
-      ? point
-      : point === title
-        ? openQuestion(title)
-        : `What is there to say of “${point}”?`,
+    question: point === title && !/[?？]/.test(point) ? openQuestion(title) : pointQuestion(point),
     text: '',
     lesson: id,
   }));

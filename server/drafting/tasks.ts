@@ -4,6 +4,7 @@ import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
 import type { Account } from '../../core/review/account';
 import type { ModuleOffers } from '../../core/draft/module-offers';
+import type { PointOffers } from '../../core/draft/points';
 import type { UnusedPassage } from '../../core/draft/from-course';
 import type { DraftedLesson, OutlineBy } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
@@ -47,6 +48,7 @@ export interface Tasks {
     given: { course: Course; moduleId: string; sources: SourceKey[] };
     made: ModuleOffers | undefined;
   };
+  points: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: PointOffers | undefined };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   contradictions: {

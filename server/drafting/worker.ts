@@ -1,6 +1,7 @@
 // Drafting away from the server's own thread. It reads sources from the database and returns results; it never writes.
 import type { BriefOffers } from '../../core/brief/verdict';
 import { moduleOffers, type ModuleOffers } from '../../core/draft/module-offers';
+import { pointOffers } from '../../core/draft/points';
 import { briefOffers, madeBy } from '../../core/draft/offers';
 import { lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Course } from '../../core/course/course';
@@ -107,6 +108,7 @@ serveTasks<Tasks>({
       () => moduleOffers(course, moduleId, heldBy(course, sources)),
     );
   },
+  points: ({ course, lessonId, sources }) => pointOffers(course, lessonId, preparedOf(course, sources)),
   account({ course, sources }) {
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },

@@ -13,9 +13,9 @@ import {
   preparedFor,
   prepareCourse,
   proposalOf,
-  scopeOf,
   unusedFor,
 } from '../../core/draft/from-course';
+import { scopeOf } from '../../core/draft/lesson-scope';
 import { takePage } from '../../core/course/takes';
 import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';

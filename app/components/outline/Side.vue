@@ -4,18 +4,20 @@ import { useNotes } from '~/stores/notes';
 import type { Lesson, Module } from '~~/core/course/course';
 
 /**
- * Beside the outline: what the sources hold for the chosen row and no lesson uses, what was found about it, or what its
- * module is for.
+ * Beside the outline: what the sources hold for the chosen row and no lesson uses, its points, what was found about it,
+ * or what its module is for.
  */
-defineProps<{ current: string | null; lesson?: Lesson; module?: Module }>();
+const { lesson } = defineProps<{ current: string | null; lesson?: Lesson; module?: Module }>();
 defineEmits<{ show: [id: string]; word: [id: string] }>();
 const desk = useCourse();
 const notes = useNotes();
 /** Who only reads gives nothing to lessons. */
-const shown = ref<'unused' | 'notes' | 'module'>(desk.mayEdit ? 'unused' : 'notes');
+const shown = ref<'unused' | 'points' | 'notes' | 'module'>(desk.mayEdit ? 'unused' : 'notes');
 const list = ref<{ focus: () => void } | null>(null);
+const points = ref<{ focus: () => void } | null>(null);
 const faces = computed(() => [
-  ...(desk.mayEdit ? [{ value: 'unused' as const, label: 'Not used yet' }] : []),
+  ...(desk.mayEdit ? [{ value: 'unused' as const, label: 'Not used' }] : []),
+  { value: 'points' as const, label: lesson?.points ? `Points ${lesson.points.length}` : 'Points' },
   { value: 'notes' as const, label: notes.notes.length ? `Notes ${notes.notes.length}` : 'Notes' },
   { value: 'module' as const, label: 'Module' },
 ]);
@@ -24,6 +26,11 @@ defineExpose({
     shown.value = 'notes';
     await nextTick();
     list.value?.focus();
+  },
+  async showPoints() {
+    shown.value = 'points';
+    await nextTick();
+    points.value?.focus();
   },
   showModule: () => void (shown.value = 'module'),
 });
@@ -39,6 +46,14 @@ defineExpose({
       class="tab"
       @show="$emit('show', $event)"
       @word="$emit('word', $event)"
+    />
+    <OutlinePoints
+      v-else-if="shown === 'points' && lesson"
+      ref="points"
+      :key="lesson.id"
+      :lesson="lesson"
+      class="tab"
+      @show="$emit('show', $event)"
     />
     <OutlineModuleBrief v-else-if="shown === 'module' && module" :key="module.id" :module="module" class="tab" />
     <EvidenceUnused v-else-if="shown === 'unused' && lesson && desk.mayEdit" :lesson="lesson" class="tab" />

@@ -1,4 +1,4 @@
-import type { Course } from '../../course/course';
+import type { Course, Lesson } from '../../course/course';
 import { escape } from '../../document/html';
 import { STYLE } from './style';
 
@@ -73,10 +73,16 @@ function moduleRow({ title, purpose, brief = {}, lessons }: Course['modules'][nu
   const cell = [
     ...lines.flatMap((line) => (line ? [`<p>${escape(line)}</p>`] : [])),
     ...(points.length > 0 ? [list(points)] : []),
-    `<p class="facts">${escape(lessons.map((lesson) => lesson.title).join(' · '))}</p>`,
+    lessons.some(({ points }) => points)
+      ? `<ul>${lessons.map(lessonLine).join('')}</ul>`
+      : `<p class="facts">${escape(lessons.map((lesson) => lesson.title).join(' · '))}</p>`,
   ];
   return `<tr><th scope="row">${escape(title)}</th><td>${cell.join('')}</td></tr>`;
 }
+
+/** A lesson with its points, where they are settled. */
+const lessonLine = ({ title, points }: Lesson): string =>
+  `<li>${escape(title)}${points ? list(points.map(({ text }) => text)) : ''}</li>`;
 
 function lengthOf({ minutes, modules, lessonsPerModule, wordsPerLesson }: Course['brief']['size']): string {
   return [

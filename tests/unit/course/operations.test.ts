@@ -12,7 +12,7 @@ import { allIds, findNode } from '../../../core/course/tree';
 import { validateCourse } from '../../../core/course/validate';
 import { readArchive, writeArchive } from '../../../core/exchange/archive';
 import { courseDocument } from '../../../core/exchange/document';
-import { aCheck, aCourse, aLesson, aModule, anId, aText, MAKER, asChoice } from '../../builders';
+import { aCheck, aCourse, aLesson, aModule, aPoint, anId, aText, MAKER, asChoice } from '../../builders';
 
 function applied(course: Course, operation: Operation): { course: Course; inverse: Operation } {
   const result = apply(course, operation);
@@ -436,6 +436,15 @@ const aGesture = (course: Course): fc.Arbitrary<Operation[]> => {
         parent: some,
         after: places,
         node: fresh.map((name) => aText(name, 'A word.')),
+      }),
+    ),
+    one(
+      fc.record({
+        type: fc.constant('insert' as const),
+        kind: fc.constant('point' as const),
+        parent: some,
+        after: places,
+        node: fresh.map((name) => aPoint(name)),
       }),
     ),
     one(

@@ -18,6 +18,7 @@ const KINDS: Record<BinEntry['kind'], string> = {
   term: 'Term',
   take: 'Take',
   answer: 'Question and answer',
+  point: 'Point of a lesson',
 };
 const words = ({ kind, node }: BinEntry) =>
   kind === 'module'
@@ -26,7 +27,7 @@ const words = ({ kind, node }: BinEntry) =>
       ? takeWords(desk.course!, node as Take) || 'A page'
       : nodeWords(kind, node) || KINDS[kind];
 const entries = computed(() => {
-  const order = ['module', 'lesson', 'check', 'block', 'objective', 'term', 'answer', 'take'];
+  const order = ['module', 'lesson', 'check', 'block', 'point', 'objective', 'term', 'answer', 'take'];
   return desk
     .course!.bin.toSorted((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
     .map((entry) => ({ entry, can: restore(desk.course!, entry.node.id).length > 0 }));

@@ -14,7 +14,7 @@ const desk = useCourse();
 const beside = useBeside();
 const notes = useNotes();
 notes.watchHere();
-const side = ref<{ showNotes: () => void; showModule: () => void } | null>(null);
+const side = ref<{ showNotes: () => void; showModule: () => void; showPoints: () => void } | null>(null);
 const body = ref<HTMLElement | null>(null);
 const at = useOutlineRows(body);
 const { rows, places, folded, withChecks, current, anchor, selected, chosenLesson, chosenLessons, chosenModule } = at;
@@ -246,6 +246,13 @@ useActions([
     area: 'Outline',
     when: () => editing() && chosenLesson.value !== undefined,
     run: () => void focus(current.value, 'minutes'),
+  },
+  {
+    id: 'o-points',
+    label: 'Points of the lesson',
+    key: 'Alt+Shift+P',
+    area: 'Outline',
+    run: () => side.value?.showPoints(),
   },
   { id: 'o-replace', label: 'Find and replace', key: 'Alt+Shift+F', area: 'Outline', run: () => void replace() },
   {
