@@ -72,7 +72,7 @@ export type LessonKind = (typeof LESSON_KINDS)[number];
 export const POINT_DOES = ['explain', 'show', 'weigh', 'try'] as const;
 export type PointDoes = (typeof POINT_DOES)[number];
 
-/** A point of a lesson, agreed before its text is drafted: what it says, what is done there, and from which passages. */
+/** A point of a lesson, settled before its text: what it says, what is done there, and from which passages. */
 export interface Point {
   id: string;
   text: string;

@@ -77,8 +77,8 @@ export function splitLesson(course: Course, lesson: Lesson, at: string | undefin
 }
 
 /**
- * The operations that join a lesson to another: its page, points, passages and objectives go behind the other's, and what is
- * left of it goes to the bin.
+ * The operations that join a lesson to another: its page, points, passages and objectives go behind the other's, and
+ * what is left of it goes to the bin.
  */
 export function mergeLessons(into: Lesson, from: Lesson): Operation[] {
   const both = (a: readonly string[] = [], b: readonly string[] = []) => [...new Set([...a, ...b])];

@@ -1,0 +1,72 @@
+import { expect, openDemo, saved, served, test } from './app';
+
+const TITLE = 'Red-tag tools';
+const lessonOf = async (page: Parameters<typeof served>[0]) =>
+  (await served(page)).course.modules.flatMap(({ lessons }) => lessons).find(({ title }) => title === TITLE)!;
+const points = async (page: Parameters<typeof served>[0]) =>
+  ((await lessonOf(page)).points ?? []).map(({ text, does }) => `${does}: ${text}`);
+
+test('points are proposed, typed, moved and said otherwise by hand and key, and nothing typed is lost', async ({
+  page,
+  app,
+}) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+3');
+  const row = page.getByRole('row', { name: new RegExp(TITLE) });
+  await row.getByRole('textbox', { name: 'Lesson' }).click();
+  await page.keyboard.press('Alt+Shift+P');
+  await page.getByRole('button', { name: /^Propose \d+ from its sources/ }).click();
+  await saved(page);
+  const proposed = await points(page);
+  expect(proposed.length).toBeGreaterThan(1);
+  const planned = (await lessonOf(page)).plannedPassages.length;
+  // Typed at once, with a click elsewhere in the middle of it.
+  await page.getByRole('button', { name: 'New point' }).click();
+  await page.keyboard.type('What to tell the next borrower', { delay: 25 });
+  await row.getByRole('textbox', { name: /^After/ }).click();
+  await saved(page);
+  await expect.poll(() => points(page)).toEqual([...proposed, 'explain: What to tell the next borrower']);
+  await expect(page.getByText('The sources say nothing of it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ask me for it' }).click();
+  await expect(page.getByText('You are asked for it.')).toBeVisible();
+  // By key: up by one place, a new one below, and away again.
+  await page.getByRole('textbox', { name: `Point ${proposed.length + 1}` }).click();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect.poll(async () => (await points(page)).at(-2)).toBe('explain: What to tell the next borrower');
+  await page.getByRole('button', { name: `Point ${proposed.length}: explain` }).click();
+  await page.getByRole('menuitemcheckbox', { name: /^try/ }).click();
+  await expect.poll(async () => (await points(page)).at(-2)).toBe('try: What to tell the next borrower');
+  await page.getByRole('textbox', { name: 'Point 1', exact: true }).click();
+  await page.keyboard.press('Control+Delete');
+  await expect.poll(() => points(page)).toHaveLength(proposed.length);
+  expect((await lessonOf(page)).plannedPassages.length).toBeLessThan(planned);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => points(page)).toHaveLength(proposed.length + 1);
+  expect((await lessonOf(page)).plannedPassages).toHaveLength(planned);
+  await page.reload();
+  await expect(page.getByRole('row', { name: new RegExp(TITLE) })).toBeVisible();
+  expect(await points(page)).toHaveLength(proposed.length + 1);
+});
+
+test('what a point stands on is shown beside it, and a text is drafted by the points', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+3');
+  await page
+    .getByRole('row', { name: new RegExp(TITLE) })
+    .getByRole('textbox', { name: 'Lesson' })
+    .click();
+  await page.keyboard.press('Alt+Shift+P');
+  await page.getByRole('button', { name: /^Propose/ }).click();
+  await saved(page);
+  await page.getByRole('button', { name: 'What point 1 stands on' }).click();
+  const first = page.getByRole('listitem').filter({ has: page.getByRole('textbox', { name: 'Point 1', exact: true }) });
+  await expect(first.locator('.passages p').first()).not.toBeEmpty();
+  await page.getByRole('textbox', { name: 'Point 1', exact: true }).fill('How to know one');
+  await saved(page);
+  await page.getByRole('button', { name: 'Draft again by these points' }).click();
+  // The page was worked on: its draft is laid beside it.
+  await expect
+    .poll(async () => JSON.stringify((await served(page)).course.takes), { timeout: 30_000 })
+    .toContain('How to know one');
+  expect(JSON.stringify((await lessonOf(page)).blocks)).not.toContain('How to know one');
+});
