@@ -38,6 +38,7 @@ export interface Routes {
   'GET /api/courses/:course/passages': typeof import('./api/courses/[course]/passages.get').default;
   'GET /api/courses/:course/releases': typeof import('./api/courses/[course]/releases/index.get').default;
   'GET /api/courses/:course/releases/:release/package': typeof import('./api/courses/[course]/releases/[release]/package.get').default;
+  'GET /api/courses/:course/rows/:row/takes': typeof import('./api/courses/[course]/rows/[row]/takes.get').default;
   'GET /api/courses/:course/search': typeof import('./api/courses/[course]/search.get').default;
   'GET /api/courses/:course/sources': typeof import('./api/courses/[course]/sources/index.get').default;
   'GET /api/courses/:course/sources/:source': typeof import('./api/courses/[course]/sources/[source].get').default;
@@ -147,6 +148,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/passages': 'reader',
   'GET /api/courses/:course/releases': 'reader',
   'GET /api/courses/:course/releases/:release/package': 'author',
+  'GET /api/courses/:course/rows/:row/takes': 'author',
   'GET /api/courses/:course/search': 'reader',
   'GET /api/courses/:course/sources': 'reader',
   'GET /api/courses/:course/sources/:source': 'reader',

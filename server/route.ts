@@ -33,6 +33,7 @@ export type Named =
   | 'person'
   | 'release'
   | 'removed'
+  | 'row'
   | 'session'
   | 'source'
   | 'version';

@@ -1,7 +1,9 @@
 import { BLOCKS, checkIn, plainText, type Block, type BlockKind } from '~~/core/blocks/forms';
 import { checkText, OWN_CHECK_FIELDS, type Check } from '~~/core/checks/forms';
 import type { Brief, Course, CourseNode, NodeKind, Take } from '~~/core/course/course';
+import { counted } from './states';
 import { findNode } from '~~/core/course/tree';
+import type { RowOffer } from '~~/core/draft/takes/offer';
 import type { Problem } from '~~/core/document/problem';
 
 /** The words of a node, as a list shows them. */
@@ -67,6 +69,29 @@ export const CALLED: Record<Take['made']['why'], [page: string, text: string]> =
   conflict: ['A page that met another change', 'A text that met another change'],
   kept: ['A page that was kept', 'A text that was kept'],
 };
+
+/** What differs in another take of a row that the engine offers. */
+export function rowTakeWords({ code, passages = 0, title = '' }: RowOffer['says']): string {
+  const some = counted(passages, ['passage', 'passages']);
+  return {
+    title: 'Another title',
+    objective: 'Another aim',
+    narrow: `Without background and examples: ${some} less`,
+    wide: `With what nothing uses yet: ${some} more`,
+    source: `Only from “${title}”: ${some} less`,
+    'in-sources-order': 'As the sources go',
+    'in-two': `In two, from “${title}” on`,
+    joined: `Together with “${title}”`,
+    'terms-first': 'What a term means before it is used',
+    'promise-first': 'What the promise speaks of first',
+  }[code];
+}
+
+/** What a take of a row is called that lies beside it: by what it is, or that it stood there. */
+export function lyingTakeWords({ field, made }: Take): string {
+  if (made.why !== 'draft') return 'Stood here before';
+  return field === 'title' ? 'Another title' : field === 'text' ? 'Another aim' : 'Another cut';
+}
 
 /** When something was made, as a person says it. */
 export function madeWords({ at, by }: Take['made']): string {

@@ -130,8 +130,8 @@ export interface Take {
   id: string;
   of: string;
   /**
-   * The field it holds another value for; `page`: a whole page of a lesson; `insert`: a node whose place went
-   * meanwhile.
+   * The field it holds another value for; `page`: a whole page of a lesson; `arrangement`: a module's lessons in
+   * another order or grouping; `insert`: a node whose place went meanwhile.
    */
   field: string;
   value: unknown;

@@ -126,6 +126,8 @@ const takeShape = object(
 );
 const pageShape = object({ lesson: lessonShape, objectives: list(objectiveShape), checks: list(checkShape) });
 
+const arrangementShape = object({ modules: list(object({ id, title, lessons: ids }), { min: 1 }) });
+
 const answerShape = object(
   { id, topic: title, question: string({ min: 1, max: 1000 }), text: string({ max: 200_000 }) },
   { lesson: id },
@@ -282,6 +284,7 @@ export function takeValueProblems({ id: take, field, value }: Take): Problem[] {
     return problems;
   };
   if (field === 'page') return against(pageShape);
+  if (field === 'arrangement') return against(arrangementShape);
   if (field === 'insert') {
     const problems = against(binShape);
     if (problems.length === 0)

@@ -1,9 +1,7 @@
 import { allLessons, type Course, type Lesson, type Objective } from '../course/course';
 import type { LeftOut } from '../course/left-out';
-import { isHarmless } from '../course/left-out-words';
 import { fail } from '../document/problem';
-import type { Claim, Knowledge } from '../knowledge';
-import { Bm25 } from '../language/similarity';
+import type { Knowledge } from '../knowledge';
 import type { OutlineProposal } from '../outline';
 import { lessonsOf } from '../outline/proposal';
 import { lessonObjectives } from '../outline/objectives';
@@ -13,11 +11,7 @@ import { draftLesson, type DraftedLesson } from './lesson';
 import { scopeOf } from './lesson-scope';
 import { leftOutOf } from './left-out';
 import { planCourse, type CoursePlan } from './plan';
-
-/** Passages looked for when a lesson's author named none. */
-const MOST_FOUND = 14;
-/** A passage that scores below this share of the best one is about something else. */
-const CLOSE_ENOUGH = 0.35;
+import { fittingPassages, rankedPassages } from './unused';
 
 /** Passages that pages stand on and no lesson plans, by lesson: the author pulled them in. */
 function pulledInto(course: Course): Map<string, string[]> {
@@ -75,80 +69,6 @@ export function proposalOf(course: Course, context: Pick<DraftContext, 'knowledg
       }),
     })),
   };
-}
-
-/** A passage that no lesson uses, with how well it fits a topic (a score to rank by, no probability). */
-export interface UnusedPassage {
-  id: string;
-  sourceId: string;
-  score: number;
-  /** What it says, by kind of claim. */
-  kinds: Claim['kind'][];
-}
-
-/**
- * Passages of the sources that no page and no placed question stands on yet, those that fit a lesson best first; what
- * was left out by name is none.
- */
-export function unusedFor(
-  course: Course,
-  lessonId: string,
-  knowledge: readonly Knowledge[],
-  most = 12,
-): UnusedPassage[] {
-  const lesson = allLessons(course).find((each) => each.id === lessonId);
-  if (!lesson) return [];
-  const named = (course.leftOut ?? [])
-    .filter(({ reason }) => isHarmless(reason))
-    .flatMap(({ passages }) => passages.map((range) => range.id));
-  const used = new Set([...usesOf(course).keys(), ...named]);
-  const planned = lesson.plannedPassages.flatMap((id) =>
-    knowledge.flatMap((each) => each.sentences.get(id)?.flatMap((sentence) => sentence.stems) ?? []),
-  );
-  const stems = knowledge[0]?.pack.stems(lesson.title) ?? [];
-  return rankedPassages([...stems, ...stems, ...planned], knowledge, used).slice(0, most);
-}
-
-function fittingPassages(
-  topic: string,
-  { knowledge, matter }: Pick<DraftContext, 'knowledge' | 'matter'>,
-  used: ReadonlySet<string>,
-): string[] {
-  const found = rankedPassages(knowledge[0]?.pack.stems(topic) ?? [], knowledge, used).filter(
-    (each) => !matter.unitOf(each.id).noise,
-  );
-  return found
-    .filter((each) => each.score >= found[0].score * CLOSE_ENOUGH)
-    .slice(0, MOST_FOUND)
-    .map((each) => each.id);
-}
-
-/** Passages by how well they fit some stems (BM25), best first; `used` ones are none. */
-export function rankedPassages(
-  stems: readonly string[],
-  knowledge: readonly Knowledge[],
-  used: ReadonlySet<string>,
-): UnusedPassage[] {
-  const passages = knowledge.flatMap((each) =>
-    each.source.passages
-      .filter((passage) => !used.has(passage.id) && passage.kind !== 'code' && passage.kind !== 'footnote')
-      .map((passage) => ({ passage, each })),
-  );
-  const index = new Bm25(
-    passages.map(({ passage, each }) => (each.sentences.get(passage.id) ?? []).flatMap((sentence) => sentence.stems)),
-  );
-  const kinds = new Map<string, Set<Claim['kind']>>();
-  for (const claim of knowledge.flatMap((each) => each.claims))
-    for (const range of claim.ranges) kinds.set(range.id, (kinds.get(range.id) ?? new Set()).add(claim.kind));
-  return index.rank(stems).map(({ document, score }) => {
-    const { passage, each } = passages[document];
-    return {
-      id: passage.id,
-      sourceId: each.source.id,
-      score: Math.round(score * 100) / 100,
-      kinds: [...(kinds.get(passage.id) ?? [])],
-    };
-  });
 }
 
 /**

@@ -120,7 +120,7 @@ function stillSaid(matter: DraftContext['matter'], without: ReadonlyMap<string, 
 }
 
 /** The units of a lesson's parts, with what they would take. What the author gave is never weighed. */
-function unitsIn(parts: readonly Part[], given: ReadonlySet<string>, { matter }: DraftContext): Sized['units'] {
+export function unitsIn(parts: readonly Part[], given: ReadonlySet<string>, { matter }: DraftContext): Sized['units'] {
   const found = new Map<string, Sized['units'][number]>();
   for (const part of parts) {
     const unit = matter.unitOf(part.items[0].passage.id);

@@ -1,6 +1,4 @@
 import { allLessons, type Course, type Point, type PointDoes } from '../course/course';
-import { isHarmless } from '../course/left-out-words';
-import { usesOf } from '../course/uses';
 import { idFrom } from '../document/id';
 import type { Claim } from '../knowledge';
 import { isGenericTitle } from '../language/boilerplate';
@@ -9,9 +7,10 @@ import { cleanTitle, upperFirst } from '../outline/titles';
 import { facetsOf, instructs } from '../unit/facets';
 import type { Unit } from '../unit/unit';
 import type { DraftContext } from './context';
-import { rankedPassages, type Prepared } from './from-course';
+import type { Prepared } from './from-course';
 import { draftLesson } from './lesson';
 import type { LessonPlan } from './plan';
+import { placedIn, rankedPassages } from './unused';
 
 /** What the sources offer whoever settles the points of a lesson. */
 export interface PointOffers {
@@ -194,13 +193,7 @@ function fittingPassages(
 ): PointOffers['fitting'] {
   const bare = points.filter(({ passages }) => passages.length === 0);
   if (bare.length === 0 || knowledge.length === 0) return {};
-  const used = new Set([
-    ...usesOf(course).keys(),
-    ...allLessons(course).flatMap(({ plannedPassages, given = [] }) => [...plannedPassages, ...given]),
-    ...(course.leftOut ?? [])
-      .filter(({ reason }) => isHarmless(reason))
-      .flatMap(({ passages }) => passages.map(({ id }) => id)),
-  ]);
+  const used = placedIn(course);
   const said = new Map(
     knowledge.flatMap(({ sentences }) =>
       [...sentences].map(([id, own]) => [id, new Set(own.flatMap(({ stems }) => stems))] as const),

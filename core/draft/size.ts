@@ -1,6 +1,6 @@
 import { minutesFor } from '../brief/sizing';
 import { saysDuty } from '../language/duties';
-import { cosine } from '../language/similarity';
+import { cosine, countsOf } from '../language/similarity';
 import { facetsOf, facetsOfText, instructs } from '../unit/facets';
 import { leans } from '../unit/relations';
 import type { Unit } from '../unit/unit';
@@ -94,7 +94,10 @@ export function fitted(
  * Units of a lesson that could go without a rule, limit, step, definition or warning being lost, with what they are
  * worth.
  */
-function lightUnits({ units }: Sized, { matter }: DraftContext): { unit: Unit; words: number; worth: number }[] {
+export function lightUnits(
+  { units }: Pick<Sized, 'units'>,
+  { matter }: DraftContext,
+): { unit: Unit; words: number; worth: number }[] {
   const claimsOf = (unit: Unit) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []);
   const keeps = (unit: Unit) =>
     unit.kind === 'procedure' ||
@@ -161,11 +164,11 @@ function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: 
   ];
   const { who, wrong = '', setting = '', wants = '' } = brief.audience;
   const said = stems([brief.promise, who, wrong, setting, wants, ...brief.outcomes].join(' '));
-  const promised = counts(said.length > 0 ? said : lessons.flatMap(matterOf));
+  const promised = countsOf(said.length > 0 ? said : lessons.flatMap(matterOf));
   const rank = lessons
     .filter((lesson) => !lesson.settled && !lesson.units.some((entry) => entry.given))
     .map((lesson, at) => {
-      const own = counts(matterOf(lesson));
+      const own = countsOf(matterOf(lesson));
       const claims = lesson.units.flatMap(({ unit }) => unit.passages.flatMap((id) => matter.claims.get(id) ?? []));
       const words = lesson.units.reduce((sum, entry) => sum + entry.words, 0);
       const emergency = claims.some((claim) =>
@@ -183,10 +186,4 @@ function furthestFirst(lessons: readonly Sized[], { brief, matter, knowledge }: 
       };
     });
   return rank.sort((a, b) => a.near - b.near || b.at - a.at).map(({ lesson }) => lesson);
-}
-
-function counts(stems: readonly string[]): Map<string, number> {
-  const found = new Map<string, number>();
-  for (const stem of stems) found.set(stem, (found.get(stem) ?? 0) + 1);
-  return found;
 }

@@ -23,6 +23,13 @@ export function stemWeights(texts: readonly { stems: ReadonlySet<string> }[]): M
 export const weighed = (stems: Iterable<string>, weights: ReadonlyMap<string, number>): number =>
   [...stems].reduce((total, stem) => total + (weights.get(stem) ?? 0), 0);
 
+/** How often each stem stands in a list. */
+export function countsOf(stems: Iterable<string>): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const stem of stems) found.set(stem, (found.get(stem) ?? 0) + 1);
+  return found;
+}
+
 /** How alike two texts are by their stems' weights, 0 to 1. */
 export function cosine(a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>): number {
   const norm = (map: ReadonlyMap<string, number>) =>

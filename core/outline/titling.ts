@@ -38,7 +38,8 @@ export function titlesFor(
   }));
 }
 
-function otherTitles(scope: Scope, courseTitle: string, knowledge: Knowledge): string[] {
+/** Other titles that a lesson's matter gives: what its steps do, headings of its parts, with what stands above it. */
+export function otherTitles(scope: Scope, courseTitle: string, knowledge: Knowledge): string[] {
   const [first] = scope.sections;
   const parent = first.path[first.path.length - 1];
   const own = scope.sections

@@ -5,7 +5,8 @@ import type { LeftOut } from '../../core/course/left-out';
 import type { Account } from '../../core/review/account';
 import type { ModuleOffers } from '../../core/draft/module-offers';
 import type { PointOffers } from '../../core/draft/points';
-import type { UnusedPassage } from '../../core/draft/from-course';
+import type { RowTake } from '../../core/draft/takes';
+import type { UnusedPassage } from '../../core/draft/unused';
 import type { DraftedLesson, OutlineBy } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
 import type { Comparison } from '../../core/knowledge/comparing';
@@ -49,6 +50,7 @@ export interface Tasks {
     made: ModuleOffers | undefined;
   };
   points: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: PointOffers | undefined };
+  rowTakes: { given: { course: Course; row: string; sources: SourceKey[] }; made: RowTake[] | undefined };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
   contradictions: {

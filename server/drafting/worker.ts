@@ -10,7 +10,9 @@ import { accountOf } from '../../core/review/account';
 import { contextFor, draftContext } from '../../core/draft/context';
 import { fittedDraft, outlineFor } from '../../core/draft';
 import { planCourse } from '../../core/draft/plan';
-import { draftLessonOf, preparedFor, prepareCourse, unusedFor, type Prepared } from '../../core/draft/from-course';
+import { draftLessonOf, preparedFor, prepareCourse, type Prepared } from '../../core/draft/from-course';
+import { rowTakes } from '../../core/draft/takes';
+import { unusedFor } from '../../core/draft/unused';
 import { leftOutOf } from '../../core/draft/left-out';
 import { outlineNodes } from '../../core/draft/operations';
 import { leftOutLines } from '../../core/review/left-out';
@@ -109,6 +111,7 @@ serveTasks<Tasks>({
     );
   },
   points: ({ course, lessonId, sources }) => pointOffers(course, lessonId, preparedOf(course, sources)),
+  rowTakes: ({ course, row, sources }) => rowTakes(course, row, preparedOf(course, sources)),
   account({ course, sources }) {
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },

@@ -70,3 +70,45 @@ test('what a point stands on is shown beside it, and a text is drafted by the po
     .toContain('How to know one');
   expect(JSON.stringify((await lessonOf(page)).blocks)).not.toContain('How to know one');
 });
+
+test('other takes of a row lie below it until they are thrown away; what is taken changes places', async ({
+  page,
+  app,
+}) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+3');
+  const title = async () => (await served(page)).course.modules[3]!.lessons.map((lesson) => lesson.title);
+  const before = await title();
+  await page.getByRole('textbox', { name: 'Module 4' }).click();
+  await page.keyboard.press('Alt+Shift+T');
+  const take = page.getByRole('group', { name: 'As the sources go' });
+  await take.focus();
+  await page.keyboard.press('t');
+  await saved(page);
+  await expect.poll(title).not.toEqual(before);
+  const kept = page.getByRole('group', { name: 'Stood here before' });
+  await expect(kept).toBeVisible();
+  // In two, by hand; and back again by undo.
+  const modules = (await served(page)).course.modules.length;
+  await page
+    .getByRole('group', { name: /^In two/ })
+    .getByRole('button', { name: 'take it' })
+    .click();
+  await saved(page);
+  await expect.poll(async () => (await served(page)).course.modules.length).toBe(modules + 1);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await served(page)).course.modules.length).toBe(modules);
+  await kept.focus();
+  await page.keyboard.press('t');
+  await expect.poll(title).toEqual(before);
+  // Thrown away, it is not offered again.
+  const gone = page.getByRole('group', { name: 'What a term means before it is used' });
+  await gone.focus();
+  await page.keyboard.press('Delete');
+  await expect(gone).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('textbox', { name: 'Module 4' })).toBeFocused();
+  await page.keyboard.press('Alt+Shift+T');
+  await expect(page.getByRole('group', { name: /^In two/ })).toBeVisible();
+  await expect(gone).toHaveCount(0);
+});

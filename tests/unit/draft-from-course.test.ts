@@ -7,15 +7,9 @@ import { draftCourse, planCourse } from '../../core/draft';
 import { contextFor, draftContext, type DraftContext } from '../../core/draft/context';
 import { leftOutOf } from '../../core/draft/left-out';
 import { usesOf } from '../../core/course/uses';
-import {
-  draftLessonOf,
-  plannedObjectives,
-  preparedFor,
-  prepareCourse,
-  proposalOf,
-  unusedFor,
-} from '../../core/draft/from-course';
+import { draftLessonOf, plannedObjectives, preparedFor, prepareCourse, proposalOf } from '../../core/draft/from-course';
 import { scopeOf } from '../../core/draft/lesson-scope';
+import { unusedFor } from '../../core/draft/unused';
 import { takePage } from '../../core/course/takes';
 import { outlineNodes } from '../../core/draft/operations';
 import type { Knowledge } from '../../core/knowledge';

@@ -18,7 +18,7 @@ const { row } = defineProps<{
   /** What was found about it. */
   notes: number;
 }>();
-defineEmits<{ fold: []; notes: [] }>();
+defineEmits<{ fold: []; notes: []; takes: [] }>();
 const desk = useCourse();
 const figures = useFigures();
 const checksIn = (lesson: string) => figures.all.get(lesson)?.checks || '';
@@ -110,8 +110,17 @@ function can(words: string, was: string, group: string) {
           v-if="notes"
           :count="notes"
           :on="row.module.title"
-          @click.stop="$emit('notes')"
-      /></span>
+          @click.stop="$emit('notes')" /><button
+          v-if="desk.mayEdit"
+          type="button"
+          class="open"
+          :aria-label="`Other takes of ${row.module.title}`"
+          title="Other takes (Alt ⇧ T)"
+          tabindex="-1"
+          @click.stop="$emit('takes')"
+        >
+          <UIcon name="i-lucide-layers-2" /></button
+      ></span>
       <span role="gridcell" class="can"
         ><FieldInPlace
           :value="row.module.purpose"
@@ -143,7 +152,17 @@ function can(words: string, was: string, group: string) {
           v-if="notes"
           :count="notes"
           :on="row.lesson.title"
-          @click.stop="$emit('notes')" /><NuxtLink
+          @click.stop="$emit('notes')" /><button
+          v-if="desk.mayEdit"
+          type="button"
+          class="open"
+          :aria-label="`Other takes of ${row.lesson.title}`"
+          title="Other takes (Alt ⇧ T)"
+          tabindex="-1"
+          @click.stop="$emit('takes')"
+        >
+          <UIcon name="i-lucide-layers-2" /></button
+        ><NuxtLink
           class="open"
           :to="`/course/${desk.course!.id}/lessons/${row.id}`"
           :aria-label="`Open ${row.lesson.title}`"
@@ -183,6 +202,7 @@ function can(words: string, was: string, group: string) {
         ><PathPost :width="7" :height="14" /><span class="stem">{{ row.stem }}</span></span
       ><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
     </template>
+    <slot />
   </div>
 </template>
 

@@ -35,7 +35,7 @@ const entries = computed(() => {
 /** Texts that were typed for a place that is not there any more. */
 const homeless = computed(() =>
   desk
-    .course!.takes.filter((take) => !isPage(take) && !standingIn(desk.course!, take))
+    .course!.takes.filter((take) => !isPage(take) && take.made.why !== 'draft' && !standingIn(desk.course!, take))
     .map((take) => ({ take, can: takeText(desk.course!, take).length > 0 })),
 );
 const back = (entry: BinEntry) =>

@@ -39,6 +39,14 @@ watch(looking, () => void (looked.value = true));
 const naming = ref(false);
 const planning = ref(false);
 const openSlots = computed(() => openSlotsOf(desk.course!));
+/** The row whose other takes lie open. */
+const taking = ref<string | null>(null);
+watch(current, (now) => void (now !== taking.value && (taking.value = null)));
+function untake() {
+  const row = taking.value;
+  taking.value = null;
+  void focus(row);
+}
 const many = computed(() => selected.value.size > 1);
 /** The lesson the pane at the side speaks of: the chosen one, or the first of the chosen module. */
 const besideLesson = computed(() => chosenLesson.value ?? chosenModule.value?.lessons[0] ?? desk.lessons[0]);
@@ -254,6 +262,15 @@ useActions([
     area: 'Outline',
     run: () => side.value?.showPoints(),
   },
+  {
+    id: 'o-takes',
+    label: 'Other takes of the row',
+    key: 'Alt+Shift+T',
+    within: 'outline',
+    area: 'Outline',
+    when: () => editing() && current.value !== null,
+    run: () => void (taking.value = current.value),
+  },
   { id: 'o-replace', label: 'Find and replace', key: 'Alt+Shift+F', area: 'Outline', run: () => void replace() },
   {
     id: 'o-for',
@@ -348,7 +365,15 @@ useActions([
               :notes="notes.counts.get(row.id) ?? 0"
               @fold="fold(row.id)"
               @notes="select(row.id).then(() => side?.showNotes())"
-            />
+              @takes="select(row.id).then(() => (taking = row.id))"
+            >
+              <OutlineTakes
+                v-if="row.kind !== 'check' && row.id === taking"
+                :row="row.id"
+                :title="row.kind === 'module' ? row.module.title : row.lesson.title"
+                @close="untake"
+              />
+            </OutlineRow>
           </VueDraggable>
         </div>
         <p class="foot small quiet">
