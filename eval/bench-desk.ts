@@ -71,6 +71,7 @@ people.add(
   now(),
 );
 const id = courses.adopt(aLongCourse(200, 40), 'pinesmarlowa');
+const wide = courses.adopt(aLongCourse(300, 8), 'pinesmarlowa');
 const wordy = courses.adopt(aLongCourse(1, 300), 'pinesmarlowa');
 let title = courses.load(id).course.modules[0].lessons[0].title;
 const target = courses.load(id).course.modules[0].lessons[0].id;
@@ -148,11 +149,68 @@ try {
   console.log(
     `a lesson opened in a course of 200, the first one of the visit: ${opens[0]} ms; later ones: ${shown(opens.slice(1))} (under 300 is asked)`,
   );
+  await outlining(page);
   await typing(page);
 } finally {
   await browser.close();
   child.kill('SIGKILL');
   rmSync(folder, { recursive: true, force: true });
+}
+
+/**
+ * Types, moves and undoes in an outline of 300 lessons; each from the key going down until the frame that shows its
+ * effect was drawn.
+ */
+async function outlining(page: Page): Promise<void> {
+  await page.goto(`http://127.0.0.1:3417/course/${wide}/outline`);
+  const rows = page.locator('.row.lesson');
+  await rows.nth(299).waitFor({ state: 'attached' });
+  await page.waitForTimeout(2000);
+  await page.evaluate(() => {
+    const times: number[] = [];
+    Object.assign(window, { times });
+    const drawn = (from: number) =>
+      requestAnimationFrame(() => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = () => void times.push(performance.now() - from);
+        port2.postMessage(0);
+      });
+    const grid = document.querySelector('[role=rowgroup]')!;
+    addEventListener(
+      'keydown',
+      ({ key, ctrlKey }) => {
+        const from = performance.now();
+        if (key === 'Control' || key === 'Alt') return;
+        if (!ctrlKey) return void drawn(from);
+        // What is undone comes back from the server.
+        const seen = new MutationObserver(() => {
+          seen.disconnect();
+          drawn(from);
+        });
+        seen.observe(grid, { subtree: true, childList: true, attributes: true, characterData: true });
+      },
+      true,
+    );
+  });
+  const times = () => page.evaluate(() => (window as unknown as { times: number[] }).times.splice(0));
+  const pressed = async (key: (round: number) => string, rounds: number) => {
+    for (let round = 0; round < rounds; round++) {
+      await page.keyboard.press(key(round));
+      await page.waitForTimeout(120);
+    }
+    return times();
+  };
+  await rows.nth(150).scrollIntoViewIfNeeded();
+  await rows.nth(150).getByRole('textbox', { name: 'Lesson', exact: true }).click();
+  console.log(
+    `a key typed in an outline of 300 lessons: ${shown(await pressed((round) => 'abcdefghij'[round % 10]!, 200))}`,
+  );
+  await page.waitForTimeout(4000);
+  console.log(
+    `a row moved in it: ${shown(await pressed((round) => (round % 4 < 2 ? 'Alt+ArrowDown' : 'Alt+ArrowUp'), 200))}`,
+  );
+  await page.waitForTimeout(2000);
+  console.log(`a move undone in it: ${shown(await pressed(() => 'Control+z', 100))} (under 50 is asked of all three)`);
 }
 
 /** Types 200 keys into the lesson of 5,000 words and takes the time of each key's work from the browser's own trace. */

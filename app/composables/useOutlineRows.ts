@@ -1,4 +1,5 @@
 import { keptRows, rowAt, rowsOf, type Row } from '~/components/outline/rows';
+import { provideNear } from '~/composables/useNear';
 import { useCourse } from '~/stores/course';
 
 /** The rows of the outline on the screen: which are folded, which are chosen, and where the cursor is. */
@@ -11,6 +12,10 @@ export function useOutlineRows(body: Ref<HTMLElement | null>) {
   const anchor = ref<string | null>(null);
   const rows = computed<Row[]>((before) =>
     keptRows(before ?? [], rowsOf(desk.course!, folded.value, withChecks.value)),
+  );
+  provideNear(
+    body,
+    rows.value.map(({ id }) => id),
   );
   const places = computed(() => rows.value.filter((row) => row.kind !== 'check').map((row) => row.id));
   const selected = computed(() => {

@@ -420,12 +420,13 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     });
 
   /**
-   * Asks for what others did since; what is typed here is sent first, and its answer brings theirs along. False when it
-   * is worth asking again.
+   * Asks for what others did since, up to `newest` where that is known; what is typed here is sent first, and its
+   * answer brings theirs along. False when it is worth asking again.
    */
-  const refresh = (): Promise<boolean> =>
+  const refresh = (newest = Infinity): Promise<boolean> =>
     inTurn(async () => {
-      if (!confirmed) return true;
+      // What was waited for may have come along with an answer of one's own.
+      if (!confirmed || newest <= revision) return true;
       flushTyping();
       if (pending.length > 0) {
         await flush();
@@ -446,7 +447,7 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
    */
   async function hear(newest: number): Promise<void> {
     await sending;
-    if (ended || newest <= revision || (await refresh())) return;
+    if (ended || newest <= revision || (await refresh(newest))) return;
     setTimeout(() => void hear(newest), RETRY);
   }
 
@@ -456,7 +457,7 @@ export function courseEngine({ server, box, screen, maker, now = Date.now }: Mea
     flush,
     settleAll,
     flushTyping,
-    refresh,
+    refresh: () => refresh(),
     hear,
     takeBack: (which: 'undo' | 'redo') => made(() => server.takeBack(which, revision)),
     backTo: (version: string) => made(() => server.backTo(version, revision)),

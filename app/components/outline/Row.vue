@@ -5,7 +5,8 @@ import type { Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useFigures } from '~/stores/figures';
-import { counted } from '~/words/states';
+import { useNear } from '~/composables/useNear';
+import { counted, stateLabel } from '~/words/states';
 
 /** A row of the outline: a module, a lesson or a check, with what can be typed in it. */
 const { row } = defineProps<{
@@ -17,11 +18,19 @@ const { row } = defineProps<{
   open: number;
   /** What was found about it. */
   notes: number;
+  /** Its other takes lie open below it. */
+  taking: boolean;
 }>();
-defineEmits<{ fold: []; notes: []; takes: [] }>();
+defineEmits<{ fold: []; notes: []; takes: []; untake: [] }>();
+const root = ref<HTMLElement | null>(null);
+/** Of hundreds of rows only those near what is seen have fields; the others say the same as plain words. */
+const near = useNear(root, row.id);
 const desk = useCourse();
 const figures = useFigures();
 const checksIn = (lesson: string) => figures.all.get(lesson)?.checks || '';
+const title = computed(() =>
+  row.kind === 'module' ? row.module.title : row.kind === 'lesson' ? row.lesson.title : '',
+);
 const minutes = computed(() =>
   row.kind === 'lesson'
     ? figures.all.get(row.id)?.minutes
@@ -79,6 +88,7 @@ function can(words: string, was: string, group: string) {
 
 <template>
   <div
+    ref="root"
     :data-row="row.id"
     :data-node="row.id"
     class="row"
@@ -86,7 +96,16 @@ function can(words: string, was: string, group: string) {
     role="row"
     :aria-selected="chosen"
   >
-    <template v-if="row.kind === 'module'">
+    <template v-if="!near && !current">
+      <span role="gridcell" class="title far">{{ row.kind === 'check' ? row.stem : title }}</span><span
+        role="gridcell"
+        class="can far"
+        >{{ row.kind === 'module' ? row.module.purpose : objective }}</span
+      ><span role="gridcell" class="number">{{ minutes }}</span
+      ><span role="gridcell" class="number">{{ row.kind === 'lesson' ? checksIn(row.id) : '' }}</span
+      ><span role="gridcell">{{ row.kind === 'lesson' ? stateLabel(row.lesson.state) : '' }}</span>
+    </template>
+    <template v-else-if="row.kind === 'module'">
       <span role="gridcell" class="title"
         ><i class="grip" aria-hidden="true" /><button
           type="button"
@@ -202,7 +221,7 @@ function can(words: string, was: string, group: string) {
         ><PathPost :width="7" :height="14" /><span class="stem">{{ row.stem }}</span></span
       ><span role="gridcell" /><span role="gridcell" /><span role="gridcell" /><span role="gridcell" />
     </template>
-    <slot />
+    <OutlineTakes v-if="taking && row.kind !== 'check'" :row="row.id" :title="title" @close="$emit('untake')" />
   </div>
 </template>
 
@@ -212,7 +231,7 @@ function can(words: string, was: string, group: string) {
   grid-template-columns: var(--columns);
   align-items: start;
   padding-block: 3px;
-  /* Fields of several lines are dear to paint: of hundreds, those out of sight are not. */
+  /* Fields of several lines are dear to paint: those out of sight are not. */
   content-visibility: auto;
   contain-intrinsic-height: auto 36px;
   border-bottom: 1px solid var(--hair);
@@ -257,6 +276,22 @@ function can(words: string, was: string, group: string) {
 .check .title {
   padding-left: 34px;
   gap: 8px;
+  color: var(--ink-2);
+  font-size: 13.5px;
+}
+.far {
+  display: block;
+  padding-block: 3px;
+}
+.lesson .title.far {
+  padding-left: 52px;
+}
+.module .title.far {
+  padding-left: 42px;
+  font-weight: 700;
+}
+.can.far {
+  padding-left: 4px;
   color: var(--ink-2);
   font-size: 13.5px;
 }

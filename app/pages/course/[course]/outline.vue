@@ -363,17 +363,12 @@ useActions([
               :folded="folded.has(row.id)"
               :open="openSlots.get(row.id) ?? 0"
               :notes="notes.counts.get(row.id) ?? 0"
+              :taking="row.id === taking"
               @fold="fold(row.id)"
               @notes="select(row.id).then(() => side?.showNotes())"
               @takes="select(row.id).then(() => (taking = row.id))"
-            >
-              <OutlineTakes
-                v-if="row.kind !== 'check' && row.id === taking"
-                :row="row.id"
-                :title="row.kind === 'module' ? row.module.title : row.lesson.title"
-                @close="untake"
-              />
-            </OutlineRow>
+              @untake="untake"
+            />
           </VueDraggable>
         </div>
         <p class="foot small quiet">
