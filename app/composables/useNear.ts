@@ -18,20 +18,28 @@ export function provideNear(root: Ref<HTMLElement | null>, first: readonly strin
   const near = shallowReactive(new Set(first.slice(0, FIRST)));
   const ids = new Map<Element, string>();
   let observer: IntersectionObserver | undefined;
-  onMounted(() => {
-    observer = new IntersectionObserver(
-      (entries) => {
-        for (const { target, isIntersecting } of entries) {
-          const id = ids.get(target);
-          if (id === undefined) continue;
-          if (isIntersecting) near.add(id);
-          else near.delete(id);
-        }
-      },
-      { root: root.value, rootMargin: `${MARGIN}px 0px` },
-    );
-    for (const element of ids.keys()) observer.observe(element);
-  });
+  // The list may go and come back while its room stays.
+  watch(
+    root,
+    (now) => {
+      observer?.disconnect();
+      observer = now
+        ? new IntersectionObserver(
+            (entries) => {
+              for (const { target, isIntersecting } of entries) {
+                const id = ids.get(target);
+                if (id === undefined) continue;
+                if (isIntersecting) near.add(id);
+                else near.delete(id);
+              }
+            },
+            { root: now, rootMargin: `${MARGIN}px 0px` },
+          )
+        : undefined;
+      for (const element of ids.keys()) observer?.observe(element);
+    },
+    { flush: 'post' },
+  );
   onBeforeUnmount(() => observer?.disconnect());
   provide(KEY, {
     isNear: (id) => near.has(id),

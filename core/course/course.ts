@@ -59,6 +59,8 @@ export interface GlossaryEntry {
   term: string;
   text: string;
   evidence: PassageRange[];
+  /** An everyday word ("return") that the sources give a meaning of their own: it may stand before that. */
+  everyday?: boolean;
 }
 
 /**

@@ -109,12 +109,10 @@ const objectiveShape = object(
   },
   { condition: string({ min: 1 }) },
 );
-const termShape = object({
-  id,
-  term: string({ min: 1, max: 200 }),
-  text: string({ min: 1 }),
-  evidence: list(passageRange),
-});
+const termShape = object(
+  { id, term: string({ min: 1, max: 200 }), text: string({ min: 1 }), evidence: list(passageRange) },
+  { everyday: boolean },
+);
 const madeShape = object({
   at: number({ min: 0, whole: true }),
   by: string({ max: 80 }),
@@ -237,6 +235,7 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
     term: { shape: string({ min: 1, max: 200 }) },
     text: { shape: string({ min: 1 }) },
     evidence: { shape: list(passageRange) },
+    everyday: { shape: boolean, optional: true },
   },
   take: {
     value: { shape: anything },

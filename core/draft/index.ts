@@ -200,6 +200,9 @@ export function purposeOf(
   return knowledge[0]?.pack.objectives?.purpose(ids.slice(0, IN_PURPOSE).flatMap((id) => byId.get(id) ?? [])) ?? '';
 }
 
+/** A word as common as this (Zipf scale) is understood before it is defined. */
+const EVERYDAY = 5;
+
 /** Terms with their definitions, of passages the course uses; the first definition of a term wins. */
 function glossaryOf(used: readonly string[], { claims, matter }: DraftContext): GlossaryEntry[] {
   const shown = new Set(used);
@@ -212,9 +215,17 @@ function glossaryOf(used: readonly string[], { claims, matter }: DraftContext): 
     !claim.leaning &&
     claim.ranges.every((range) => shown.has(range.id));
   for (const claim of claims.filter(good)) {
-    const key = matter.of(claim.ranges[0].id).pack.stems(claim.term!).join(' ') || claim.term!.toLowerCase();
+    const { pack } = matter.of(claim.ranges[0].id);
+    const key = pack.stems(claim.term!).join(' ') || claim.term!.toLowerCase();
+    const everyday = (pack.commonness(claim.term!.toLowerCase()) ?? 0) >= EVERYDAY;
     if (!entries.has(key))
-      entries.set(key, { id: idFrom('g', key), term: claim.term!, text: claim.meaning!, evidence: claim.ranges });
+      entries.set(key, {
+        id: idFrom('g', key),
+        term: claim.term!,
+        text: claim.meaning!,
+        evidence: claim.ranges,
+        ...(everyday && { everyday }),
+      });
   }
   return [...entries.values()].sort((a, b) => (a.term.toLowerCase() < b.term.toLowerCase() ? -1 : 1));
 }

@@ -37,6 +37,8 @@ test('an own outline is laid beside the course, pulled from row by row, and undo
   await expect.poll(() => drawn(page)).toContainEqual('The parrot: What it eats, Where it sleeps');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('grid', { name: 'Outline' })).toBeVisible();
+  // The rows are back, to be typed in.
+  await expect(page.getByRole('textbox', { name: 'Module 2' })).toBeEditable();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect.poll(() => drawn(page)).toEqual(before);

@@ -1,4 +1,4 @@
-import { expect, openDemo, saved, served, test } from './app';
+import { expect, looksRight, openDemo, saved, served, test } from './app';
 
 const TITLE = 'Red-tag tools';
 const lessonOf = async (page: Parameters<typeof served>[0]) =>
@@ -61,6 +61,7 @@ test('what a point stands on is shown beside it, and a text is drafted by the po
   await page.getByRole('button', { name: 'What point 1 stands on' }).click();
   const first = page.getByRole('listitem').filter({ has: page.getByRole('textbox', { name: 'Point 1', exact: true }) });
   await expect(first.locator('.passages p').first()).not.toBeEmpty();
+  await looksRight(page);
   await page.getByRole('textbox', { name: 'Point 1', exact: true }).fill('How to know one');
   await saved(page);
   await page.getByRole('button', { name: 'Draft again by these points' }).click();
@@ -82,6 +83,8 @@ test('other takes of a row lie below it until they are thrown away; what is take
   await page.getByRole('textbox', { name: 'Module 4' }).click();
   await page.keyboard.press('Alt+Shift+T');
   const take = page.getByRole('group', { name: 'As the sources go' });
+  await expect(take).toBeVisible();
+  await looksRight(page);
   await take.focus();
   await page.keyboard.press('t');
   await saved(page);
@@ -111,4 +114,34 @@ test('other takes of a row lie below it until they are thrown away; what is take
   await page.keyboard.press('Alt+Shift+T');
   await expect(page.getByRole('group', { name: /^In two/ })).toBeVisible();
   await expect(gone).toHaveCount(0);
+});
+
+test('two windows at the points of one lesson keep what each typed', async ({ page, app, context }) => {
+  await openDemo(page, app);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  for (const window of [page, other]) {
+    await window.keyboard.press('Alt+3');
+    await window
+      .getByRole('row', { name: new RegExp(TITLE) })
+      .getByRole('textbox', { name: 'Lesson' })
+      .click();
+    await window.keyboard.press('Alt+Shift+P');
+  }
+  await page.getByRole('button', { name: /^Propose/ }).click();
+  await saved(page);
+  const count = (await points(page)).length;
+  await expect(other.getByRole('textbox', { name: 'Point 2' })).toBeVisible();
+  await other.getByRole('textbox', { name: 'Point 2' }).fill('Said in the second window');
+  await page.getByRole('textbox', { name: 'Point 1', exact: true }).click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Put between in the first', { delay: 30 });
+  await saved(page);
+  await saved(other);
+  await expect
+    .poll(() => points(page))
+    .toEqual(expect.arrayContaining(['explain: Put between in the first', expect.stringMatching(/second window$/)]));
+  expect(await points(page)).toHaveLength(count + 1);
+  await expect(other.getByRole('textbox', { name: 'Point 2' })).toHaveValue('Put between in the first');
+  await other.close();
 });

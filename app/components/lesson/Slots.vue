@@ -4,10 +4,19 @@ import type { Lesson } from '~~/core/course/course';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 
-/** The open places of a lesson: questions whose answers fill it. */
+/** The open places of a lesson: questions whose answers fill it. With text on its page, only while it asks. */
 const props = defineProps<{ lesson: Lesson }>();
 const desk = useCourse();
 const slots = computed(() => (desk.course!.answers ?? []).filter((answer) => answer.lesson === props.lesson.id));
+/** Lessons that asked something since this was opened: an answer just typed stays in view. */
+const asking = reactive(new Set<string>());
+watch(
+  slots,
+  (now) => {
+    if (now.some((answer) => answer.text.trim() === '')) asking.add(props.lesson.id);
+  },
+  { immediate: true },
+);
 const open = computed(() => slots.value.filter((answer) => answer.text.trim() === '').length);
 const trouble = ref('');
 const filling = ref(false);
@@ -24,7 +33,11 @@ async function fill() {
 </script>
 
 <template>
-  <section v-if="slots.length" class="slots" aria-label="Questions of this lesson">
+  <section
+    v-if="slots.length && (lesson.blocks.length === 0 || asking.has(lesson.id))"
+    class="slots"
+    aria-label="Questions of this lesson"
+  >
     <p class="small">
       <strong class="decide">{{
         open ? `${counted(open, ['place is', 'places are'])} open here` : 'All questions are answered'

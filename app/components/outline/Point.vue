@@ -158,11 +158,6 @@ const items = computed(() => [
   margin-bottom: 4px;
 }
 .grip {
-  width: 8px;
-  height: 16px;
-  flex: none;
-  cursor: grab;
-  background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px;
   opacity: 0.7;
 }
 </style>

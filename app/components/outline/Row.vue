@@ -105,116 +105,93 @@ function can(words: string, was: string, group: string) {
       ><span role="gridcell" class="number">{{ row.kind === 'lesson' ? checksIn(row.id) : '' }}</span
       ><span role="gridcell">{{ row.kind === 'lesson' ? stateLabel(row.lesson.state) : '' }}</span>
     </template>
-    <template v-else-if="row.kind === 'module'">
+    <template v-else-if="row.kind !== 'check'">
       <span role="gridcell" class="title"
-        ><i class="grip" aria-hidden="true" /><button
-          type="button"
-          class="fold"
-          :aria-expanded="!folded"
-          :aria-label="`Fold ${row.module.title}`"
-          tabindex="-1"
-          @click="$emit('fold')"
-        >
-          {{ folded ? '+' : '–' }}</button
-        ><b>{{ row.number }}</b
-        ><FieldInPlace
-          :value="row.module.title"
-          :save="rename"
-          required
-          wraps
-          data-part="title"
-          :readonly="!desk.mayEdit"
-          :aria-label="`Module ${row.number}`"
-          maxlength="400" /><OutlineNoted
-          v-if="notes"
-          :count="notes"
-          :on="row.module.title"
-          @click.stop="$emit('notes')" /><button
-          v-if="desk.mayEdit"
-          type="button"
-          class="open"
-          :aria-label="`Other takes of ${row.module.title}`"
-          title="Other takes (Alt ⇧ T)"
-          tabindex="-1"
-          @click.stop="$emit('takes')"
-        >
-          <UIcon name="i-lucide-layers-2" /></button
-      ></span>
-      <span role="gridcell" class="can"
-        ><FieldInPlace
-          :value="row.module.purpose"
-          :save="purpose"
-          wraps
-          data-part="purpose"
-          :readonly="!desk.mayEdit"
-          placeholder="what this module is for"
-          :aria-label="`Purpose of ${row.module.title}`"
-          maxlength="400"
-      /></span>
-      <span role="gridcell" class="number strong">{{ minutes }}</span><span role="gridcell" /><span role="gridcell" />
-    </template>
-    <template v-else-if="row.kind === 'lesson'">
-      <span role="gridcell" class="title"
-        ><i class="grip" aria-hidden="true" /><OutlineKind
+        ><i class="grip" aria-hidden="true" /><template v-if="row.kind === 'module'"
+          ><button
+            type="button"
+            class="fold"
+            :aria-expanded="!folded"
+            :aria-label="`Fold ${title}`"
+            tabindex="-1"
+            @click="$emit('fold')"
+          >
+            {{ folded ? '+' : '–' }}</button
+          ><b>{{ row.number }}</b></template
+        ><OutlineKind
+          v-else
           :kind="row.lesson.lessonKind"
-          :on="row.lesson.title"
+          :on="title"
           :readonly="!desk.mayEdit"
           @choose="kind" /><FieldInPlace
-          :value="row.lesson.title"
+          :value="title"
           :save="rename"
           required
           wraps
           data-part="title"
           :readonly="!desk.mayEdit"
-          aria-label="Lesson"
-          maxlength="400" /><OutlineNoted
-          v-if="notes"
-          :count="notes"
-          :on="row.lesson.title"
-          @click.stop="$emit('notes')" /><button
+          :aria-label="row.kind === 'module' ? `Module ${row.number}` : 'Lesson'"
+          maxlength="400" /><OutlineNoted v-if="notes" :count="notes" :on="title" @click.stop="$emit('notes')" /><button
           v-if="desk.mayEdit"
           type="button"
           class="open"
-          :aria-label="`Other takes of ${row.lesson.title}`"
+          :aria-label="`Other takes of ${title}`"
           title="Other takes (Alt ⇧ T)"
           tabindex="-1"
           @click.stop="$emit('takes')"
         >
           <UIcon name="i-lucide-layers-2" /></button
         ><NuxtLink
+          v-if="row.kind === 'lesson'"
           class="open"
           :to="`/course/${desk.course!.id}/lessons/${row.id}`"
-          :aria-label="`Open ${row.lesson.title}`"
+          :aria-label="`Open ${title}`"
           title="Open the lesson (Ctrl ↵)"
           tabindex="-1"
           ><UIcon name="i-lucide-arrow-right" /></NuxtLink
       ></span>
       <span role="gridcell" class="can"
         ><FieldInPlace
+          v-if="row.kind === 'module'"
+          :value="row.module.purpose"
+          :save="purpose"
+          wraps
+          data-part="purpose"
+          :readonly="!desk.mayEdit"
+          placeholder="what this module is for"
+          :aria-label="`Purpose of ${title}`"
+          maxlength="400" /><FieldInPlace
+          v-else
           :value="objective"
           :save="can"
           wraps
           data-part="can"
           :readonly="!desk.mayEdit"
           :placeholder="open ? counted(open, ['question open', 'questions open']) : 'not said yet'"
-          :aria-label="`After ${row.lesson.title} the learner can`"
+          :aria-label="`After ${title} the learner can`"
           maxlength="600"
       /></span>
-      <span role="gridcell" class="number" :class="{ strong: pinned }" :title="pinned ? 'Pinned by you' : undefined"
-        ><FieldInPlace
-          v-if="current && desk.mayEdit"
-          :value="pinned ? String(row.lesson.minutesFixed) : ''"
-          :save="pin"
-          data-part="minutes"
-          inputmode="decimal"
-          :placeholder="String(minutes ?? '')"
-          :aria-label="`Minutes of ${row.lesson.title}, pinned`"
-          title="A number pins it; empty, it is counted"
-          maxlength="6"
-        /><template v-else>{{ minutes }}</template></span
-      >
-      <span role="gridcell" class="number">{{ checksIn(row.id) }}</span>
-      <span role="gridcell" class="state"><PathStateMark :state="row.lesson.state" /></span>
+      <template v-if="row.kind === 'module'"
+        ><span role="gridcell" class="number strong">{{ minutes }}</span
+        ><span role="gridcell" /><span role="gridcell"
+      /></template>
+      <template v-else>
+        <span role="gridcell" class="number" :class="{ strong: pinned }" :title="pinned ? 'Pinned by you' : undefined"
+          ><FieldInPlace
+            v-if="current && desk.mayEdit"
+            :value="pinned ? String(row.lesson.minutesFixed) : ''"
+            :save="pin"
+            data-part="minutes"
+            inputmode="decimal"
+            :placeholder="String(minutes ?? '')"
+            :aria-label="`Minutes of ${title}, pinned`"
+            title="A number pins it; empty, it is counted"
+            maxlength="6"
+          /><template v-else>{{ minutes }}</template></span
+        >
+        <span role="gridcell" class="number">{{ checksIn(row.id) }}</span>
+        <span role="gridcell" class="state"><PathStateMark :state="row.lesson.state" /></span>
+      </template>
     </template>
     <template v-else>
       <span role="gridcell" class="title"
@@ -326,11 +303,6 @@ function can(words: string, was: string, group: string) {
   color: var(--sky);
 }
 .grip {
-  width: 8px;
-  height: 16px;
-  flex: none;
-  cursor: grab;
-  background: radial-gradient(circle, var(--ink-3) 1px, transparent 1.4px) 0 0 / 4px 5px;
   opacity: 0;
 }
 .row:hover .grip {

@@ -36,6 +36,7 @@ onMounted(async () => {
   await desk.settleAll();
   await load();
   await step(0);
+  box.value?.scrollIntoView({ block: 'nearest' });
 });
 
 interface Entry {

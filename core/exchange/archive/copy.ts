@@ -15,7 +15,7 @@ const ID_FIELDS = new Set([
   'sourceId',
   'place',
 ]);
-const ID_LISTS = new Set(['objectiveIds', 'plannedPassages', 'given', 'supporting']);
+const ID_LISTS = new Set(['objectiveIds', 'plannedPassages', 'given', 'supporting', 'passages', 'lessons', 'value']);
 
 /**
  * A course under another id, that stands on sources under other ids: `ids` leads from the old ones to the new ones.
@@ -24,7 +24,8 @@ const ID_LISTS = new Set(['objectiveIds', 'plannedPassages', 'given', 'supportin
 export function withIds(course: Course, ids: ReadonlyMap<string, string>): Course {
   const to = (value: unknown): unknown => (typeof value === 'string' ? (ids.get(value) ?? value) : value);
   const mapped = (value: unknown, field?: string): unknown => {
-    if (Array.isArray(value)) return value.map((each) => (field && ID_LISTS.has(field) ? to(each) : mapped(each)));
+    if (Array.isArray(value))
+      return value.map((each) => (typeof each === 'string' && field && ID_LISTS.has(field) ? to(each) : mapped(each)));
     if (typeof value === 'object' && value !== null)
       return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, mapped(each, key)]));
     return field && ID_FIELDS.has(field) ? to(value) : value;

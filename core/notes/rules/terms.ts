@@ -4,13 +4,17 @@ import type { Note, NoteMatter } from '../note';
 /** A shorter word may stand for anything. */
 const SHORTEST = 4;
 
-/** Terms that a lesson uses before the lesson that defines them: one note a term, at its first use. */
+/**
+ * Terms that a lesson uses before the lesson that defines them: one note a term, at its first use. Everyday words with
+ * a meaning of their own are none.
+ */
 export function termNotes({ course, lessons }: NoteMatter): Note[] {
   const place = new Map<string, number>();
   lessons.forEach(({ lesson }, at) => {
     for (const id of lesson.plannedPassages) if (!place.has(id)) place.set(id, at);
   });
-  return course.glossary.flatMap(({ term, evidence }): Note[] => {
+  return course.glossary.flatMap(({ term, evidence, everyday }): Note[] => {
+    if (everyday) return [];
     const defined = Math.min(...evidence.map(({ id }) => place.get(id) ?? Infinity));
     if (!Number.isFinite(defined) || defined === 0 || term.length < SHORTEST) return [];
     const word = term.toLowerCase();

@@ -123,6 +123,8 @@ describe('notes on an outline', () => {
     const moved = made(at, mendOperations(at, note.mend!, IDS));
     expect(titles(moved)).toEqual(['Arriving', 'Words', 'Going in']);
     expect(of(outlineNotes(moved), 'term-later')).toEqual([]);
+    const [term] = at.glossary;
+    expect(of(outlineNotes({ ...at, glossary: [{ ...term, everyday: true }] }), 'term-later')).toEqual([]);
   });
 
   it('see what is promised and served by nothing, and give it a lesson', () => {

@@ -314,14 +314,16 @@ useActions([
             </li>
           </ul>
           <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">
-            Blank. Draft it from
+            Blank. Draft it
             {{
-              lesson.plannedPassages.length
-                ? `its ${counted(lesson.plannedPassages.length, ['passage', 'passages'])}`
-                : 'what the sources say on its title'
+              lesson.points
+                ? `by its ${counted(lesson.points.length, ['point', 'points'])}`
+                : lesson.plannedPassages.length
+                  ? `from its ${counted(lesson.plannedPassages.length, ['passage', 'passages'])}`
+                  : 'from what the sources say on its title'
             }}, or write.
           </p>
-          <LessonSlots v-if="lesson.blocks.length === 0" :lesson="lesson" />
+          <LessonSlots :lesson="lesson" />
           <LessonEditor
             :key="lesson.id"
             ref="editor"
