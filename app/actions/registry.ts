@@ -41,17 +41,25 @@ export function keyName(event: KeyboardEvent): string {
     .join('+');
 }
 
+/** Whether something is pressed by Enter: a button, a link, what opens and closes. */
+export const isPressed = (target: Element): boolean =>
+  target.closest('button, a, summary, [role^="menuitem"]') !== null;
+
 /** Runs the action a key stands for; true when there was one. */
 export function runKey(event: KeyboardEvent): boolean {
   const name = keyName(event);
   const target = event.target as HTMLElement | null;
   // A dialog has keys of its own; what lies behind it stays as it is.
   if (target?.closest('[role="dialog"]')) return false;
+  // A button or a link is pressed by Enter, whatever it stands in.
+  if (event.key === 'Enter' && target && isPressed(target)) return false;
   const typing = target?.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? '');
   const bare = !name.includes('+');
   const found = actions.value.find((action) => {
     if (action.key !== name) return false;
-    if (action.within) return target?.closest(`[data-keys="${action.within}"]`) != null && !(bare && typing);
+    // What lies open within something else has keys of its own.
+    if (action.within)
+      return target?.closest<HTMLElement>('[data-keys]')?.dataset.keys === action.within && !(bare && typing);
     return !(bare && typing && !/^F\d+$/.test(name));
   });
   if (!found) return false;

@@ -21,7 +21,7 @@ test('points are proposed, typed, moved and said otherwise by hand and key, and 
   expect(proposed.length).toBeGreaterThan(1);
   const planned = (await lessonOf(page)).plannedPassages.length;
   // Typed at once, with a click elsewhere in the middle of it.
-  await page.getByRole('button', { name: 'New point' }).click();
+  await page.getByRole('button', { name: 'New point' }).press('Enter');
   await page.keyboard.type('What to tell the next borrower', { delay: 25 });
   await row.getByRole('textbox', { name: /^After/ }).click();
   await saved(page);

@@ -2,7 +2,7 @@
 import { watchDebounced } from '@vueuse/core';
 import { VueDraggable, type SortableEvent } from 'vue-draggable-plus';
 import { api, type AnswerOf } from '~/client';
-import { useActions } from '~/actions/registry';
+import { isPressed, useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useJobs } from '~/stores/jobs';
@@ -124,12 +124,11 @@ function keys(event: KeyboardEvent) {
   const point = at.value;
   if (!desk.mayEdit || !point || event.defaultPrevented) return;
   const { key, altKey, ctrlKey, shiftKey } = event;
-  const inText = (event.target as HTMLElement).tagName === 'TEXTAREA';
   const done = (run: () => void) => {
     event.preventDefault();
     run();
   };
-  if (key === 'Enter' && inText && !ctrlKey && !shiftKey) done(() => below(point.id));
+  if (key === 'Enter' && !isPressed(event.target as Element) && !ctrlKey && !shiftKey) done(() => below(point.id));
   else if ((key === 'ArrowUp' || key === 'ArrowDown') && altKey) done(() => move(point, key === 'ArrowUp' ? -1 : 1));
   else if ((key === 'Delete' || key === 'Backspace') && ctrlKey) done(() => remove(point));
 }

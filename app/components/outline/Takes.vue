@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, type AnswerOf } from '~/client';
-import { useActions } from '~/actions/registry';
+import { isPressed, useActions } from '~/actions/registry';
 import type { PassageView } from '~/components/evidence/place';
 import { useCourse } from '~/stores/course';
 import { useSession } from '~/stores/session';
@@ -136,6 +136,9 @@ function keys(event: KeyboardEvent) {
   if (by !== undefined && !event.altKey) {
     event.preventDefault();
     void step(by);
+  } else if (event.key === 'Enter' && !isPressed(event.target as Element)) {
+    event.preventDefault();
+    void take(focused.value);
   } else if (event.key === 'Escape') {
     event.preventDefault();
     emit('close');

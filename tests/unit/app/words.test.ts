@@ -1,5 +1,4 @@
 import { describe, expect, it, vi } from 'vitest';
-import { actions, keyName, offerActions, runKey, shownKey, type Action } from '../../../app/actions/registry';
 import { claimWords, placeWords } from '../../../app/components/evidence/place';
 import { keptRows, rowsOf } from '../../../app/components/outline/rows';
 import { fillOf } from '../../../app/components/path/fill';
@@ -11,98 +10,6 @@ import { CLAIMS, counted, stateLabel, STATES } from '../../../app/words/states';
 import { ID_PATTERN } from '../../../core/document/id';
 import { NODE_SHAPES } from '../../../core/course/shapes';
 import { aCourse, anId } from '../../builders';
-
-const key = (name: string, changes: Partial<KeyboardEvent> = {}) =>
-  ({
-    key: name,
-    ctrlKey: false,
-    altKey: false,
-    shiftKey: false,
-    metaKey: false,
-    preventDefault: vi.fn(),
-    target: null,
-    ...changes,
-  }) as unknown as KeyboardEvent;
-/** Something that has focus: inside some elements, typed into or not. */
-const focus = (inside: string[] = [], tagName = 'DIV', editable = false) =>
-  ({
-    tagName,
-    isContentEditable: editable,
-    closest: (selector: string) => (inside.some((each) => selector.includes(each)) ? {} : null),
-  }) as unknown as EventTarget;
-
-describe('keys', () => {
-  it.each([
-    ['Ctrl+K', key('k', { ctrlKey: true })],
-    ['Ctrl+K', key('k', { metaKey: true })],
-    ['Alt+ArrowUp', key('ArrowUp', { altKey: true })],
-    ['Ctrl+Shift+Z', key('Z', { ctrlKey: true, shiftKey: true })],
-    ['?', key('?', { shiftKey: true })],
-    ['Shift+Enter', key('Enter', { shiftKey: true })],
-    ['T', key('t')],
-  ])('%s', (name, event) => expect(keyName(event)).toBe(name));
-
-  it('are shown short', () =>
-    expect(['Alt+ArrowUp', 'Ctrl+Delete', 'Alt+PageDown', 'Alt+Enter'].map(shownKey)).toEqual([
-      'Alt ↑',
-      'Ctrl Del',
-      'Alt PgDn',
-      'Alt ↵',
-    ]));
-});
-
-describe('actions', () => {
-  const ran: string[] = [];
-  const action = (id: string, more: Partial<Action>): Action => ({
-    id,
-    label: id,
-    area: 'Test',
-    run: () => void ran.push(id),
-    ...more,
-  });
-  const press = (event: KeyboardEvent) => {
-    ran.length = 0;
-    const found = runKey(event);
-    return [found, ...ran];
-  };
-
-  it('are there while they are offered, and only when they can be done', () => {
-    let may = false;
-    const away = offerActions([action('undo', { key: 'Ctrl+Z', when: () => may })]);
-    expect(actions.value).toEqual([]);
-    expect(press(key('z', { ctrlKey: true, target: focus() }))).toEqual([false]);
-    may = true;
-    away();
-    const again = offerActions([action('undo', { key: 'Ctrl+Z', when: () => may })]);
-    expect(press(key('z', { ctrlKey: true, target: focus([], 'INPUT') }))).toEqual([true, 'undo']);
-    again();
-    expect(actions.value).toEqual([]);
-  });
-
-  it('of plain letters act only where their own box has focus, and never while one types', () => {
-    const away = offerActions([action('take', { key: 'T', within: 'checks' }), action('keys', { key: '?' })]);
-    expect(press(key('t', { target: focus(['checks']) }))).toEqual([true, 'take']);
-    expect(press(key('t', { target: focus() }))).toEqual([false]);
-    expect(press(key('t', { target: focus(['checks'], 'TEXTAREA') }))).toEqual([false]);
-    expect(press(key('?', { target: focus() }))).toEqual([true, 'keys']);
-    expect(press(key('?', { target: focus([], 'DIV', true) }))).toEqual([false]);
-    away();
-  });
-
-  it('behind a dialog stay as they are', () => {
-    const away = offerActions([action('undo', { key: 'Ctrl+Z' })]);
-    expect(press(key('z', { ctrlKey: true, target: focus(['dialog']) }))).toEqual([false]);
-    away();
-  });
-
-  it('keep the key from doing anything else', () => {
-    const away = offerActions([action('bar', { key: 'Ctrl+K' })]);
-    const event = key('k', { ctrlKey: true, target: focus() });
-    runKey(event);
-    expect(event.preventDefault).toHaveBeenCalledOnce();
-    away();
-  });
-});
 
 describe('places and claims in words', () => {
   it.each([

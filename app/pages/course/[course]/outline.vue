@@ -2,7 +2,7 @@
 import { api } from '~/client';
 import { VueDraggable } from 'vue-draggable-plus';
 import { LESSON_KINDS, placedChecks } from '~~/core/course/course';
-import { useActions } from '~/actions/registry';
+import { isPressed, useActions } from '~/actions/registry';
 import { openSlotsOf, type Row } from '~/components/outline/rows';
 import { useCourse } from '~/stores/course';
 import { useBeside } from '~/stores/beside';
@@ -60,7 +60,7 @@ function keys(event: KeyboardEvent) {
   const part = input.getAttribute('data-part');
   const { key, shiftKey, altKey, ctrlKey } = event;
   const done = () => event.preventDefault();
-  if (part === 'kind' && key === 'Enter') return;
+  if (key === 'Enter' && isPressed(input)) return;
   if (part === 'minutes' && key === 'Enter') return void focus(current.value);
   if ((key === 'ArrowUp' || key === 'ArrowDown') && !ctrlKey) {
     done();
