@@ -51,8 +51,8 @@ export function runKey(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
   // A dialog has keys of its own; what lies behind it stays as it is.
   if (target?.closest('[role="dialog"]')) return false;
-  // A button or a link is pressed by Enter, whatever it stands in.
-  if (event.key === 'Enter' && target && isPressed(target)) return false;
+  // A button or a link is pressed by Enter alone, whatever it stands in.
+  if (name === 'Enter' && target && isPressed(target)) return false;
   const typing = target?.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? '');
   const bare = !name.includes('+');
   const found = actions.value.find((action) => {

@@ -17,7 +17,10 @@ test.describe('a server that is killed on the way', () => {
     await page.getByRole('button', { name: 'Write the first row' }).click();
     await page.keyboard.type('Why sharp is safe');
     await page.keyboard.press('Enter');
-    await page.keyboard.type('The stone');
+    await page.keyboard.type('The stoen');
+    // A word taken away is no row taken away.
+    await page.keyboard.press('Control+Backspace');
+    await page.keyboard.type('stone');
     await page.keyboard.press('Enter');
     await page.keyboard.type('The angle');
     await page.keyboard.press('Control+[');

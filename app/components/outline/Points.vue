@@ -130,7 +130,7 @@ function keys(event: KeyboardEvent) {
   };
   if (key === 'Enter' && !isPressed(event.target as Element) && !ctrlKey && !shiftKey) done(() => below(point.id));
   else if ((key === 'ArrowUp' || key === 'ArrowDown') && altKey) done(() => move(point, key === 'ArrowUp' ? -1 : 1));
-  else if ((key === 'Delete' || key === 'Backspace') && ctrlKey) done(() => remove(point));
+  else if (key === 'Delete' && ctrlKey) done(() => remove(point));
 }
 const editing = () => desk.mayEdit && at.value !== undefined;
 useActions([

@@ -92,12 +92,16 @@ describe('actions', () => {
       action('row', { key: 'Enter', within: 'outline' }),
       action('take', { key: 'T', within: 'takes' }),
       action('tool', { key: 'T', within: 'outline' }),
+      action('go', { key: 'Ctrl+Enter' }),
     ]);
     expect(press(key('Enter', { target: focus(['outline']) }))).toEqual([true, 'row']);
     expect(press(key('Enter', { target: focus(['outline', 'takes']) }))).toEqual([false]);
     expect(press(key('t', { target: focus(['outline', 'takes']) }))).toEqual([true, 'take']);
-    for (const pressed of ['BUTTON', 'A', 'SUMMARY'])
-      expect(press(key('Enter', { target: focus(['outline'], pressed) }))).toEqual([false]);
+    for (const pressed of ['BUTTON', 'A', 'SUMMARY']) {
+      const target = focus(['outline'], pressed);
+      expect(press(key('Enter', { target }))).toEqual([false]);
+      expect(press(key('Enter', { target, ctrlKey: true }))).toEqual([true, 'go']);
+    }
     away();
   });
 

@@ -60,7 +60,7 @@ function keys(event: KeyboardEvent) {
   const part = input.getAttribute('data-part');
   const { key, shiftKey, altKey, ctrlKey } = event;
   const done = () => event.preventDefault();
-  if (key === 'Enter' && isPressed(input)) return;
+  if (key === 'Enter' && !ctrlKey && isPressed(input)) return;
   if (part === 'minutes' && key === 'Enter') return void focus(current.value);
   if ((key === 'ArrowUp' || key === 'ArrowDown') && !ctrlKey) {
     done();
@@ -80,8 +80,9 @@ function keys(event: KeyboardEvent) {
     done();
     indent(key === '[');
   } else if (
-    (key === 'Delete' || key === 'Backspace') &&
-    (ctrlKey || many.value || (part === 'title' && input.value === ''))
+    // Ctrl Backspace takes a word away, as everywhere.
+    (key === 'Delete' && ctrlKey) ||
+    ((key === 'Delete' || key === 'Backspace') && (many.value || (part === 'title' && input.value === '')))
   ) {
     done();
     remove();
