@@ -71,7 +71,7 @@ export const CALLED: Record<Take['made']['why'], [page: string, text: string]> =
 };
 
 /** What differs in another take of a row that the engine offers. */
-export function rowTakeWords({ code, passages = 0, title = '' }: RowOffer['says']): string {
+export function rowTakeWords({ kind, passages = 0, title = '' }: RowOffer['says']): string {
   const some = counted(passages, ['passage', 'passages']);
   return {
     title: 'Another title',
@@ -84,7 +84,7 @@ export function rowTakeWords({ code, passages = 0, title = '' }: RowOffer['says'
     joined: `Together with “${title}”`,
     'terms-first': 'What a term means before it is used',
     'promise-first': 'What the promise speaks of first',
-  }[code];
+  }[kind];
 }
 
 /** What a take of a row is called that lies beside it: by what it is, or that it stood there. */

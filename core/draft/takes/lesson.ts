@@ -35,9 +35,9 @@ export function takesOfLesson(course: Course, lesson: Lesson, planned: LessonPla
       of: lesson.id,
       field: 'title',
       value,
-      says: { code: 'title' },
+      says: { kind: 'title' },
     })),
-    ...(first ? aims : []).map((value): RowOffer => ({ of: first, field: 'text', value, says: { code: 'objective' } })),
+    ...(first ? aims : []).map((value): RowOffer => ({ of: first, field: 'text', value, says: { kind: 'objective' } })),
     ...scopesFor(course, lesson, planned, context),
   ];
 }
@@ -59,12 +59,12 @@ function scopesFor(course: Course, lesson: Lesson, planned: LessonPlan, context:
             says: { ...says, minutes: Math.round(minutesFor(size, planned.checks) * 10) / 10 },
           },
         ];
-  const without = (gone: (id: string) => boolean, code: 'narrow' | 'source', title?: string): RowOffer[] => {
+  const without = (gone: (id: string) => boolean, kind: 'narrow' | 'source', title?: string): RowOffer[] => {
     const left = units.filter(({ unit }) => !gone(unit.id));
     const size = left.reduce((sum, each) => sum + each.words, 0);
     if (size === 0 || words - size < words * DIFFERS) return [];
     const value = left.flatMap(({ unit }) => unit.passages);
-    return scope(value, size, { code, passages: passages.length - value.length, ...(title && { title }) });
+    return scope(value, size, { kind, passages: passages.length - value.length, ...(title && { title }) });
   };
   const light = new Set(lightUnits({ units }, context).map(({ unit }) => unit.id));
   const bySource = new Map<string, number>();
@@ -80,7 +80,7 @@ function scopesFor(course: Course, lesson: Lesson, planned: LessonPlan, context:
     ...without((id) => light.has(id), 'narrow'),
     ...(size >= words * DIFFERS
       ? scope([...passages, ...added.flatMap((unit) => unit.passages)], words + size, {
-          code: 'wide',
+          kind: 'wide',
           passages: added.reduce((sum, unit) => sum + unit.passages.length, 0),
         })
       : []),
@@ -90,7 +90,7 @@ function scopesFor(course: Course, lesson: Lesson, planned: LessonPlan, context:
     ...scope(
       [...passages].sort((a, b) => place.get(a)! - place.get(b)!),
       words,
-      { code: 'in-sources-order' },
+      { kind: 'in-sources-order' },
     ),
   ];
 }

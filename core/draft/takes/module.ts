@@ -6,7 +6,7 @@ import { cosine, countsOf } from '../../language/similarity';
 import type { DraftContext } from '../context';
 import type { Prepared } from '../from-course';
 import type { LessonPlan } from '../plan';
-import type { RowOffer, RowTakeCode } from './offer';
+import type { RowOffer, RowTakeKind } from './offer';
 
 /** A module of fewer lessons is not taken in two. */
 const LEAST_IN_TWO = 4;
@@ -24,13 +24,13 @@ export function takesOfModule(course: Course, module: Module, { plan, context }:
     value: { modules } satisfies Arrangement,
     says,
   });
-  const inOrder = (order: readonly string[], code: RowTakeCode): RowOffer[] =>
+  const inOrder = (order: readonly string[], kind: RowTakeKind): RowOffer[] =>
     sameData(
       order,
       module.lessons.map(({ id }) => id),
     )
       ? []
-      : [arranged([{ id: module.id, title: module.title, lessons: [...order] }], { code })];
+      : [arranged([{ id: module.id, title: module.title, lessons: [...order] }], { kind })];
   const heaviest = (of: typeof lessons) =>
     of.reduce((best, each) =>
       (each.planned?.lesson.scope.weight ?? 0) > (best.planned?.lesson.scope.weight ?? 0) ? each : best,
@@ -41,7 +41,7 @@ export function takesOfModule(course: Course, module: Module, { plan, context }:
     ...[...new Set(titles)]
       .filter((title) => title.toLowerCase() !== module.title.toLowerCase())
       .slice(0, MOST_TITLES)
-      .map((value): RowOffer => ({ of: module.id, field: 'title', value, says: { code: 'title' } })),
+      .map((value): RowOffer => ({ of: module.id, field: 'title', value, says: { kind: 'title' } })),
     ...inTwo(),
     ...joined(),
     ...inOrder(bySources(), 'in-sources-order'),
@@ -65,7 +65,7 @@ export function takesOfModule(course: Course, module: Module, { plan, context }:
           { id: module.id, title: module.title, lessons: ids.slice(0, cut.at) },
           { id: idFrom('m', 'second', module.id, ids[cut.at]), title, lessons: ids.slice(cut.at) },
         ],
-        { code: 'in-two', title: lessons[cut.at].lesson.title },
+        { kind: 'in-two', title: lessons[cut.at].lesson.title },
       ),
     ];
   }
@@ -73,7 +73,7 @@ export function takesOfModule(course: Course, module: Module, { plan, context }:
     const next = course.modules[course.modules.indexOf(module) + 1];
     if (!next || lessons.length > SMALL || lessons.length === 0) return [];
     const ids = [...module.lessons, ...next.lessons].map(({ id }) => id);
-    return [arranged([{ id: module.id, title: module.title, lessons: ids }], { code: 'joined', title: next.title })];
+    return [arranged([{ id: module.id, title: module.title, lessons: ids }], { kind: 'joined', title: next.title })];
   }
   function bySources(): string[] {
     const place = new Map(

@@ -2,7 +2,7 @@ import type { Take } from '../../course/course';
 
 /** Another take of a row that the engine offers, and what differs in it. */
 export interface RowOffer extends Pick<Take, 'of' | 'field' | 'value'> {
-  says: { code: RowTakeCode; passages?: number; minutes?: number; title?: string };
+  says: { kind: RowTakeKind; passages?: number; minutes?: number; title?: string };
 }
 
 /**
@@ -10,7 +10,7 @@ export interface RowOffer extends Pick<Take, 'of' | 'field' | 'value'> {
  * source: only what the source that says most says; in-sources-order: as the sources go; in-two, joined: a module in
  * two, with the next; terms-first: what a term means before it is used; promise-first: what the promise speaks of.
  */
-export type RowTakeCode =
+export type RowTakeKind =
   | 'title'
   | 'objective'
   | 'narrow'

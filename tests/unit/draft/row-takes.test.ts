@@ -58,7 +58,7 @@ describe('other takes of a row', () => {
     const { course, knowledge } = await kiln();
     const [lesson] = allLessons(course);
     const found = takesFor(course, knowledge, lesson.id);
-    const narrow = found.find(({ says }) => says.code === 'narrow')!;
+    const narrow = found.find(({ says }) => says.kind === 'narrow')!;
     const told = knowledge[0].source.passages.find(({ text }) => /forty cups/.test(text))!;
     expect(narrow.value).toEqual(lesson.plannedPassages.filter((id) => id !== told.id));
     expect(narrow.says).toMatchObject({ passages: 1, minutes: expect.any(Number) });
@@ -72,7 +72,7 @@ describe('other takes of a row', () => {
     const told = knowledge[0].source.passages.find(({ text }) => /forty cups/.test(text))!;
     const less = lesson.plannedPassages.filter((id) => id !== told.id);
     lesson.plannedPassages = less;
-    const wide = takesFor(course, knowledge, lesson.id).find(({ says }) => says.code === 'wide')!;
+    const wide = takesFor(course, knowledge, lesson.id).find(({ says }) => says.kind === 'wide')!;
     expect(wide.value).toEqual([...less, told.id]);
   });
 
@@ -83,7 +83,7 @@ describe('other takes of a row', () => {
     // Out of the order of the sources.
     module.lessons = [2, 4, 0, 1, 3].map((at) => module.lessons[at]);
     const found = takesFor(course, knowledge, module.id).filter(({ field }) => field === 'arrangement');
-    expect(found.map(({ says }) => says.code)).toEqual(
+    expect(found.map(({ says }) => says.kind)).toEqual(
       expect.arrayContaining(['in-two', 'in-sources-order', 'promise-first']),
     );
     for (const { value } of found) {
@@ -97,7 +97,7 @@ describe('other takes of a row', () => {
     }
     const orders = found.map(({ value }) => JSON.stringify((value as Arrangement).modules));
     expect(new Set(orders).size).toBe(orders.length);
-    const promised = found.find(({ says }) => says.code === 'promise-first')!.value as Arrangement;
+    const promised = found.find(({ says }) => says.kind === 'promise-first')!.value as Arrangement;
     expect(course.modules[0].lessons.find(({ id }) => id === promised.modules[0].lessons[0])!.title).toMatch(
       /Cleaning/,
     );
