@@ -117,7 +117,17 @@ function ownHeading(text: string, part: readonly ScopeSection[], matter: Matter)
       .replace(/[^\p{L}\p{N}]+/gu, ' ')
       .trim();
   const own = plain(text);
+  // Columns and terms by their names are the source's words, too, though no sentence of it.
+  const names = new Set(
+    passages
+      .flatMap(({ id, table }) => [
+        ...(table?.header ?? []),
+        ...(matter.claims.get(id) ?? []).flatMap(({ term }) => term ?? []),
+      ])
+      .map(plain),
+  );
   const said =
+    text.split(',').every((name) => names.has(plain(name))) ||
     passages.some((passage) => plain(passage.text).includes(own)) ||
     part.some(({ title }) => plain(title) === own || plain(cleanTitle(title, [], '')) === own);
   return said ? undefined : text;

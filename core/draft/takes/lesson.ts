@@ -46,7 +46,8 @@ export function takesOfLesson(course: Course, lesson: Lesson, planned: LessonPla
 function scopesFor(course: Course, lesson: Lesson, planned: LessonPlan, context: DraftContext): RowOffer[] {
   const { matter, knowledge } = context;
   const units = unitsIn(planned.parts, new Set(lesson.given), context);
-  const passages = units.flatMap(({ unit }) => unit.passages);
+  // What was given is its author's, and stays with every cut.
+  const passages = lesson.plannedPassages.filter((id) => matter.of(id));
   const words = units.reduce((sum, each) => sum + each.words, 0);
   const scope = (value: string[], size: number, says: RowOffer['says']): RowOffer[] =>
     value.length === 0 || sameData(value, lesson.plannedPassages)
@@ -60,10 +61,10 @@ function scopesFor(course: Course, lesson: Lesson, planned: LessonPlan, context:
           },
         ];
   const without = (gone: (id: string) => boolean, kind: 'narrow' | 'source', title?: string): RowOffer[] => {
-    const left = units.filter(({ unit }) => !gone(unit.id));
+    const left = units.filter(({ unit, given }) => given || !gone(unit.id));
     const size = left.reduce((sum, each) => sum + each.words, 0);
     if (size === 0 || words - size < words * DIFFERS) return [];
-    const value = left.flatMap(({ unit }) => unit.passages);
+    const value = passages.filter((id) => !gone(matter.unitOf(id).id));
     return scope(value, size, { kind, passages: passages.length - value.length, ...(title && { title }) });
   };
   const light = new Set(lightUnits({ units }, context).map(({ unit }) => unit.id));
@@ -84,9 +85,7 @@ function scopesFor(course: Course, lesson: Lesson, planned: LessonPlan, context:
           passages: added.reduce((sum, unit) => sum + unit.passages.length, 0),
         })
       : []),
-    ...(bySource.size > 1
-      ? without((id) => !ofMost.has(id), 'source', matter.of(passages[0]) && titleOf(most[0], knowledge))
-      : []),
+    ...(bySource.size > 1 ? without((id) => !ofMost.has(id), 'source', titleOf(most[0], knowledge)) : []),
     ...scope(
       [...passages].sort((a, b) => place.get(a)! - place.get(b)!),
       words,

@@ -93,6 +93,32 @@ describe('a lesson with points', () => {
     expect([...lesson.plannedPassages].sort()).toEqual([...course.modules[0].lessons[0].plannedPassages].sort());
   });
 
+  it('is headed by no point that is proposed, be it the columns of a table or the names of terms', async () => {
+    const source = `# Bins
+
+You must sort what you throw away.
+
+| Waste | Bin |
+| --- | --- |
+| Gloves | black |
+| Paper | blue |
+| Sharps | yellow |
+
+- **Sharp:** anything that cuts or pricks.
+- **Bib:** the cloth that lies on a patient.
+`;
+    const knowledge = [await knowing(source)];
+    const course = emptyCourse(anId('bins'), 'Bins', aBrief());
+    const planned = knowledge[0].source.passages.map(({ id }) => id);
+    course.modules = [
+      blankModule(anId('m'), 'All', [{ ...blankLesson(anId('out'), 'Sorting'), plannedPassages: planned }]),
+    ];
+    const { offered } = offersFor({ course, knowledge });
+    expect(offered.map(({ text }) => text)).toEqual(expect.arrayContaining(['Waste, Bin', 'Sharp, bib']));
+    course.modules[0].lessons[0].points = offered;
+    expect(draftOf({ course, knowledge }).lesson.blocks.filter(({ kind }) => kind === 'heading')).toEqual([]);
+  });
+
   it('has a check where the learner shall try, beyond the number asked, right behind it', async () => {
     const { course, knowledge } = await boats();
     course.brief.size.questionsPerLesson = 0;
