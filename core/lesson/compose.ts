@@ -44,6 +44,8 @@ export function composePage(
   const ends: (number | undefined)[] = [];
   const place = (...names: (string | number)[]) => `${lesson.id}/${names.join('/')}`;
   const sections = [...new Set(parts.map((part) => part.section))];
+  // A section in several parts, one a point, is one all the same.
+  const headed = new Set(sections.map((at) => `${scope.sections[at].id} ${scope.sections[at].title}`));
   const told = toldParts(parts);
   let section = -1;
   for (const [at, part] of parts.entries()) {
@@ -53,7 +55,7 @@ export function composePage(
         scope,
         section,
         { lesson: lesson.title, course: courseTitle, opening: matter.of(part.items[0].passage.id).pack.labels.opening },
-        { alone: sections.length === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) },
+        { alone: headed.size === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) },
       );
       if (title)
         blocks.push({
