@@ -36,5 +36,25 @@ export const A_BLOCK_OF_EVERY_KIND: Block[] = [
     },
     evidence: [{ id: anId('p'), from: 0, to: 5 }],
   },
+  {
+    id: anId('b13'),
+    kind: 'sides',
+    body: { left: { title: text, items: [text, text] }, right: { title: text, items: [text] } },
+  },
+  {
+    id: anId('b14'),
+    kind: 'cards',
+    body: {
+      cards: [
+        { front: text, back: [text, text] },
+        { front: text, back: [text] },
+      ],
+    },
+  },
+  { id: anId('b15'), kind: 'panels', body: { show: 'tabs', panels: [{ title: text, texts: [text, text] }] } },
+  { id: anId('b16'), kind: 'panels', body: { show: 'folds', panels: [{ title: [], texts: [text] }] } },
+  { id: anId('b17'), kind: 'figures', body: { figures: [{ value: text, text }] } },
+  { id: anId('b18'), kind: 'divider', body: {} },
+  { id: anId('b19'), kind: 'slot', body: { asks: 'Who to ask here', text } },
   { id: anId('b10'), kind: 'check', body: { checkId: anId('check') } },
 ];

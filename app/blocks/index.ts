@@ -5,6 +5,12 @@ import type { Words } from '~~/core/words';
 import { callout } from './callout';
 import { check } from './check';
 import { code } from './code';
+import { sides } from './sides';
+import { cards } from './cards';
+import { panels } from './panels';
+import { figures } from './figures';
+import { divider } from './divider';
+import { slot } from './slot';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
@@ -25,16 +31,25 @@ export const BLOCK_NODES: { [Kind in BlockKind]: BlockNode<BlockBodies[Kind]> } 
   callout,
   summary,
   quote,
-  terms,
   table,
+  sides,
+  terms,
+  cards,
+  panels,
+  figures,
   code,
   picture,
+  divider,
+  slot,
   check,
 };
 
 const KINDS = Object.keys(BLOCK_NODES) as BlockKind[];
 const nodeOf = (kind: BlockKind) => BLOCK_NODES[kind] as BlockNode<unknown>;
 const KIND_OF = new Map(KINDS.flatMap((kind) => BLOCK_NODES[kind].nodes.map((node) => [node, kind] as const)));
+
+/** The kind of block that a top node of the editor stands for. */
+export const kindOfNode = (name: string | undefined): BlockKind | undefined => KIND_OF.get(name ?? '');
 
 /** The editor's top nodes: each is a block, and carries its id. */
 export const TOP_NODES = [...KIND_OF.keys()];

@@ -1,5 +1,6 @@
 import type { RichText } from '../document/rich-text';
 import type { Shape } from '../document/shape';
+import type { Entry } from './entry';
 
 /**
  * What the course knows of a kind of block: its form, the words in it, what it uses. Each kind stands in a folder of
@@ -26,8 +27,11 @@ export interface BlockForm<Body> {
   prose?: true;
   /** The check that has its place here. */
   check?(body: Body): string;
-  /** What a block of another kind becomes as one of this: bodies, one or several, that hold all its texts. */
-  fromTexts?(texts: RichText[]): Body[];
+  /** What it says, thing by thing, with what heads each; its texts one by one where nothing is said. */
+  entries?(body: Body): Entry[];
+  /** What a block of another kind becomes as one of this: bodies, one or several, that hold all it says;
+   * none where this kind cannot hold it. */
+  fromEntries?(entries: readonly Entry[]): Body[];
 }
 
 /** How long something is studied. */

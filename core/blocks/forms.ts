@@ -3,6 +3,12 @@ import { callout, type CalloutBody } from './callout/form';
 import { check, type CheckBody } from './check/form';
 import { code, type CodeBody } from './code/form';
 import type { BlockForm } from './form';
+import { sides, type SidesBody } from './sides/form';
+import { cards, type CardsBody } from './cards/form';
+import { panels, type PanelsBody } from './panels/form';
+import { figures, type FiguresBody } from './figures/form';
+import { divider, type DividerBody } from './divider/form';
+import { slot, type SlotBody } from './slot/form';
 import { heading, type HeadingBody } from './heading/form';
 import { list, type ListBody } from './list/form';
 import { picture, type PictureBody } from './picture/form';
@@ -25,7 +31,13 @@ export interface BlockBodies {
   terms: TermsBody;
   table: TableBody;
   code: CodeBody;
+  sides: SidesBody;
+  cards: CardsBody;
+  panels: PanelsBody;
+  figures: FiguresBody;
   picture: PictureBody;
+  divider: DividerBody;
+  slot: SlotBody;
   check: CheckBody;
 }
 
@@ -47,7 +59,13 @@ export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
   terms,
   table,
   code,
+  sides,
+  cards,
+  panels,
+  figures,
   picture,
+  divider,
+  slot,
   check,
 };
 

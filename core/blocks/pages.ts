@@ -1,6 +1,12 @@
 import { callout } from './callout/page';
 import { check } from './check/page';
 import { code } from './code/page';
+import { sides } from './sides/page';
+import { cards } from './cards/page';
+import { panels } from './panels/page';
+import { figures } from './figures/page';
+import { divider } from './divider/page';
+import { slot } from './slot/page';
 import { heading } from './heading/page';
 import { list } from './list/page';
 import { picture } from './picture/page';
@@ -24,7 +30,13 @@ const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
   terms,
   table,
   code,
+  sides,
+  cards,
+  panels,
+  figures,
   picture,
+  divider,
+  slot,
   check,
 };
 

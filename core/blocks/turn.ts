@@ -1,17 +1,31 @@
-import { BLOCKS, blockTexts, formOf, type Block, type BlockKind } from './forms';
+import { plainEntries, type Entry } from './entry';
+import { BLOCKS, formOf, type Block, type BlockKind } from './forms';
 
-/** Kinds that a block can be turned into, and which can be turned: those made of running text alone. */
-export const TURNABLE = (Object.keys(BLOCKS) as BlockKind[]).filter((kind) => BLOCKS[kind].fromTexts);
+/** Kinds that a block can be turned into, and which can be turned: those made of words. */
+export const TURNABLE = (Object.keys(BLOCKS) as BlockKind[]).filter((kind) => BLOCKS[kind].fromEntries);
+
+/** What a block says, thing by thing. */
+export function entriesOf(block: Pick<Block, 'kind' | 'body'>): Entry[] {
+  const form = formOf(block);
+  return form.entries?.(block.body) ?? plainEntries(form.texts(block.body));
+}
 
 /**
  * A block as one of another kind, its words and their evidence kept: several blocks where the kind holds one text each.
- * `id` gives ids for further blocks. A block that is not of running text alone stays what it is.
+ * `id` gives ids for further blocks. A block that is not made of words alone stays what it is.
  */
 export function turnBlock(block: Block, kind: BlockKind, id: () => string): Block[] {
-  const make = formOf({ kind }).fromTexts;
-  if (!make || !formOf(block).fromTexts || block.kind === kind) return [block];
-  const texts = blockTexts(block).filter((text) => text.length > 0);
-  return make(texts.length > 0 ? texts : [[]]).map(
-    (body, at) => ({ id: at === 0 ? block.id : id(), kind, body }) as Block,
-  );
+  return turnBlocks([block], kind, id);
+}
+
+/** Neighbouring blocks as one of another kind; they stay what they are where one of them cannot be turned. */
+export function turnBlocks(blocks: readonly Block[], kind: BlockKind, id: () => string): Block[] {
+  const make = formOf({ kind }).fromEntries;
+  const same = blocks.length === 1 && blocks[0].kind === kind;
+  if (!make || same || blocks.some((block) => !formOf(block).fromEntries)) return [...blocks];
+  const entries = blocks.flatMap(entriesOf);
+  const bodies = make(entries.length > 0 ? entries : [{ texts: [[]] }]);
+  return bodies.length === 0
+    ? [...blocks]
+    : bodies.map((body, at) => ({ id: at < blocks.length ? blocks[at].id : id(), kind, body }) as Block);
 }

@@ -10,6 +10,7 @@ import { moduleNotes } from './rules/module-brief';
 import { objectiveNotes } from './rules/objectives';
 import { promiseNotes } from './rules/promise';
 import { sizeNotes } from './rules/size';
+import { slotNotes } from './rules/slots';
 import { termNotes } from './rules/terms';
 
 export type { Mend, Note, NoteRule } from './note';
@@ -17,6 +18,7 @@ export type { Mend, Note, NoteRule } from './note';
 /** Every rule of the outline, one file each; what must be decided comes first. */
 const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
   cascadeNotes,
+  slotNotes,
   promiseNotes,
   moduleNotes,
   groundNotes,

@@ -30,7 +30,8 @@ export type NoteRule =
   | 'fits-no-longer'
   | 'above-unserved'
   | 'asked-open'
-  | 'action-open';
+  | 'action-open'
+  | 'slot-open';
 
 /** What mends a note with one key. */
 export type Mend =

@@ -26,6 +26,7 @@ const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
     `It speaks of “${word}”; the ${ABOVE[above]} does not any more.${to ? ` It could say: “${to}”` : ''}`,
   'above-unserved': ({ above, words }) => `The ${ABOVE[above]} says “${words}” now; nothing below does.`,
   'asked-open': ({ asked }) => `Nothing in it answers “${asked}”, which people ask.`,
+  'slot-open': ({ asks }) => `A place on its page is still open: “${asks}”`,
   'action-open': ({ action }) => `No lesson in it leads to “${action}”.`,
 };
 

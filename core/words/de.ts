@@ -66,7 +66,20 @@ export const de: Words = {
   elsewhereWhy:
     'Öffnen Sie diese Adresse auf einem anderen Gerät, um dort weiterzumachen. Behalten Sie sie für sich: Sie ist Ihr Platz im Kurs.',
   copied: 'Kopiert',
-  callout: { note: 'Hinweis', tip: 'Tipp', warning: 'Warnung', example: 'Beispiel', experience: 'Aus Erfahrung' },
+  callout: {
+    note: 'Hinweis',
+    tip: 'Tipp',
+    warning: 'Warnung',
+    why: 'Warum',
+    case: 'Ein Fall',
+    example: 'Beispiel',
+    experience: 'Aus Erfahrung',
+  },
+  slotOpen: 'Noch zu ergänzen:',
+  stepOf: 'Schritt {at} von {of}',
+  stepNext: 'Nächster Schritt',
+  stepBack: 'Schritt davor',
+  stepsAll: 'Alle Schritte',
   summary: 'Zum Mitnehmen',
   ruleLesson: {
     read: 'Eine Lektion ist erledigt, wenn Sie sie gelesen haben.',

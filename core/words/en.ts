@@ -66,7 +66,20 @@ export const en: Words = {
   elsewhereWhy:
     'Open this address on another device to go on there. Keep it to yourself: it is your place in the course.',
   copied: 'Copied',
-  callout: { note: 'Note', tip: 'Tip', warning: 'Warning', example: 'Example', experience: 'From experience' },
+  callout: {
+    note: 'Note',
+    tip: 'Tip',
+    warning: 'Warning',
+    why: 'Why',
+    case: 'A case',
+    example: 'Example',
+    experience: 'From experience',
+  },
+  slotOpen: 'To be said here:',
+  stepOf: 'Step {at} of {of}',
+  stepNext: 'Next step',
+  stepBack: 'Step before',
+  stepsAll: 'All steps',
   summary: 'To take along',
   ruleLesson: {
     read: 'A lesson is done when you have read it.',

@@ -66,7 +66,20 @@ export const es: Words = {
   elsewhereWhy:
     'Abra esta dirección en otro dispositivo para continuar allí. Guárdela para usted: es su lugar en el curso.',
   copied: 'Copiado',
-  callout: { note: 'Nota', tip: 'Consejo', warning: 'Atención', example: 'Ejemplo', experience: 'De la experiencia' },
+  callout: {
+    note: 'Nota',
+    tip: 'Consejo',
+    warning: 'Atención',
+    why: 'Por qué',
+    case: 'Un caso',
+    example: 'Ejemplo',
+    experience: 'De la experiencia',
+  },
+  slotOpen: 'Por completar:',
+  stepOf: 'Paso {at} de {of}',
+  stepNext: 'Paso siguiente',
+  stepBack: 'Paso anterior',
+  stepsAll: 'Todos los pasos',
   summary: 'Para recordar',
   ruleLesson: {
     read: 'Una lección está hecha cuando la ha leído.',

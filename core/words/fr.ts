@@ -70,7 +70,20 @@ export const fr: Words = {
   elsewhereWhy:
     'Ouvrez cette adresse sur un autre appareil pour y continuer. Gardez-la pour vous : c’est votre place dans le cours.',
   copied: 'Copié',
-  callout: { note: 'Remarque', tip: 'Conseil', warning: 'Attention', example: 'Exemple', experience: 'D’expérience' },
+  callout: {
+    note: 'Remarque',
+    tip: 'Conseil',
+    warning: 'Attention',
+    why: 'Pourquoi',
+    case: 'Un cas',
+    example: 'Exemple',
+    experience: 'D’expérience',
+  },
+  slotOpen: 'À compléter :',
+  stepOf: 'Étape {at} sur {of}',
+  stepNext: 'Étape suivante',
+  stepBack: 'Étape précédente',
+  stepsAll: 'Toutes les étapes',
   summary: 'À retenir',
   ruleLesson: {
     read: 'Une leçon est terminée quand vous l’avez lue.',

@@ -62,6 +62,12 @@ export interface Words {
   elsewhereWhy: string;
   copied: string;
   callout: Record<CalloutTone, string>;
+  /** Before what belongs into a place that is still open. */
+  slotOpen: string;
+  stepOf: string;
+  stepNext: string;
+  stepBack: string;
+  stepsAll: string;
   summary: string;
   ruleLesson: Record<'read' | 'answered' | 'passed', string>;
   ruleCourse: Record<'lessons' | 'passed', string>;

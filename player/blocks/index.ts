@@ -2,6 +2,12 @@ import type { FunctionalComponent } from 'vue';
 import type { Block, BlockBodies, BlockKind } from '../../core/blocks/forms';
 import { callout } from './callout';
 import { code } from './code';
+import { sides } from './sides';
+import { cards } from './cards';
+import { panels } from './panels';
+import { figures } from './figures';
+import { divider } from './divider';
+import { slot } from './slot';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
@@ -27,7 +33,13 @@ const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
   terms,
   table,
   code,
+  sides,
+  cards,
+  panels,
+  figures,
   picture,
+  divider,
+  slot,
 };
 
 /** One block of a page. */

@@ -154,13 +154,13 @@ test('in a lesson typing goes on in what was just made: parts, turned parts, aim
   await openLesson(page, 'Charging');
   // A part added by the menu.
   await page.locator('.lesson-page .evidence').first().click();
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Warning' }).click();
+  await page.getByRole('button', { name: /^add/ }).click();
+  await page.getByRole('option', { name: 'Warning' }).click();
   await type(page, 'Never leave a pack on amber over night.');
   await expect.poll(() => words(page, 'Charging')).toContain('Never leave a pack on amber over night.');
   // Turned, and written on, spaces and all.
-  await page.getByRole('button', { name: 'Turn into' }).click();
-  await page.getByRole('menuitem', { name: 'Paragraph' }).click();
+  await page.getByRole('button', { name: /^show as/ }).click();
+  await page.getByRole('option', { name: 'Paragraph' }).click();
   await type(page, ' So look twice.');
   await expect.poll(() => words(page, 'Charging')).toMatch(/So look twice\./);
   const blocks = (await lessons(page)).find((lesson) => lesson.title === 'Charging')!.blocks;

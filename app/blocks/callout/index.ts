@@ -7,7 +7,9 @@ const TONES: Record<CalloutTone, string> = {
   note: 'Note',
   tip: 'Tip',
   warning: 'Warning',
+  why: 'Why',
   example: 'Example',
+  case: 'Case',
   experience: 'From experience',
 };
 

@@ -22,6 +22,7 @@ export const steps: BlockNode<StepsBody> = {
   nodes: ['steps'],
   to: (body) => ({
     type: 'steps',
+    attrs: { show: body.show ?? 'all' },
     content: body.steps.map(({ text, detail }) => ofParagraphs('step', [text, ...(detail ?? [])])),
   }),
   from: (node) => ({
@@ -29,7 +30,22 @@ export const steps: BlockNode<StepsBody> = {
       const [text = [], ...detail] = paragraphsOf(step);
       return { text, ...(detail.length > 0 && { detail }) };
     }),
+    ...(node.attrs?.show === 'one' && { show: 'one' as const }),
   }),
-  extensions: () => [box('steps', 'step+', 'ol', { class: 'up-steps' }), Step],
-  add: [{ label: 'Steps', body: () => ({ steps: [{ text: [] }] }) }],
+  extensions: () => [
+    box('steps', 'step+', 'ol', { class: 'up-steps' }).extend({
+      addAttributes: () => ({
+        show: {
+          default: 'all',
+          parseHTML: (element: HTMLElement) => element.getAttribute('data-show') ?? 'all',
+          renderHTML: ({ show }: { show?: string }) => ({ 'data-show': show }),
+        },
+      }),
+    }),
+    Step,
+  ],
+  add: [
+    { label: 'Steps', body: () => ({ steps: [{ text: [] }] }) },
+    { label: 'Steps, one at a time', body: () => ({ steps: [{ text: [] }], show: 'one' }) },
+  ],
 };

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mergeAttributes, Node, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
+import { TextSelection } from '@tiptap/pm/state';
 import { EditorContent, useEditor, VueNodeViewRenderer } from '@tiptap/vue-3';
 import type { Block, BlockKind } from '~~/core/blocks/forms';
-import { turnBlock } from '~~/core/blocks/turn';
+import { turnBlocks } from '~~/core/blocks/turn';
 import { sameData } from '~~/core/document/canonical';
 import type { Lesson } from '~~/core/course/course';
 import { pageOperations } from '~~/core/course/lesson-changes';
@@ -257,20 +258,6 @@ function currentTop(): { node: PmNode; at: number; index: number } | null {
   for (let each = 0; each < index; each++) at += doc.child(each).nodeSize;
   return { node: doc.child(index), at, index };
 }
-function replaceTop(blocks: readonly Block[]) {
-  const top = currentTop();
-  if (!top) return;
-  const { state, view } = editor.value!;
-  view.dispatch(
-    state.tr.replaceWith(
-      top.at,
-      top.at + top.node.nodeSize,
-      blocks.map((block) => state.schema.nodeFromJSON(toNode(block))),
-    ),
-  );
-  editor.value!.commands.focus();
-  flush();
-}
 /** Puts blocks behind the one at the cursor; `fresh` ones have their first words marked, to be typed over. */
 function insert(blocks: readonly Block[], fresh = false) {
   const { state, view } = editor.value!;
@@ -298,10 +285,29 @@ function firstWords(at: number): { from: number; to: number } {
   });
   return found;
 }
+/** Shows the parts that are selected, or the one at the cursor, as one of another kind. */
 function turn(kind: BlockKind) {
-  const top = currentTop();
-  const block = top && fromNode(top.node.toJSON() as JSONContent);
-  if (block) replaceTop(turnBlock(block, kind, () => freshId('b')));
+  const { state, view } = editor.value!;
+  const { $from, $to } = state.selection;
+  const [first, last] = [$from.index(0), Math.min($to.index(0), state.doc.childCount - 1)];
+  let [from, to] = [0, 0];
+  const blocks: Block[] = [];
+  state.doc.forEach((node, at, index) => {
+    if (index < first || index > last) return;
+    if (index === first) from = at;
+    to = at + node.nodeSize;
+    const block = fromNode(node.toJSON() as JSONContent);
+    if (block) blocks.push(block);
+  });
+  const turned = turnBlocks(blocks, kind, () => freshId('b'));
+  if (blocks.length === 0 || turned === blocks) return;
+  const shown = turned.map((block) => state.schema.nodeFromJSON(toNode(block)));
+  const tr = state.tr.replaceWith(from, to, shown);
+  const end = from + shown.reduce((sum, node) => sum + node.nodeSize, 0);
+  // Whoever goes on writing does so behind the words that are there.
+  view.dispatch(tr.setSelection(TextSelection.near(tr.doc.resolve(end - 1), -1)));
+  editor.value!.commands.focus();
+  flush();
 }
 function remove() {
   const top = currentTop();
@@ -356,6 +362,7 @@ onBeforeUnmount(() => {
   off();
 });
 defineExpose({
+  made: editor,
   insert,
   takePictures,
   replaceSentence,

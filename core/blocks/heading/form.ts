@@ -1,5 +1,6 @@
 import { richText, type RichText } from '../../document/rich-text';
 import { object, oneOf } from '../../document/shape';
+import { joinedTexts } from '../entry';
 import type { BlockForm } from '../form';
 
 /** A heading inside a lesson; the lesson's own title is level 1. */
@@ -13,5 +14,5 @@ export const heading: BlockForm<HeadingBody> = {
   texts: (body) => [body.text],
   mapTexts: (body, change) => ({ ...body, text: change(body.text) }),
   evidence: 'none',
-  fromTexts: (texts) => texts.map((text) => ({ level: 2, text })),
+  fromEntries: (entries) => entries.flatMap(joinedTexts).map((text) => ({ level: 2, text })),
 };

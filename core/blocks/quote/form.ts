@@ -1,5 +1,6 @@
 import { richText, textOf, type RichText } from '../../document/rich-text';
 import { list, object, string } from '../../document/shape';
+import { joinedTexts } from '../entry';
 import type { BlockForm } from '../form';
 
 /** Somebody's words, and whose they are. */
@@ -15,5 +16,5 @@ export const quote: BlockForm<QuoteBody> = {
   plain: ({ by }) => (by ? [by] : []),
   text: ({ paragraphs, by }) => [...paragraphs.map(textOf), ...(by ? [by] : [])].filter(Boolean).join('\n'),
   prose: true,
-  fromTexts: (texts) => [{ paragraphs: texts }],
+  fromEntries: (entries) => [{ paragraphs: entries.flatMap(joinedTexts) }],
 };

@@ -1,5 +1,6 @@
 import { richText, type RichText } from '../../document/rich-text';
 import { list, object } from '../../document/shape';
+import { joinedTexts } from '../entry';
 import type { BlockForm } from '../form';
 
 /** What to take along from a lesson. */
@@ -11,5 +12,5 @@ export const summary: BlockForm<SummaryBody> = {
   body: object({ points: list(richText, { min: 1 }) }),
   texts: (body) => body.points,
   mapTexts: (body, change) => ({ points: body.points.map(change) }),
-  fromTexts: (texts) => [{ points: texts }],
+  fromEntries: (entries) => [{ points: entries.flatMap(joinedTexts) }],
 };

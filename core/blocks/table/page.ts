@@ -1,11 +1,14 @@
-import type { RichText } from '../../document/rich-text';
+import { textOf, type RichText } from '../../document/rich-text';
+import { escape } from '../../document/html';
 import type { BlockPage } from '../page';
-import type { TableBody } from './form';
+import { tableClass, type TableBody } from './form';
 
 export const table: BlockPage<TableBody> = (body, view) => {
-  const row = (tag: string, cells: RichText[]) =>
-    `<tr>${cells.map((cell) => `<${tag}>${view.rich(cell)}</${tag.split(' ')[0]}>`).join('')}</tr>`;
-  const head = body.header.length > 0 ? `<thead>${row('th scope="col"', body.header)}</thead>` : '';
-  const rows = body.rows.map((cells) => row('td', cells));
-  return `<div class="up-wide" tabindex="0" role="group"><table>${head}<tbody>${rows.join('')}</tbody></table></div>`;
+  const { header, rows } = body;
+  const cell = (text: RichText, at: number) =>
+    `<td${header[at] ? ` data-label="${escape(textOf(header[at]))}"` : ''}>${view.rich(text)}</td>`;
+  const head = header.map((text) => `<th scope="col">${view.rich(text)}</th>`).join('');
+  const inside = rows.map((cells) => `<tr>${cells.map(cell).join('')}</tr>`).join('');
+  const above = head ? `<thead><tr>${head}</tr></thead>` : '';
+  return `<div class="${tableClass(body)}" tabindex="0" role="group"><table>${above}<tbody>${inside}</tbody></table></div>`;
 };

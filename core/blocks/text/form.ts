@@ -1,5 +1,6 @@
 import { richText, type RichText } from '../../document/rich-text';
 import { object } from '../../document/shape';
+import { joinedTexts } from '../entry';
 import type { BlockForm } from '../form';
 
 /** One paragraph. */
@@ -12,5 +13,5 @@ export const text: BlockForm<TextBody> = {
   texts: (body) => [body.text],
   mapTexts: (body, change) => ({ text: change(body.text) }),
   prose: true,
-  fromTexts: (texts) => texts.map((text) => ({ text })),
+  fromEntries: (entries) => entries.flatMap(joinedTexts).map((text) => ({ text })),
 };

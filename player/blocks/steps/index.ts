@@ -1,13 +1,13 @@
 import { h } from 'vue';
-import { rich } from '../rich';
 import type { StepsBody } from '../../../core/blocks/steps/form';
 import type { BlockPart } from '../part';
+import { OneByOne, stepWords } from './OneByOne';
 
-export const steps: BlockPart<StepsBody> = ({ steps }) =>
-  h(
-    'ol',
-    { class: 'up-steps' },
-    steps.map(({ text, detail }) =>
-      h('li', [rich(text), ...(detail ?? []).map((each) => h('div', { class: 'up-detail' }, [rich(each)]))]),
-    ),
-  );
+export const steps: BlockPart<StepsBody> = (body, { words }) =>
+  body.show === 'one' && body.steps.length > 1
+    ? h(OneByOne, { body, words })
+    : h(
+        'ol',
+        { class: 'up-steps' },
+        body.steps.map((step) => h('li', stepWords(step))),
+      );

@@ -45,7 +45,7 @@ describe('the editor', () => {
       expect(problems).toEqual([]);
       expect(through(block)).toEqual(block);
     }
-    expect(serial).toBeGreaterThan(8);
+    expect(serial).toBeGreaterThan(20);
   });
 
   const text = [{ type: 'text' as const, text: 'Lift.' }];

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { Block } from '../../../core/blocks/forms';
+import { plainRun } from '../../../core/document/rich-text';
 import { allLessons, type Course, type Lesson } from '../../../core/course/course';
 import { applyAll, type Operation } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
@@ -55,6 +57,18 @@ describe('notes on an outline', () => {
     const [idle] = of(outlineNotes(bad), 'idle-objective');
     expect(noteSentence(idle)).toBe('No lesson leads to “Left behind”.');
     expect(mendOperations(bad, idle.mend!, IDS)).toEqual([{ type: 'remove', id: anId('aim Left behind') }]);
+  });
+
+  it('list the places that wait for what holds locally, until something stands there', () => {
+    const slot = (text: string): Block => ({
+      id: anId('slot'),
+      kind: 'slot',
+      body: { asks: 'Whom to ring', text: plainRun(text) },
+    });
+    const open = (text: string) => course([{ ...aLesson('Ringing'), blocks: [slot(text)] }]);
+    const [note] = of(outlineNotes(open('')), 'slot-open');
+    expect(noteSentence(note)).toBe('A place on its page is still open: “Whom to ring”');
+    expect(of(outlineNotes(open('Extension 900')), 'slot-open')).toEqual([]);
   });
 
   it('see what is empty and what is long among its neighbours', () => {

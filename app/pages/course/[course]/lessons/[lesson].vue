@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Editor } from '@tiptap/core';
 import { blockTexts, type Block, type BlockKind } from '~~/core/blocks/forms';
 import type { Check } from '~~/core/checks/forms';
 import { TURNABLE } from '~~/core/blocks/turn';
@@ -7,20 +8,21 @@ import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/doc
 import { wordObjective } from '~~/core/course/gestures';
 import { splitLesson } from '~~/core/course/joining';
 import { isWorkedOn } from '~~/core/course/takes';
-import { addable, BLOCK_NODES } from '~/blocks';
+import { BLOCK_NODES } from '~/blocks';
 import { newChecks } from '~/checks';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useJobs } from '~/stores/jobs';
 import { useFigures } from '~/stores/figures';
-import { counted, STATES, stateLabel } from '~/words/states';
+import { counted, STATES } from '~/words/states';
 
 const LessonEditor = defineAsyncComponent(() => import('~/components/lesson/Editor.vue'));
 const route = useRoute();
 const desk = useCourse();
 const figures = useFigures();
-const editor = ref<{
+const editor = shallowRef<{
+  made?: Editor;
   insert: (blocks: Block[], fresh?: boolean) => void;
   replaceSentence: (id: string, text: string, attrs: EvidenceMark['attrs']) => void;
   takePictures: (files: readonly File[]) => Promise<void>;
@@ -83,8 +85,6 @@ function aim(id: string | undefined, place: number, words: string, was: string, 
 const rename = (words: string, was: string, group: string) =>
   !lesson.value ||
   desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group);
-/** Menus give the cursor back to the page, into what they made, not to their button. */
-const menu = { onCloseAutoFocus: (event: Event) => event.preventDefault() };
 const questions = newChecks(freshId);
 const picker = ref<HTMLInputElement | null>(null);
 const picturesOpen = ref(false);
@@ -95,20 +95,13 @@ function picked() {
   void editor.value?.takePictures([...(picker.value?.files ?? [])]);
   picker.value!.value = '';
 }
-const addItems = [
-  addable(() => freshId('b')).map(({ label, make }) => ({
-    label,
-    onSelect: () => editor.value?.insert([make()], true),
-  })),
+/** What a page can get besides parts of its own. */
+const further = [
   [
     { label: 'Picture', onSelect: () => picker.value?.click() },
     { label: 'Picture of a source', onSelect: () => void (picturesOpen.value = true) },
   ],
   questions.map(({ label, make }) => ({ label, onSelect: () => ownQuestion(make) })),
-];
-const turnItems = [
-  TURNABLE.map((kind) => ({ label: BLOCK_NODES[kind].label, onSelect: () => editor.value?.turn(kind) })),
-  [{ label: 'A lesson of its own, from here on', onSelect: () => split() }],
 ];
 const stateItems = [STATES.map(({ state: value, label }) => ({ label, onSelect: () => state(value) }))];
 /** A question written by hand, placed behind the cursor. */
@@ -191,8 +184,8 @@ useActions([
   },
   ...TURNABLE.map((kind, at) => ({
     id: `l-turn-${kind}`,
-    label: `Turn into ${BLOCK_NODES[kind].label.toLowerCase()}`,
-    key: `Ctrl+Alt+${at + 1}`,
+    label: `Show as ${BLOCK_NODES[kind].label.toLowerCase()}`,
+    ...(at < 9 && { key: `Ctrl+Alt+${at + 1}` }),
     within: 'page',
     area: 'Lesson',
     when: editing,
@@ -241,7 +234,10 @@ useActions([
             />
           </h1>
           <p class="small quiet">
-            <PathStateMark :state="lesson.state" />, {{ figure?.minutes }} min,
+            <UDropdownMenu v-if="desk.mayEdit" :items="stateItems"
+              ><button type="button" class="stated" title="Change the state">
+                <PathStateMark :state="lesson.state" /></button></UDropdownMenu
+            ><PathStateMark v-else :state="lesson.state" />, {{ figure?.minutes }} min,
             {{ counted(figure?.checks ?? 0, ['check', 'checks'])
             }}<template v-if="figure?.grade">, reads at grade {{ figure.grade }}</template>
           </p>
@@ -250,15 +246,6 @@ useActions([
           <UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking"
             >As a learner</UButton
           ><template v-if="desk.mayEdit">
-            <UDropdownMenu :items="addItems" :content="menu"
-              ><UButton color="neutral" variant="outline">Add</UButton></UDropdownMenu
-            >
-            <UDropdownMenu :items="turnItems" :content="menu"
-              ><UButton color="neutral" variant="outline">Turn into</UButton></UDropdownMenu
-            >
-            <UDropdownMenu :items="stateItems"
-              ><UButton color="neutral" variant="outline">{{ stateLabel(lesson.state) }}</UButton></UDropdownMenu
-            >
             <UButton
               :variant="lesson.blocks.length ? 'outline' : 'solid'"
               :color="lesson.blocks.length ? 'neutral' : 'primary'"
@@ -284,6 +271,14 @@ useActions([
         v-if="picturesWanted"
         v-model:open="picturesOpen"
         @take="(block: Block) => editor?.insert([block])"
+      />
+      <LessonTools
+        v-if="desk.mayEdit && editor?.made"
+        :editor="editor.made"
+        :further="further"
+        @add="(block: Block) => editor?.insert([block], true)"
+        @turn="(kind: BlockKind) => editor?.turn(kind)"
+        @split="split"
       />
       <LessonTakes :lesson="lesson" />
       <div class="scroll">
@@ -378,6 +373,10 @@ useActions([
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.stated {
+  cursor: pointer;
+  border-bottom: 1px dotted var(--ink-2);
 }
 .head .end {
   flex: none;

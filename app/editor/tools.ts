@@ -1,0 +1,62 @@
+import type { Editor } from '@tiptap/core';
+
+/** Something that is done to words or to the table at the cursor. */
+export interface Tool {
+  label: string;
+  /** What its button shows, where that is not its label. */
+  sign?: string;
+  look?: string;
+  key?: string;
+  run(editor: Editor): boolean;
+  on?(editor: Editor): boolean;
+}
+
+const mark = (name: 'bold' | 'italic' | 'code', label: string, sign: string, look: string, key: string): Tool => ({
+  label,
+  sign,
+  look,
+  key,
+  run: (editor) => editor.chain().focus().toggleMark(name).run(),
+  on: (editor) => editor.isActive(name),
+});
+
+export const MARK_TOOLS: Tool[] = [
+  mark('bold', 'Bold', 'B', 'strong', 'Ctrl B'),
+  mark('italic', 'Italic', 'I', 'slant', 'Ctrl I'),
+  mark('code', 'Code', '{ }', 'code', 'Ctrl E'),
+];
+
+/** What the table at the cursor can get and lose. */
+export const TABLE_TOOLS: Tool[] = [
+  { label: 'Row below', run: (editor) => editor.chain().focus().addRowAfter().run() },
+  { label: 'Column right', run: (editor) => editor.chain().focus().addColumnAfter().run() },
+  { label: 'Delete row', run: (editor) => editor.chain().focus().deleteRow().run() },
+  { label: 'Delete column', run: (editor) => editor.chain().focus().deleteColumn().run() },
+];
+
+/** The address of the link at the cursor. */
+export const linkAt = (editor: Editor): string => (editor.getAttributes('link').href as string | undefined) ?? '';
+
+/** What was typed as an address, made one that a page can have; undefined when it cannot be. */
+export function asAddress(typed: string): string | undefined {
+  const words = typed.trim();
+  if (words === '') return undefined;
+  if (/^[^\s@/]+@[^\s@/]+\.[^\s@/]+$/.test(words)) return `mailto:${words}`;
+  const address = /^(?:https?:\/\/|mailto:)/i.test(words) ? words : `https://${words}`;
+  return /^(?:https?:\/\/[^\s/.]+(?:\.[^\s/.]+|:\d+)\S*|https?:\/\/localhost\S*|mailto:\S+@\S+)$/i.test(address)
+    ? address
+    : undefined;
+}
+
+/** Makes the selected words, or the link at the cursor, lead to an address; to none where it is empty. */
+export function setLink(editor: Editor, href: string): void {
+  const chain = editor.chain().focus().extendMarkRange('link');
+  if (href === '') chain.unsetLink().run();
+  else if (editor.state.selection.empty && !editor.isActive('link'))
+    editor
+      .chain()
+      .focus()
+      .insertContent({ type: 'text', text: href.replace(/^mailto:/, ''), marks: [{ type: 'link', attrs: { href } }] })
+      .run();
+  else chain.setLink({ href }).run();
+}
