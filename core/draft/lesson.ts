@@ -26,7 +26,7 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
     parts,
     context.matter,
     courseTitle,
-    context.brief.sourcesOnly ? [] : recalledTerms(plan, context),
+    context.brief.sourcesOnly ? { recalled: [], ours: false } : { recalled: recalledTerms(plan, context), ours: true },
   );
   const claims = claimsIn(plan, context);
   const planned = [...new Set(parts.flatMap((part) => part.items.map((item) => item.passage.id)))];

@@ -152,6 +152,12 @@ export interface LanguagePack {
   tellsMeaning?(term: string, meaning: string, tags: readonly TaggedWord[]): boolean;
   /** Whether a clause says how much without what it is held against ("it is older"). */
   comparesWithNothing?(clause: string): boolean;
+  /** The case a sentence begins with, and what holds then ("If X, Y"). */
+  caseOf?(sentence: string, tags: readonly TaggedWord[]): { when: Range; then: Range } | undefined;
+  /** Who a sentence begins with as the one who does something, and what stands behind that. */
+  actorOf?(sentence: string, tags: readonly TaggedWord[]): { who: Range; rest: Range } | undefined;
+  /** Whether a sentence says that something does not hold. */
+  denies?(sentence: string): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */
   aboutPerson?(clause: string): boolean;
   /** Whether a sentence begins with a word for persons named before ("They"). */
@@ -238,4 +244,13 @@ export interface Labels {
   moments: Record<'before' | 'doing' | 'more' | 'trouble' | 'after', string>;
   /** What is asked besides the subjects that a page of questions has. */
   moreQuestions: string;
+  /** Columns of what became a table: cases and what holds in them, people and what they do. */
+  shapes: Record<'when' | 'then' | 'who' | 'does', string>;
+  /**
+   * What a lesson begins with: all it settles, or some of it (`{things}`, `{count}`); and how a procedure, terms,
+   * people with their work, a story, an emergency and exceptions are called among those.
+   */
+  frame: Record<'all' | 'some' | 'how' | 'terms' | 'who' | 'case' | 'emergency' | 'exception', string> & {
+    counts: string[];
+  };
 }

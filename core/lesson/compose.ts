@@ -8,6 +8,8 @@ import { DRAFTS } from '../blocks/drafts';
 import { summaryOf } from '../blocks/summary/draft';
 import { paragraph } from '../blocks/text/draft';
 import { headingOver, leansOnHeading } from './heading';
+import { shapeOf, type ShapeContext } from './shapes';
+import { openingOf, type OpenedPart } from './opening';
 import type { Matter, Part } from './parts';
 import { toldParts } from './told';
 
@@ -20,7 +22,8 @@ export interface Page {
 
 /**
  * Makes a lesson's blocks of its parts, in order: headings where sections change, paragraphs, lists, callouts.
- * `recalled`: terms of this matter that the audience knows, named in a line of our own at the start.
+ * `recalled`: terms of this matter that the audience knows, named in a line of our own at the start; `ours`: whether
+ * words of ours may stand on the page.
  */
 export function composePage(
   lesson: { id: string; title: string },
@@ -28,11 +31,11 @@ export function composePage(
   parts: readonly Part[],
   matter: Matter,
   courseTitle: string,
-  recalled: readonly string[],
+  { recalled, ours }: { recalled: readonly string[]; ours: boolean },
 ): Page {
   const blocks: Block[] = [];
+  const { labels } = matter.of(scope.sections.flatMap((section) => section.passages)[0]).pack;
   if (recalled.length > 0) {
-    const { labels } = matter.of(scope.sections.flatMap((section) => section.passages)[0]).pack;
     blocks.push({
       id: idFrom('b', lesson.id, 'known'),
       kind: 'text',
@@ -47,8 +50,12 @@ export function composePage(
   // A section in several parts, one a point, is one all the same.
   const headed = new Set(sections.map((at) => `${scope.sections[at].id} ${scope.sections[at].title}`));
   const told = toldParts(parts);
+  const opened: OpenedPart[] = [];
+  let heading: string | undefined;
+  const shapes: ShapeContext = { matter, labels: ours ? labels.shapes : undefined };
   let section = -1;
-  for (const [at, part] of parts.entries()) {
+  for (let at = 0; at < parts.length; at++) {
+    const part = parts[at];
     if (part.section !== section) {
       section = part.section;
       const title = sectionTitle(
@@ -57,6 +64,7 @@ export function composePage(
         { lesson: lesson.title, course: courseTitle, opening: matter.of(part.items[0].passage.id).pack.labels.opening },
         { alone: headed.size === 1, first: section === sections[0], leaning: leansOnTitle(part, scope, matter) },
       );
+      heading = title;
       if (title)
         blocks.push({
           id: idFrom('b', place('h', scope.sections[section].id, scope.sections[section].passages[0])),
@@ -65,12 +73,23 @@ export function composePage(
         });
     }
     const [{ passage }] = part.items;
-    if (part.kind === 'text') append(blocks, paragraph(part, place('p', passage.id), told.has(at)));
+    const before = blocks.length;
+    const end = parts.findIndex((other, place) => place > at && (other.section !== section || told.has(place)));
+    const shaped = told.has(at)
+      ? undefined
+      : shapeOf(parts.slice(at, end < 0 ? parts.length : end), shapes, (name) => place(name, passage.id));
+    if (shaped) {
+      for (const block of shaped.blocks) append(blocks, block);
+      for (const each of parts.slice(at, at + shaped.parts))
+        opened.push({ part: each, heading, blocks: shaped.blocks });
+      at += shaped.parts - 1;
+    } else if (part.kind === 'text') append(blocks, paragraph(part, place('p', passage.id), told.has(at), matter));
     else {
       const own = place(part.kind, passage.id);
       for (const block of told.has(at) ? [toldList(part, own)] : DRAFTS[part.kind](part, own, matter))
         append(blocks, block);
     }
+    if (!shaped) opened.push({ part, heading, blocks: blocks.slice(Math.min(before, blocks.length - 1)) });
     ends[section] = blocks.length;
   }
   blocks.push(
@@ -80,6 +99,11 @@ export function composePage(
       place('talk'),
     ),
   );
+  const opening = ours ? openingOf(opened, lesson.title, matter, place('opening')) : undefined;
+  if (opening) {
+    blocks.unshift(opening);
+    ends.forEach((end, at) => end !== undefined && (ends[at] = end + 1));
+  }
   const summary = summaryOf(parts, matter, place('summary'));
   if (summary) blocks.push(summary);
   return { blocks, ends };

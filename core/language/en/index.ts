@@ -1,4 +1,5 @@
 import { opensException } from './exceptions';
+import { actorOf, caseOf, denies } from './halves';
 import { hesitationsIn } from './hesitations';
 import { dismisses, ENGLISH_NOISE } from './noise';
 import { labelsFor } from '../labels';
@@ -164,6 +165,9 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
       ),
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,
+    caseOf: (sentence, tagged) => caseOf(sentence, tagged, words),
+    actorOf: (sentence, tagged) => actorOf(sentence, tagged, words),
+    denies,
     aboutPerson: (clause) =>
       (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),
