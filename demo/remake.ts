@@ -35,7 +35,7 @@ const brief = {
       known: ['library card'],
       minutes: 55,
       questions: 2,
-      sourcesOnly: true,
+      sourcesOnly: false,
       language: 'en',
     },
     'en',

@@ -1,8 +1,9 @@
 import type { Block } from '../blocks/forms';
 import { idFrom } from '../document/id';
 import { textOf } from '../document/rich-text';
+import type { Claim } from '../knowledge';
 import { isGenericTitle } from '../language/boilerplate';
-import type { Labels } from '../language/pack';
+import type { Labels, LanguagePack } from '../language/pack';
 import { facetsOf, type Facet } from '../unit/facets';
 import type { Matter, Part } from './parts';
 import { ours } from './shapes/shape';
@@ -72,34 +73,42 @@ function worded(names: readonly string[], missed: boolean, { frame, and }: Label
     .replace('{things}', things);
 }
 
-/** What a part settles, in few words: its heading, what it is used for, or what kind of thing it says. */
-function nameOf({ part, heading, blocks }: OpenedPart, title: string, matter: Matter): string | undefined {
-  const { pack, passages } = matter.of(part.items[0].passage.id);
-  const { frame } = pack.labels;
-  const named =
-    heading && !isGenericTitle(heading) && !plain(heading).startsWith(`${plain(title)} `) ? asName(heading) : undefined;
-  if (named) return named;
-  const [{ passage }] = part.items;
-  const wording = pack.objectives;
-  const name = (): string | undefined => {
-    if (part.kind === 'table') return wording?.fromTable(passage.table!.header)?.object;
-    if (part.kind === 'steps') {
-      const lead = passages.get(passage.leadIn ?? '')?.text;
-      const action = lead && wording?.fromStepsLeadIn(lead)?.object;
-      return action && action !== 'the steps' ? frame.how.replace('{action}', action) : undefined;
-    }
-    if (blocks.some(({ kind }) => kind === 'terms')) return frame.terms;
-    if (blocks.some((block) => headOf(block) === pack.labels.shapes.who)) return frame.who;
-    if (blocks.some(({ kind, body }) => kind === 'callout' && body.tone === 'case')) return frame.case;
-    const claims = part.items.flatMap((item) => matter.claims.get(item.passage.id) ?? []);
-    const facets = new Set(claims.flatMap((claim) => facetsOf(claim, pack)));
-    const kind = ORDER.find((facet) => facets.has(facet));
-    const condition = claims.find(({ rule, leaning }) => rule?.condition?.leading && rule.person && !leaning);
-    const decided = condition && wording?.fromCondition(condition.rule!.condition!.text);
-    return kind === 'emergency' || !decided ? kind && frame[kind] : `${decided.object} ${decided.condition}`;
-  };
-  const found = name();
-  return found && found.split(/\s+/).length <= LONGEST ? found : undefined;
+/**
+ * What a part settles, in few words: what its table or steps are for, or the decision it asks for; else the heading
+ * over it; else what kind of thing it says.
+ */
+function nameOf(opened: OpenedPart, title: string, matter: Matter): string | undefined {
+  const { part, heading, blocks } = opened;
+  const { pack } = matter.of(part.items[0].passage.id);
+  const claims = part.items.flatMap((item) => matter.claims.get(item.passage.id) ?? []);
+  const own = useOf(part, matter) ?? decisionOf(claims, pack);
+  if (own && own.split(/\s+/).length <= LONGEST) return own;
+  return heading && isName(heading, title, pack) ? asName(heading) : sortOf(blocks, claims, pack);
+}
+
+/** What a table is looked into for, and what steps do. */
+function useOf({ kind, items: [{ passage }] }: Part, matter: Matter): string | undefined {
+  const { pack, passages } = matter.of(passage.id);
+  if (kind === 'table') return pack.objectives?.fromTable(passage.table!.header)?.object;
+  const lead = kind === 'steps' ? passages.get(passage.leadIn ?? '')?.text : undefined;
+  const action = lead && pack.objectives?.fromStepsLeadIn(lead)?.object;
+  return action && action !== 'the steps' ? pack.labels.frame.how.replace('{action}', action) : undefined;
+}
+
+function decisionOf(claims: readonly Claim[], { objectives }: LanguagePack): string | undefined {
+  const found = claims.find(({ rule, leaning }) => rule?.condition?.leading && rule.person && !leaning);
+  const words = found && objectives?.fromCondition(found.rule!.condition!.text);
+  return words && `${words.object} ${words.condition}`;
+}
+
+function sortOf(blocks: readonly Block[], claims: readonly Claim[], pack: LanguagePack): string | undefined {
+  const { frame, shapes } = pack.labels;
+  if (blocks.some(({ kind }) => kind === 'terms')) return frame.terms;
+  if (blocks.some((block) => headOf(block) === shapes.who)) return frame.who;
+  if (blocks.some(({ kind, body }) => kind === 'callout' && body.tone === 'case')) return frame.case;
+  const facets = new Set(claims.flatMap((claim) => facetsOf(claim, pack)));
+  const facet = ORDER.find((each) => facets.has(each));
+  return facet && frame[facet];
 }
 
 /** What is worth naming of a paragraph, the weightiest first. */
@@ -108,6 +117,10 @@ const ORDER = ['emergency', 'exception'] as const satisfies readonly Facet[];
 /** What the first column of a table is called. */
 const headOf = ({ kind, body }: Block): string | undefined =>
   kind === 'table' && body.header[0] ? textOf(body.header[0]) : undefined;
+
+/** Whether a heading names something that the lesson's title does not name already. */
+const isName = (heading: string, title: string, { stems }: LanguagePack): boolean =>
+  !isGenericTitle(heading) && stems(heading).length > 0 && !plain(heading).startsWith(`${plain(title)} `);
 
 /** A heading, quoted: whatever it says reads well among other names. */
 const asName = (heading: string): string => `“${heading.replace(/[\s.:]+$/, '')}”`;
