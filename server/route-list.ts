@@ -70,6 +70,7 @@ export interface Routes {
   'POST /api/courses/:course/copy': typeof import('./api/courses/[course]/copy.post').default;
   'POST /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.post').default;
   'POST /api/courses/:course/jobs/:job': typeof import('./api/courses/[course]/jobs/[job].post').default;
+  'POST /api/courses/:course/lessons/:lesson/rewrite': typeof import('./api/courses/[course]/lessons/[lesson]/rewrite.post').default;
   'POST /api/courses/:course/links': typeof import('./api/courses/[course]/links.post').default;
   'POST /api/courses/:course/media': typeof import('./api/courses/[course]/media/index.post').default;
   'POST /api/courses/:course/media/pictures': typeof import('./api/courses/[course]/media/pictures.post').default;
@@ -180,6 +181,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/copy': 'author',
   'POST /api/courses/:course/jobs': 'author',
   'POST /api/courses/:course/jobs/:job': 'author',
+  'POST /api/courses/:course/lessons/:lesson/rewrite': 'reader',
   'POST /api/courses/:course/links': 'author',
   'POST /api/courses/:course/media': 'author',
   'POST /api/courses/:course/media/pictures': 'author',

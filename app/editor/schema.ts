@@ -11,6 +11,7 @@ import type { EvidenceMark } from '~~/core/document/rich-text';
 import { standingOf, type Standing } from '~~/core/course/standing';
 import type { Words } from '~~/core/words';
 import { freshId } from '~/composables/useApi';
+import { besideParts } from './beside';
 import { blockExtensions, EVIDENCE_NODES, fromNode, TOP_NODES } from '~/blocks';
 
 const hidden = (value: unknown) => ({ default: value, parseHTML: () => value, renderHTML: () => ({}) });
@@ -140,12 +141,13 @@ const Gutter = Extension.create({
 
 /**
  * The lesson's page as the editor knows it. `checkPlace` shows a check where it stands; `words` are what learners read
- * on the page; `stale` gives the passages that are not as they were.
+ * on the page; `stale` gives the passages that are not as they were, `beside` what stands under parts of the page.
  */
 export function lessonExtensions(
   checkPlace: Node,
   words: Words,
   stale: () => ReadonlySet<string> = () => new Set(),
+  beside: () => ReadonlyMap<string, HTMLElement> = () => new Map(),
 ): Extensions {
   return [
     StarterKit.configure({
@@ -172,5 +174,6 @@ export function lessonExtensions(
     checkPlace,
     Gutter,
     staleMarks(stale),
+    besideParts(beside),
   ];
 }

@@ -14,3 +14,10 @@ export function differences(before: string, after: string): { before: Stretch[];
     after: parts.filter((part) => !part.removed).map((part) => ({ text: part.value, own: part.added })),
   };
 }
+
+/** Two texts as one: what went, what came, what both have. */
+export const changedWords = (before: string, after: string): { tag: 'del' | 'ins' | 'span'; text: string }[] =>
+  diffWordsWithSpace(before, after).map(({ value, added, removed }) => ({
+    tag: removed ? 'del' : added ? 'ins' : 'span',
+    text: value,
+  }));

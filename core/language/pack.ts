@@ -3,6 +3,7 @@
  * itself.
  */
 
+import type { Change, ChangeKind } from './change';
 import type { NoiseDetector } from './noise';
 
 /** Characters `from` to `to` of a text. */
@@ -156,6 +157,8 @@ export interface LanguagePack {
   caseOf?(sentence: string, tags: readonly TaggedWord[]): { when: Range; then: Range } | undefined;
   /** Who a sentence begins with as the one who does something, and what stands behind that. */
   actorOf?(sentence: string, tags: readonly TaggedWord[]): { who: Range; rest: Range } | undefined;
+  /** Changes of a sentence's words that leave what it says as it is, by their kind. */
+  rewriting?: Record<ChangeKind, (sentence: string, facts: SentenceFacts) => Change[]>;
   /** Whether a sentence says that something does not hold. */
   denies?(sentence: string): boolean;
   /** Whether a clause is about somebody: one of its first words names a person other than the reader. */

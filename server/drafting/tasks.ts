@@ -1,4 +1,5 @@
 import type { BriefOffers } from '../../core/brief/verdict';
+import type { Block } from '../../core/blocks/forms';
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
@@ -14,6 +15,7 @@ import type { Contradiction } from '../../core/knowledge/contradictions';
 import type { TopicView } from '../../core/knowledge/topics';
 import type { LeftOutLine } from '../../core/review/left-out';
 import type { Stands } from '../../core/review/stands';
+import type { Aim, Proposal } from '../../core/rewrite';
 import type { Source } from '../../core/source/source';
 
 /** A source version by its keys: workers read it from the database themselves. */
@@ -53,6 +55,7 @@ export interface Tasks {
   rowTakes: { given: { course: Course; row: string; sources: SourceKey[] }; made: RowTake[] | undefined };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
   unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
+  rewrite: { given: { blocks: Block[]; aim: Aim; language: string }; made: Proposal[] | undefined };
   contradictions: {
     given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] };
     made: Contradiction[];

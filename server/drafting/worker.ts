@@ -24,6 +24,7 @@ import { compareDocuments } from '../../core/knowledge/comparing';
 import { contradictionsIn, type Contradiction } from '../../core/knowledge/contradictions';
 import { corrected } from '../../core/knowledge/corrected';
 import { withoutWords } from '../../core/knowledge/settle';
+import { proposals } from '../../core/rewrite';
 import { topicsOf } from '../../core/knowledge/topics';
 import { lessonsOf } from '../../core/outline/proposal';
 import { coursesIn } from '../database/courses';
@@ -116,6 +117,7 @@ serveTasks<Tasks>({
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
   unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
+  rewrite: ({ blocks, aim, language }) => proposals(blocks, aim, packFor(language)),
   contradictions: ({ course, sources }) =>
     contradictions.of(JSON.stringify([sources, course]), () =>
       contradictionsIn(corrected(knowledgeOf(sources), course)),

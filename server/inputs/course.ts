@@ -17,6 +17,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { PLANS, type PlanKey } from '../../core/brief/plans';
+import { AIMS, type Aim } from '../../core/rewrite';
 import { ID_PATTERN } from '../../core/document/id';
 import type { Operation } from '../../core/course/operations';
 
@@ -113,6 +114,16 @@ export class FromShelfInput {
 
 export class FieldInput {
   @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @Length(1, 200, { each: true }) field!: string[];
+}
+
+export class RewriteInput {
+  @IsIn(AIMS) aim!: Aim;
+  /** Parts of the page; none for all of it. */
+  @IsArray()
+  @ArrayMaxSize(500)
+  @IsString({ each: true })
+  @Matches(ID_PATTERN, { each: true })
+  blocks!: string[];
 }
 
 export class PutAwayInput {

@@ -1,4 +1,4 @@
-import { expect, openDemo, openLesson, saved, served, test } from './app';
+import { expect, looksRight, openDemo, openLesson, saved, served, test } from './app';
 
 const lesson = async (page: Parameters<typeof served>[0], title: string) =>
   (await served(page)).course.modules.flatMap((module) => module.lessons).find((each) => each.title === title)!;
@@ -31,7 +31,7 @@ test("each sentence shows its passage; words typed are the author's own; undo ta
   await expect(block).toBeVisible();
   const before = words(await lesson(page, 'Damage'));
   await sentence.click();
-  await page.keyboard.press('Control+Home');
+  await page.keyboard.press('Home');
   await page.keyboard.type('Mind this. ');
   await expect(page.locator('.lesson-page .standing.changed').first()).toBeVisible();
   await saved(page);
@@ -65,7 +65,7 @@ test('an unused passage is pulled in by key, on its evidence', async ({ page, ap
   await openDemo(page, app);
   // The demo uses all it has: a part that is taken out of one lesson is there for another.
   await openLesson(page, 'Returning');
-  await page.locator('.lesson-page > .page > p.standing').first().click();
+  await page.locator('.lesson-page > .page > p.standing.source').first().click();
   const count = (await lesson(page, 'Returning')).blocks.length;
   await page.keyboard.press('Control+Delete');
   await expect.poll(async () => (await lesson(page, 'Returning')).blocks.length).toBe(count - 1);
@@ -80,6 +80,93 @@ test('an unused passage is pulled in by key, on its evidence', async ({ page, ap
   await expect.poll(async () => words(await lesson(page, 'At the desk'))).toContain(passage.slice(0, 60));
   await page.keyboard.press('Alt+e');
   await expect(page.locator('.pane .passage')).toContainText(passage.slice(0, 60));
+});
+
+test('a part is reworded on a proposal under it: taken, kept beside, left; its evidence stays, and undo brings it back', async ({
+  page,
+  app,
+}) => {
+  await openDemo(page, app);
+  await openLesson(page, 'Purpose and reach');
+  await page.locator('.lesson-page .evidence').first().click();
+  await page.keyboard.press('Alt+Shift+R');
+  await page.getByPlaceholder('What it should become').pressSequentially('friendly', { delay: 60 });
+  const whole = page.getByRole('group', { name: 'The whole lesson' }).getByRole('option', { name: /Less formal/ });
+  await whole.click();
+  const proposals = page.getByRole('group', { name: 'Proposal: Less formal' });
+  await expect(proposals.first()).toBeVisible();
+  const count = await proposals.count();
+  const now = (await proposals.first().locator('ins').first().textContent())!;
+  const before = words(await lesson(page, 'Purpose and reach'));
+  expect(before).not.toContain(now);
+  await looksRight(page);
+  // Left as it is, nothing is changed.
+  await proposals.last().getByRole('button', { name: 'Leave mine' }).click();
+  await expect(proposals).toHaveCount(count - 1);
+  expect(words(await lesson(page, 'Purpose and reach'))).toBe(before);
+  // Taken, it stands there on its source.
+  await proposals.first().getByRole('button', { name: 'Take it' }).click();
+  await expect.poll(async () => words(await lesson(page, 'Purpose and reach'))).toContain(now);
+  await expect(page.locator('.lesson-page .standing.changed')).toHaveCount(0);
+  await page.locator('.lesson-page .page').click();
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => words(await lesson(page, 'Purpose and reach'))).toBe(before);
+  // Where nothing safe can be done, that is said.
+  await page.keyboard.press('Alt+Shift+R');
+  await page.getByPlaceholder('What it should become').pressSequentially('imperative', { delay: 60 });
+  await page
+    .getByRole('option', { name: /orders/ })
+    .first()
+    .click();
+  await expect(page.getByText('“Should” stays what it is.')).toBeVisible();
+});
+
+test('cards, sides and folds are typed through by Enter, and shown as one another with nothing lost', async ({
+  page,
+  app,
+}) => {
+  await openDemo(page, app);
+  await openLesson(page, 'Storing');
+  await page.locator('.lesson-page .evidence').first().click();
+  const add = async (name: string) => {
+    await page.keyboard.press('Alt+a');
+    await page.getByPlaceholder('What to add').pressSequentially(name, { delay: 60 });
+    await page.keyboard.press('Enter');
+    await expect(page.getByPlaceholder('What to add')).toBeHidden();
+  };
+  const type = async (...lines: string[]) => {
+    for (const [at, line] of lines.entries()) {
+      if (at > 0) await page.keyboard.press('Enter');
+      await page.keyboard.type(line, { delay: 30 });
+    }
+  };
+  await add('Cards');
+  await type('Shelf', 'For packs that are used.', '', 'Tin', 'For packs that are not.', '', '', 'Behind the cards.');
+  const blocks = async () => (await lesson(page, 'Storing')).blocks;
+  await expect.poll(async () => words(await lesson(page, 'Storing'))).toContain('Behind the cards.');
+  const [cards] = (await blocks()).filter(({ kind }) => kind === 'cards');
+  expect(cards!.body).toEqual({
+    cards: [
+      { front: [{ type: 'text', text: 'Shelf' }], back: [[{ type: 'text', text: 'For packs that are used.' }]] },
+      { front: [{ type: 'text', text: 'Tin' }], back: [[{ type: 'text', text: 'For packs that are not.' }]] },
+    ],
+  });
+  // The cards as folds, and as a list, and as cards again.
+  for (const [as, kind] of [
+    ['Folds', 'panels'],
+    ['List', 'list'],
+    ['Cards', 'cards'],
+  ] as const) {
+    await page.locator('.lesson-page').getByText('For packs that are not.').click();
+    await page.keyboard.press('Alt+w');
+    await page.getByPlaceholder('Show this part as').pressSequentially(as, { delay: 60 });
+    await page.keyboard.press('Enter');
+    await expect
+      .poll(async () => (await blocks()).filter((each) => each.id === cards!.id).map((each) => each.kind))
+      .toEqual([kind]);
+  }
+  expect((await blocks()).find(({ id }) => id === cards!.id)!.body).toEqual(cards!.body);
+  await looksRight(page);
 });
 
 test('a question is written by hand where the cursor is', async ({ page, app }) => {

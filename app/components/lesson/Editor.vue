@@ -81,6 +81,16 @@ function picturesIn(data: DataTransfer | null, at?: number): boolean {
   return (data?.getData('text/plain') ?? '') === '';
 }
 
+/** Elements that stand under parts of the page. */
+const beside = new Map<string, HTMLElement>();
+/** A place under a part; without one, what stood there goes. */
+function placeBeside(block: string, stands: boolean): HTMLElement | undefined {
+  if (stands) beside.set(block, document.createElement('div'));
+  else beside.delete(block);
+  redraw();
+  return beside.get(block);
+}
+
 /** Blocks as the course holds them, in order; and the node that shows each. */
 let known: readonly Block[] = props.lesson.blocks;
 let nodes = new WeakMap<PmNode, Block>();
@@ -94,7 +104,12 @@ const page = (blocks: readonly Block[]): JSONContent => ({
 });
 
 const editor = useEditor({
-  extensions: lessonExtensions(checkPlace, wordsFor(desk.course!.language).words, () => stale.ids),
+  extensions: lessonExtensions(
+    checkPlace,
+    wordsFor(desk.course!.language).words,
+    () => stale.ids,
+    () => beside,
+  ),
   content: page(known),
   editable: desk.mayEdit,
   editorProps: {
@@ -329,11 +344,33 @@ function move(by: -1 | 1) {
   editor.value!.commands.setTextSelection((by < 0 ? from : from + neighbour.nodeSize) + offset);
   flush();
 }
-// Nothing of the page changed, but what is marked in it.
-watch(
-  () => stale.ids,
-  () => editor.value?.view.dispatch(editor.value.state.tr.setMeta('addToHistory', false)),
-);
+/** Nothing of the page changed, but what is marked in it or stands under it. */
+function redraw() {
+  const { value } = editor;
+  if (value && !value.isDestroyed) value.view.dispatch(value.state.tr.setMeta('addToHistory', false));
+}
+watch(() => stale.ids, redraw);
+/** Ids of the parts that are selected, or of the one at the cursor. */
+function selectedParts(): string[] {
+  const { doc, selection } = editor.value!.state;
+  const [first, last] = [selection.$from.index(0), selection.$to.index(0)];
+  const ids: string[] = [];
+  doc.forEach((node, _, index) => {
+    if (index >= first && index <= last) ids.push(node.attrs.id as string);
+  });
+  return ids;
+}
+/** Puts another part in the place of one, or behind it. */
+function replacePart(id: string, block: Block, behind = false) {
+  const { state, view } = editor.value!;
+  let found: [number, number] | undefined;
+  state.doc.forEach((node, at) => {
+    if (node.attrs.id === id) found = [behind ? at + node.nodeSize : at, at + node.nodeSize];
+  });
+  if (!found) return;
+  view.dispatch(state.tr.replaceWith(found[0], found[1], state.schema.nodeFromJSON(toNode(block))));
+  flush();
+}
 /** Puts other words of a source in place of a sentence. */
 function replaceSentence(id: string, text: string, attrs: EvidenceMark['attrs']) {
   const { state, view } = editor.value!;
@@ -363,6 +400,9 @@ onBeforeUnmount(() => {
 });
 defineExpose({
   made: editor,
+  placeBeside,
+  selectedParts,
+  replacePart,
   insert,
   takePictures,
   replaceSentence,

@@ -2,9 +2,11 @@
 import type { Editor } from '@tiptap/core';
 import { BubbleMenu } from '@tiptap/vue-3/menus';
 import { BLOCKS, type Block, type BlockKind } from '~~/core/blocks/forms';
+import type { Aim } from '~~/core/rewrite';
 import { TURNABLE } from '~~/core/blocks/turn';
 import { addable, BLOCK_NODES, kindOfNode } from '~/blocks';
 import { useActions } from '~/actions/registry';
+import { AIM_WORDS } from '~/words/rewrite';
 import { asAddress, linkAt, setLink, TABLE_TOOLS, type Tool } from '~/editor/tools';
 import { freshId } from '~/composables/useApi';
 
@@ -14,9 +16,10 @@ const props = defineProps<{
   /** What can be added besides parts of a page. */
   further: { label: string; onSelect: () => void }[][];
 }>();
-const emit = defineEmits<{ add: [Block]; turn: [BlockKind]; split: [] }>();
+const emit = defineEmits<{ add: [Block]; turn: [BlockKind]; split: []; rewrite: [Aim, boolean] }>();
 const adding = ref(false);
 const showing = ref(false);
+const rewriting = ref(false);
 const linking = ref(false);
 const address = ref('');
 const refused = ref(false);
@@ -74,6 +77,20 @@ const kind = computed(() => {
   const { doc, selection } = props.editor.state;
   return kindOfNode(doc.maybeChild(selection.$from.index(0))?.type.name);
 });
+const rewriteGroups = computed(() =>
+  [false, true].map((whole) => ({
+    id: whole ? 'whole' : 'part',
+    label: whole ? 'The whole lesson' : 'What is selected, or this part',
+    items: (Object.keys(AIM_WORDS) as Aim[]).map((aim) => ({
+      label: AIM_WORDS[aim].label,
+      suffix: AIM_WORDS[aim].also,
+      onSelect: () => {
+        rewriting.value = false;
+        emit('rewrite', aim, whole);
+      },
+    })),
+  })),
+);
 const turnable = computed(() => kind.value !== undefined && BLOCKS[kind.value].fromEntries !== undefined);
 const inTable = computed(() => props.editor.isActive('table'));
 
@@ -107,6 +124,14 @@ useActions([
     area: 'Lesson',
     when: () => props.editor.isEditable,
     run: () => void (showing.value = turnable.value),
+  },
+  {
+    id: 'l-rewrite',
+    label: 'Rewrite towards an aim',
+    key: 'Alt+Shift+R',
+    area: 'Lesson',
+    when: () => props.editor.isEditable,
+    run: () => void (rewriting.value = true),
   },
   {
     id: 'l-link',
@@ -148,6 +173,12 @@ useActions([
       <UButton size="xs" color="neutral" variant="ghost" :disabled="!turnable">show as <kbd>Alt W</kbd></UButton>
       <template #content>
         <UCommandPalette :groups="showGroups" placeholder="Show this part as" class="palette" autofocus />
+      </template>
+    </UPopover>
+    <UPopover v-model:open="rewriting" :content="content">
+      <UButton size="xs" color="neutral" variant="ghost">rewrite <kbd>Alt ⇧ R</kbd></UButton>
+      <template #content>
+        <UCommandPalette :groups="rewriteGroups" placeholder="What it should become" class="palette wide" autofocus />
       </template>
     </UPopover>
     <template v-if="inTable">
@@ -200,12 +231,20 @@ useActions([
   margin: 0 5px;
   background: var(--hair);
 }
+button {
+  min-width: 26px;
+  min-height: 26px;
+  justify-content: center;
+}
 [aria-pressed='true'] {
   background: var(--moss-soft);
 }
 .palette {
   width: 300px;
   height: 340px;
+}
+.palette.wide {
+  width: 460px;
 }
 .linking {
   display: flex;

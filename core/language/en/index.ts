@@ -17,6 +17,7 @@ import { askedOfLearner, englishQuestions } from './questions';
 import { numbersOf, quantitiesOf } from './quantities';
 import { bracketedReferences, sendsToSection } from './references';
 import { regular } from './regular';
+import { englishRewriting } from './rewriting';
 import { ruleOf } from './rules';
 import { saysWhatToDo, signpost, spokenHeading, turns } from './signposts';
 import { tellsPast } from './tense';
@@ -168,6 +169,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     caseOf: (sentence, tagged) => caseOf(sentence, tagged, words),
     actorOf: (sentence, tagged) => actorOf(sentence, tagged, words),
     denies,
+    rewriting: englishRewriting(words),
     aboutPerson: (clause) =>
       (clause.toLowerCase().match(/[a-z]+/g) ?? []).slice(0, 4).some((word) => word !== 'you' && words.isPerson(word)),
     pointsAtHeading: (sentence) => /^["“]?(?:this|these|it|they)\b/i.test(sentence),

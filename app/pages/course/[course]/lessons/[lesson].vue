@@ -3,6 +3,7 @@ import type { Editor } from '@tiptap/core';
 import { blockTexts, type Block, type BlockKind } from '~~/core/blocks/forms';
 import type { Check } from '~~/core/checks/forms';
 import { TURNABLE } from '~~/core/blocks/turn';
+import type { Aim } from '~~/core/rewrite';
 import type { LessonState } from '~~/core/course/course';
 import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/document/rich-text';
 import { wordObjective } from '~~/core/course/gestures';
@@ -23,6 +24,9 @@ const desk = useCourse();
 const figures = useFigures();
 const editor = shallowRef<{
   made?: Editor;
+  placeBeside: (block: string, stands: boolean) => HTMLElement | undefined;
+  selectedParts: () => string[];
+  replacePart: (id: string, block: Block, behind?: boolean) => void;
   insert: (blocks: Block[], fresh?: boolean) => void;
   replaceSentence: (id: string, text: string, attrs: EvidenceMark['attrs']) => void;
   takePictures: (files: readonly File[]) => Promise<void>;
@@ -32,6 +36,7 @@ const editor = shallowRef<{
   at: () => string | undefined;
   focus: () => void;
 } | null>(null);
+const rewrites = ref<{ propose: (aim: Aim, blocks: readonly string[]) => Promise<void> } | null>(null);
 const lesson = computed(() => desk.lessons.find((each) => each.id === route.params.lesson));
 const evidence = shallowRef<EvidenceMark['attrs'] | null>(null);
 const jobs = useJobs();
@@ -279,6 +284,15 @@ useActions([
         @add="(block: Block) => editor?.insert([block], true)"
         @turn="(kind: BlockKind) => editor?.turn(kind)"
         @split="split"
+        @rewrite="(aim: Aim, whole: boolean) => rewrites?.propose(aim, whole ? [] : editor!.selectedParts())"
+      />
+      <LessonRewrites
+        v-if="desk.mayEdit && editor?.made"
+        ref="rewrites"
+        :lesson="lesson"
+        :place="editor.placeBeside"
+        @take="(id: string, block: Block) => editor?.replacePart(id, block)"
+        @both="(id: string, block: Block) => editor?.replacePart(id, block, true)"
       />
       <LessonTakes :lesson="lesson" />
       <div class="scroll">
