@@ -68,8 +68,12 @@ try {
   await page.keyboard.press('Alt+h');
   await page.getByRole('button', { name: 'Look through' }).click();
   await shot('holds');
-  await lesson('Late returns');
+  await lesson('Purpose and reach');
+  await page.keyboard.press('Alt+Shift+R');
+  await page.getByRole('group', { name: 'The whole lesson' }).getByRole('option', { name: /Less formal/ }).click();
+  await page.getByRole('group', { name: 'Proposal: Less formal' }).first().waitFor();
   await shot('lesson');
+  await lesson('Late returns');
   await page.keyboard.press('Alt+v');
   await page.frameLocator('iframe').locator('h1').waitFor();
   await shot('lesson-as-learner');

@@ -28,10 +28,10 @@ export const MARK_TOOLS: Tool[] = [
 
 /** What the table at the cursor can get and lose. */
 export const TABLE_TOOLS: Tool[] = [
-  { label: 'Row below', run: (editor) => editor.chain().focus().addRowAfter().run() },
-  { label: 'Column right', run: (editor) => editor.chain().focus().addColumnAfter().run() },
-  { label: 'Delete row', run: (editor) => editor.chain().focus().deleteRow().run() },
-  { label: 'Delete column', run: (editor) => editor.chain().focus().deleteColumn().run() },
+  { label: 'Row below', sign: '+ row', run: (editor) => editor.chain().focus().addRowAfter().run() },
+  { label: 'Column right', sign: '+ column', run: (editor) => editor.chain().focus().addColumnAfter().run() },
+  { label: 'Delete row', sign: '− row', run: (editor) => editor.chain().focus().deleteRow().run() },
+  { label: 'Delete column', sign: '− column', run: (editor) => editor.chain().focus().deleteColumn().run() },
 ];
 
 /** The address of the link at the cursor. */

@@ -147,6 +147,10 @@ ins {
 del {
   color: var(--rust);
 }
+.proposal > .small,
+.does :deep(button) {
+  font-family: var(--font-sans);
+}
 .does {
   display: flex;
   gap: 6px;

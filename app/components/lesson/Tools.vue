@@ -189,9 +189,11 @@ useActions([
         size="xs"
         color="neutral"
         variant="ghost"
+        :aria-label="tool.label"
+        :title="tool.label"
         @mousedown.prevent
         @click="press(tool)"
-        >{{ tool.label.toLowerCase() }}</UButton
+        >{{ tool.sign }}</UButton
       >
     </template>
     <form v-if="linking" class="linking" @submit.prevent="takeLink" @keydown.esc="linking = false">
