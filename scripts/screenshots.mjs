@@ -70,7 +70,10 @@ try {
   await shot('holds');
   await lesson('Purpose and reach');
   await page.keyboard.press('Alt+Shift+R');
-  await page.getByRole('group', { name: 'The whole lesson' }).getByRole('option', { name: /Less formal/ }).click();
+  await page
+    .getByRole('group', { name: 'The whole lesson' })
+    .getByRole('option', { name: /Less formal/ })
+    .click();
   await page.getByRole('group', { name: 'Proposal: Less formal' }).first().waitFor();
   await shot('lesson');
   await lesson('Late returns');
