@@ -11,6 +11,8 @@ import {
   setOfLessons,
 } from '~~/core/course/gestures';
 import { mergeLessons, splitLesson } from '~~/core/course/joining';
+import { openingLesson } from '~~/core/brief/opening-lesson';
+import { wordsFor } from '~~/core/words';
 import type { Operation } from '~~/core/course/operations';
 import type { Row } from '~/components/outline/rows';
 import { freshId } from '~/composables/useApi';
@@ -56,6 +58,12 @@ export function useOutlineGestures(
     const id = freshId('m');
     make('new module', () => newModuleBelow(desk.course!, current.value, id, 'New module'), id);
     void name(id);
+  }
+  /** A first lesson made of brief and outline. */
+  function opening() {
+    const lesson = freshId('l');
+    const { words } = wordsFor(desk.course!.language);
+    make('opening lesson', () => openingLesson(desk.course!, { lesson, block: () => freshId('b') }, words), lesson);
   }
   function indent(out: boolean) {
     const id = current.value;
@@ -138,5 +146,19 @@ export function useOutlineGestures(
     if (row && !selected.value.has(row.id)) void select(row.id);
   }
 
-  return { make, below, moduleBelow, indent, remove, split, join, lessonAbove, move, setEach, dropped, dragging };
+  return {
+    make,
+    below,
+    moduleBelow,
+    opening,
+    indent,
+    remove,
+    split,
+    join,
+    lessonAbove,
+    move,
+    setEach,
+    dropped,
+    dragging,
+  };
 }

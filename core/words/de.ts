@@ -80,6 +80,13 @@ export const de: Words = {
   stepNext: 'Nächster Schritt',
   stepBack: 'Schritt davor',
   stepsAll: 'Alle Schritte',
+  opens: {
+    title: 'Wie dieser Kurs abläuft',
+    who: 'Für: {who}.',
+    takes: 'Er dauert etwa {minutes} Minuten, in {lessons} Lektionen zu beliebiger Zeit.',
+    comes: 'Was kommt:',
+    checks: '{checks} Fragen unterwegs zeigen, was Sie tun würden; jede sagt gleich, was die Quelle sagt.',
+  },
   summary: 'Zum Mitnehmen',
   ruleLesson: {
     read: 'Eine Lektion ist erledigt, wenn Sie sie gelesen haben.',

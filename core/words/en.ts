@@ -80,6 +80,13 @@ export const en: Words = {
   stepNext: 'Next step',
   stepBack: 'Step before',
   stepsAll: 'All steps',
+  opens: {
+    title: 'How this course goes',
+    who: 'For: {who}.',
+    takes: 'It takes about {minutes} minutes, in {lessons} lessons you can do at any time.',
+    comes: 'What comes:',
+    checks: '{checks} checks on the way ask what you would do; each says at once what the source says.',
+  },
   summary: 'To take along',
   ruleLesson: {
     read: 'A lesson is done when you have read it.',

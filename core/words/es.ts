@@ -80,6 +80,13 @@ export const es: Words = {
   stepNext: 'Paso siguiente',
   stepBack: 'Paso anterior',
   stepsAll: 'Todos los pasos',
+  opens: {
+    title: 'Cómo va este curso',
+    who: 'Para: {who}.',
+    takes: 'Dura unos {minutes} minutos, en {lessons} lecciones que puede hacer cuando quiera.',
+    comes: 'Lo que viene:',
+    checks: '{checks} preguntas en el camino piden qué haría; cada una dice enseguida lo que dice la fuente.',
+  },
   summary: 'Para recordar',
   ruleLesson: {
     read: 'Una lección está hecha cuando la ha leído.',

@@ -84,6 +84,13 @@ export const fr: Words = {
   stepNext: 'Étape suivante',
   stepBack: 'Étape précédente',
   stepsAll: 'Toutes les étapes',
+  opens: {
+    title: 'Comment se déroule ce cours',
+    who: 'Pour : {who}.',
+    takes: 'Il dure environ {minutes} minutes, en {lessons} leçons à suivre quand vous voulez.',
+    comes: 'Ce qui vient :',
+    checks: '{checks} questions en chemin demandent ce que vous feriez ; chacune dit aussitôt ce que dit la source.',
+  },
   summary: 'À retenir',
   ruleLesson: {
     read: 'Une leçon est terminée quand vous l’avez lue.',

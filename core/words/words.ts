@@ -68,6 +68,8 @@ export interface Words {
   stepNext: string;
   stepBack: string;
   stepsAll: string;
+  /** The first lesson of a course: what it is called, for whom, how long, what comes, that it asks. */
+  opens: Record<'title' | 'who' | 'takes' | 'comes' | 'checks', string>;
   summary: string;
   ruleLesson: Record<'read' | 'answered' | 'passed', string>;
   ruleCourse: Record<'lessons' | 'passed', string>;

@@ -49,12 +49,4 @@ const press = (tool: Tool) => void tool.run(props.editor);
 .code {
   font-family: ui-monospace, monospace;
 }
-button {
-  min-width: 26px;
-  min-height: 26px;
-  justify-content: center;
-}
-[aria-pressed='true'] {
-  background: var(--moss-soft);
-}
 </style>

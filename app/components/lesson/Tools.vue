@@ -26,25 +26,24 @@ const refused = ref(false);
 
 /** The menus give the cursor back to the page, into what they made, not to their button. */
 const content = { onCloseAutoFocus: (event: Event) => event.preventDefault(), align: 'start' as const };
+/** What is chosen from a list shuts it. */
+const shutting = (list: Ref<boolean>, chosen: () => void) => () => {
+  list.value = false;
+  chosen();
+};
 const addGroups = computed(() => [
   {
     id: 'parts',
     items: addable(() => freshId('b')).map(({ label, make }) => ({
       label,
-      onSelect: () => {
-        adding.value = false;
-        emit('add', make());
-      },
+      onSelect: shutting(adding, () => emit('add', make())),
     })),
   },
   ...props.further.map((items, at) => ({
     id: `further-${at}`,
     items: items.map(({ label, onSelect }) => ({
       label,
-      onSelect: () => {
-        adding.value = false;
-        onSelect();
-      },
+      onSelect: shutting(adding, onSelect),
     })),
   })),
 ]);
@@ -53,10 +52,7 @@ const showGroups = computed(() => [
     id: 'kinds',
     items: TURNABLE.filter((each) => each !== kind.value).map((kind) => ({
       label: BLOCK_NODES[kind].label,
-      onSelect: () => {
-        showing.value = false;
-        emit('turn', kind);
-      },
+      onSelect: shutting(showing, () => emit('turn', kind)),
     })),
   },
   {
@@ -64,10 +60,7 @@ const showGroups = computed(() => [
     items: [
       {
         label: 'A lesson of its own, from here on',
-        onSelect: () => {
-          showing.value = false;
-          emit('split');
-        },
+        onSelect: shutting(showing, () => emit('split')),
       },
     ],
   },
@@ -84,10 +77,7 @@ const rewriteGroups = computed(() =>
     items: (Object.keys(AIM_WORDS) as Aim[]).map((aim) => ({
       label: AIM_WORDS[aim].label,
       suffix: AIM_WORDS[aim].also,
-      onSelect: () => {
-        rewriting.value = false;
-        emit('rewrite', aim, whole);
-      },
+      onSelect: shutting(rewriting, () => emit('rewrite', aim, whole)),
     })),
   })),
 );
@@ -233,12 +223,15 @@ useActions([
   margin: 0 5px;
   background: var(--hair);
 }
-button {
+/* The marks of the words, here and beside what is selected, are tools, too. */
+.tools :deep(button),
+.beside :deep(button) {
   min-width: 26px;
   min-height: 26px;
   justify-content: center;
 }
-[aria-pressed='true'] {
+.tools :deep([aria-pressed='true']),
+.beside :deep([aria-pressed='true']) {
   background: var(--moss-soft);
 }
 .palette {

@@ -23,7 +23,8 @@ const { focus, select, reached, pressed, step, fold, foldAll, reveal } = at;
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
 const gestures = useOutlineGestures(at, shown);
-const { below, moduleBelow, indent, remove, split, join, lessonAbove, move, setEach, dropped, dragging } = gestures;
+const { below, moduleBelow, opening, indent, remove, split, join, lessonAbove, move, setEach, dropped, dragging } =
+  gestures;
 const versions = ref<{ id: string; name: string }[]>([]);
 /** The row of the other outline that is looked at. */
 const besideAt = ref(0);
@@ -139,6 +140,13 @@ useActions([
     area: 'Outline',
     when: editing,
     run: moduleBelow,
+  },
+  {
+    id: 'o-opening',
+    label: 'Add an opening lesson made of brief and outline',
+    area: 'Outline',
+    when: () => desk.mayEdit && desk.course!.modules.length > 0,
+    run: opening,
   },
   {
     id: 'o-in',
@@ -375,6 +383,8 @@ useActions([
         <p class="foot small quiet">
           <button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button
           ><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button
+          ><button v-if="desk.mayEdit && rows.length" type="button" class="link" @click="opening">
+            An opening lesson</button
           ><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button
           ><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">
             {{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button
