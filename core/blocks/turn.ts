@@ -11,14 +11,10 @@ export function entriesOf(block: Pick<Block, 'kind' | 'body'>): Entry[] {
 }
 
 /**
- * A block as one of another kind, its words and their evidence kept: several blocks where the kind holds one text each.
- * `id` gives ids for further blocks. A block that is not made of words alone stays what it is.
+ * A block, or neighbouring ones together, as another kind, their words and evidence kept: several blocks where the kind
+ * holds one text each. `id` gives ids for further blocks. What is not made of words alone stays what it is, and so does
+ * what the kind cannot hold.
  */
-export function turnBlock(block: Block, kind: BlockKind, id: () => string): Block[] {
-  return turnBlocks([block], kind, id);
-}
-
-/** Neighbouring blocks as one of another kind; they stay what they are where one of them cannot be turned. */
 export function turnBlocks(blocks: readonly Block[], kind: BlockKind, id: () => string): Block[] {
   const make = formOf({ kind }).fromEntries;
   const same = blocks.length === 1 && blocks[0].kind === kind;

@@ -1,4 +1,4 @@
-import { blockTexts, formOf, mapBlockTexts, type Block } from '../blocks/forms';
+import { formOf, mapBlockTexts, type Block } from '../blocks/forms';
 import { textOf, type RichText } from '../document/rich-text';
 import type { Change } from '../language/change';
 import type { LanguagePack } from '../language/pack';
@@ -39,9 +39,8 @@ export function proposals(blocks: readonly Block[], aim: Aim, pack: LanguagePack
   });
 }
 
-/** How many sentences the texts of some blocks have, to say what was looked at. */
-export const sentencesIn = (blocks: readonly Block[], pack: LanguagePack): number =>
-  blocks.flatMap(blockTexts).reduce((sum, text) => sum + pack.sentences(textOf(text)).length, 0);
+/** Longer than this in characters, it is no sentence of a person, and nothing is looked for in it. */
+const LONGEST = 1500;
 
 function changesIn(
   rich: RichText,
@@ -53,6 +52,7 @@ function changesIn(
   const [changes, changed, kept] = [[] as Change[], [] as Proposal['changes'], [] as Proposal['kept']];
   for (const { from, to } of pack.sentences(text)) {
     const sentence = text.slice(from, to);
+    if (sentence.length > LONGEST) continue;
     const facts = pack.facts!(sentence, pack.tags?.(sentence) ?? []);
     const own = withoutOverlaps(TOWARDS[aim].flatMap((kind) => pack.rewriting![kind](sentence, facts))).filter(
       (change) => closed.every((range) => change.to + from <= range.from || change.from + from >= range.to),
@@ -92,7 +92,7 @@ function withoutOverlaps(changes: readonly Change[]): Change[] {
  * and the places where two runs meet.
  */
 function closedRanges(rich: RichText, text: string): { from: number; to: number }[] {
-  const ranges = [...text.matchAll(/["“«][^"”»]*["”»]/g)].map((match) => ({
+  const ranges = [...text.matchAll(/["“«][^"“”«»]*["”»]/g)].map((match) => ({
     from: match.index,
     to: match.index + match[0].length,
   }));

@@ -121,6 +121,24 @@ test('a part is reworded on a proposal under it: taken, kept beside, left; its e
   await expect(page.getByText('“Should” stays what it is.')).toBeVisible();
 });
 
+test('a proposal does not write over what was typed a moment ago', async ({ page, app }) => {
+  await openDemo(page, app);
+  await openLesson(page, 'Purpose and reach');
+  await page.keyboard.press('Alt+Shift+R');
+  await page
+    .getByRole('group', { name: 'The whole lesson' })
+    .getByRole('option', { name: /Less formal/ })
+    .click();
+  const proposal = page.getByRole('group', { name: 'Proposal: Less formal' }).first();
+  await expect(proposal).toBeVisible();
+  await page.locator('.lesson-page').getByText('It does not apply to the workshop benches').first().click();
+  await page.keyboard.type('Mind', { delay: 30 });
+  await proposal.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByText('That part was changed meanwhile')).toBeVisible();
+  await expect.poll(async () => words(await lesson(page, 'Purpose and reach'))).toContain('Mind');
+  expect(words(await lesson(page, 'Purpose and reach'))).toContain('does not');
+});
+
 test('cards, sides and folds are typed through by Enter, and shown as one another with nothing lost', async ({
   page,
   app,

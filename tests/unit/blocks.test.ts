@@ -5,7 +5,7 @@ import { renderToString } from 'vue/server-renderer';
 import { blockTexts, checkIn, formOf, plainText, type Block } from '../../core/blocks/forms';
 import type { PageView } from '../../core/blocks/page';
 import { blockHtml } from '../../core/blocks/pages';
-import { TURNABLE, turnBlock, turnBlocks } from '../../core/blocks/turn';
+import { TURNABLE, turnBlocks } from '../../core/blocks/turn';
 import { blockWords } from '../../core/brief/sizing';
 import { evidencedSentences, plainRun, sentenceHash, textOf, type RichText } from '../../core/document/rich-text';
 import { escape } from '../../core/document/html';
@@ -52,7 +52,7 @@ describe.each(SHOWN.map((block) => [block.kind, block] as const))('a block of th
     let serial = 0;
     const id = () => anId(`turned ${serial++}`);
     for (const kind of TURNABLE) {
-      const turned = turnBlock(block, kind, id);
+      const turned = turnBlocks([block], kind, id);
       expect(letters(turned), kind).toEqual(letters([block]));
       expect(turned[0].id).toBe(block.id);
       expect(letters(turnBlocks(turned, block.kind, id)), `${kind} and back`).toEqual(letters([block]));
@@ -105,7 +105,7 @@ describe('turning', () => {
     'a table into %s and back gives the table, its header and the evidence of each cell',
     (kind) => {
       let serial = 0;
-      const turned = turnBlock(table, kind, () => anId(`further ${serial++}`));
+      const turned = turnBlocks([table], kind, () => anId(`further ${serial++}`));
       expect(turned.flatMap(blockTexts).flatMap(evidencedSentences)).toHaveLength(5);
       const back = turnBlocks(turned, 'table', id);
       expect(back.flatMap(blockTexts).flatMap(evidencedSentences)).toHaveLength(5);
@@ -133,7 +133,7 @@ describe('turning', () => {
       kind: 'cards',
       body: { cards: [{ front: at('f', 'Slip'), back: [at('g', 'A note.')] }] },
     };
-    expect(turnBlock(cards, 'terms', id)).toEqual([cards]);
+    expect(turnBlocks([cards], 'terms', id)).toEqual([cards]);
   });
 
   it('tabs shut each other under one name, wherever they are shown', () => {

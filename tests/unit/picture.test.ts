@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { courseMinutes, lessonDemand, lessonMinutes } from '../../core/brief/sizing';
 import { allLessons, type Lesson } from '../../core/course/course';
 import { blockTexts, type Block } from '../../core/blocks/forms';
-import { turnBlock, TURNABLE } from '../../core/blocks/turn';
+import { turnBlocks, TURNABLE } from '../../core/blocks/turn';
 import { evidencedSentences, textOf } from '../../core/document/rich-text';
 import { readArchive } from '../../core/exchange/archive';
 import { drawProfile, type ProfileModule } from '../../core/picture/profile';
@@ -75,7 +75,7 @@ describe("turning the demo's blocks", () => {
   it.each(TURNABLE)('into %s keeps every word and every mark of evidence', (kind) => {
     let next = 0;
     for (const block of blocks) {
-      const turned = turnBlock(block, kind, () => anId(`turned${next++}`));
+      const turned = turnBlocks([block], kind, () => anId(`turned${next++}`));
       const marks = (all: typeof turned) =>
         all
           .flatMap(blockTexts)
@@ -89,9 +89,9 @@ describe("turning the demo's blocks", () => {
   });
   it('and back again gives lists their words in order', () => {
     const list = blocks.find((block) => block.kind === 'list')!;
-    const there = turnBlock(list, 'steps', () => anId('never'));
+    const there = turnBlocks([list], 'steps', () => anId('never'));
     expect(
-      turnBlock(there[0], 'list', () => anId('never'))
+      turnBlocks([there[0]], 'list', () => anId('never'))
         .flatMap(blockTexts)
         .map(textOf),
     ).toEqual(blockTexts(list).map(textOf));

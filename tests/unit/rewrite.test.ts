@@ -112,6 +112,12 @@ describe('rewriting towards an aim', () => {
   });
 });
 
+it('looks for nothing in what no person wrote', () => {
+  const long = '“'.repeat(200_000);
+  expect(proposals([block(long)], 'shorter', pack)).toEqual([]);
+  expect(proposals([block(`in order to ${'s'.repeat(100_000)}`)], 'less-formal', pack)).toEqual([]);
+});
+
 describe('the guard', () => {
   const change = (before: string, was: string, now: string) => {
     const from = before.indexOf(was);

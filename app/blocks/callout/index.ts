@@ -17,7 +17,10 @@ export const callout: BlockNode<CalloutBody> = {
   label: 'Note, tip or warning',
   nodes: ['callout'],
   to: ({ tone, paragraphs }) => ofParagraphs('callout', paragraphs, { tone }),
-  from: (node) => ({ tone: (node.attrs?.tone ?? 'note') as CalloutTone, paragraphs: paragraphsOf(node) }),
+  from: (node) => ({
+    tone: CALLOUT_TONES.find((tone) => tone === node.attrs?.tone) ?? 'note',
+    paragraphs: paragraphsOf(node),
+  }),
   extensions: (words) => [
     Node.create({
       name: 'callout',

@@ -19,7 +19,10 @@ export const panels: BlockNode<PanelsBody> = {
   label: 'Folds',
   nodes: ['panels'],
   to: ({ show, panels: all }) => toTitled(NAMES, all, { show }),
-  from: (node) => ({ show: (node.attrs?.show ?? 'folds') as PanelShow, panels: fromTitled(node) }),
+  from: (node) => ({
+    show: PANEL_SHOWS.find((show) => show === node.attrs?.show) ?? 'folds',
+    panels: fromTitled(node),
+  }),
   extensions: () => titledNodes(NAMES),
   add: PANEL_SHOWS.map((show) => ({
     label: SHOWS[show],

@@ -71,7 +71,11 @@ async function propose(towards: Aim, blocks: readonly string[]) {
     asking.value = false;
   }
 }
-const now = (block: string) => props.lesson.blocks.find(({ id }) => id === block);
+/** A part as it stands now, with what was typed a moment ago. */
+function now(block: string): Block | undefined {
+  desk.flushTyping();
+  return desk.lessons.find(({ id }) => id === props.lesson.id)?.blocks.find(({ id }) => id === block);
+}
 function settle(proposal: Open, how: 'take' | 'both' | 'leave') {
   open.value = open.value.filter((each) => each !== proposal);
   props.place(proposal.block, false);

@@ -13,7 +13,7 @@ export interface SlotBody {
 export const isOpenSlot = ({ text }: SlotBody): boolean => textOf(text).trim() === '';
 
 export const slot: BlockForm<SlotBody> = {
-  body: object({ asks: string({ min: 1, max: 300 }), text: richText }),
+  body: object({ asks: string({ min: 1 }), text: richText }),
   texts: (body) => [body.text],
   mapTexts: (body, change) => ({ ...body, text: change(body.text) }),
   text: ({ asks, text }) => [asks, textOf(text)].filter(Boolean).join(': '),

@@ -1,5 +1,5 @@
 import type { Block } from '../../blocks/forms';
-import type { Edit, RichText, TextMark } from '../../document/rich-text';
+import type { Edit, RichText } from '../../document/rich-text';
 import { canonicalRichText } from '../../document/rich-text';
 import type { Knowledge, Sentence } from '../../knowledge';
 import type { Labels } from '../../language/pack';
@@ -86,12 +86,3 @@ export function andMore(first: RichText, more: readonly UsedSentence[], id: stri
   if (more.length === 0) return first;
   return canonicalRichText([...first, { type: 'text', text: ' ' }, ...richSentences(more, id)]);
 }
-
-/** The same words without a mark of their own ("strong" where a column says it already). */
-export const without = (text: RichText, type: TextMark['type']): RichText =>
-  canonicalRichText(
-    text.map(({ text: words, marks = [] }) => {
-      const rest = marks.filter((mark) => mark.type !== type);
-      return { type: 'text', text: words, ...(rest.length > 0 && { marks: rest }) };
-    }),
-  );

@@ -48,6 +48,16 @@ describe('the editor', () => {
     expect(serial).toBeGreaterThan(20);
   });
 
+  it.each(['panels', 'callout'] as const)('takes no %s of a sort that the clipboard made up', (type) => {
+    const paragraph = { type: 'paragraph', content: [{ type: 'text', text: 'Lift.' }] };
+    const panel = { type: 'panel', content: [{ type: 'panelTitle' }, paragraph] };
+    const attrs = { id: anId('b'), show: 'none such', tone: 'none such' };
+    const block = fromNode({ type, attrs, content: [type === 'panels' ? panel : paragraph] })!;
+    const problems: Problem[] = [];
+    formOf(block).body.check(block.body, type, problems);
+    expect(problems).toEqual([]);
+  });
+
   const text = [{ type: 'text' as const, text: 'Lift.' }];
   it.each<Block>([
     {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { turnBlock } from '../../../core/blocks/turn';
+import { turnBlocks } from '../../../core/blocks/turn';
 import { blockTexts, type Block } from '../../../core/blocks/forms';
 import { allLessons, type Course } from '../../../core/course/course';
 import {
@@ -268,7 +268,7 @@ describe('a part turned into another kind', () => {
   it.each(['text', 'heading', 'steps', 'callout', 'summary'] as const)(
     'keeps its words and their evidence: %s',
     (kind) => {
-      const turned = turnBlock(list, kind, fresh);
+      const turned = turnBlocks([list], kind, fresh);
       expect(turned.flatMap((block) => blockTexts(block).map(textOf))).toEqual(['Lift.', 'Turn.']);
       expect(turned[0].id).toBe(list.id);
       expect(
@@ -281,6 +281,6 @@ describe('a part turned into another kind', () => {
   );
   it('leaves tables and checks as they are', () => {
     const check: Block = { id: anId('b'), kind: 'check', body: { checkId: anId('k') } };
-    expect(turnBlock(check, 'text', fresh)).toEqual([check]);
+    expect(turnBlocks([check], 'text', fresh)).toEqual([check]);
   });
 });
