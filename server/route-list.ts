@@ -27,7 +27,10 @@ export interface Routes {
   'GET /api/courses/:course/figures': typeof import('./api/courses/[course]/figures.get').default;
   'GET /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.get').default;
   'GET /api/courses/:course/learners': typeof import('./api/courses/[course]/learners.get').default;
+  'GET /api/courses/:course/lessons/:lesson/history': typeof import('./api/courses/[course]/lessons/[lesson]/history.get').default;
+  'GET /api/courses/:course/lessons/:lesson/page': typeof import('./api/courses/[course]/lessons/[lesson]/page.get').default;
   'GET /api/courses/:course/lessons/:lesson/points': typeof import('./api/courses/[course]/lessons/[lesson]/points.get').default;
+  'GET /api/courses/:course/lessons/:lesson/reading': typeof import('./api/courses/[course]/lessons/[lesson]/reading.get').default;
   'GET /api/courses/:course/lessons/:lesson/unused': typeof import('./api/courses/[course]/lessons/[lesson]/unused.get').default;
   'GET /api/courses/:course/links': typeof import('./api/courses/[course]/links.get').default;
   'GET /api/courses/:course/media/:hash': typeof import('./api/courses/[course]/media/[hash].get').default;
@@ -47,6 +50,7 @@ export interface Routes {
   'GET /api/courses/:course/stale': typeof import('./api/courses/[course]/stale.get').default;
   'GET /api/courses/:course/versions': typeof import('./api/courses/[course]/versions/index.get').default;
   'GET /api/courses/:course/versions/:version': typeof import('./api/courses/[course]/versions/[version]/index.get').default;
+  'GET /api/embeds': typeof import('./api/embeds.get').default;
   'GET /api/health': typeof import('./api/health.get').default;
   'GET /api/invitations': typeof import('./api/invitations/index.get').default;
   'GET /api/lately': typeof import('./api/lately.get').default;
@@ -70,6 +74,7 @@ export interface Routes {
   'POST /api/courses/:course/copy': typeof import('./api/courses/[course]/copy.post').default;
   'POST /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.post').default;
   'POST /api/courses/:course/jobs/:job': typeof import('./api/courses/[course]/jobs/[job].post').default;
+  'POST /api/courses/:course/lessons/:lesson/pulled': typeof import('./api/courses/[course]/lessons/[lesson]/pulled.post').default;
   'POST /api/courses/:course/lessons/:lesson/rewrite': typeof import('./api/courses/[course]/lessons/[lesson]/rewrite.post').default;
   'POST /api/courses/:course/links': typeof import('./api/courses/[course]/links.post').default;
   'POST /api/courses/:course/media': typeof import('./api/courses/[course]/media/index.post').default;
@@ -106,6 +111,7 @@ export interface Routes {
   'PUT /api/courses/:course/sources': typeof import('./api/courses/[course]/sources/index.put').default;
   'PUT /api/courses/:course/sources/:source': typeof import('./api/courses/[course]/sources/[source].put').default;
   'PUT /api/courses/:course/sources/:source/version': typeof import('./api/courses/[course]/sources/[source]/version.put').default;
+  'PUT /api/embeds': typeof import('./api/embeds.put').default;
   'PUT /api/me/password': typeof import('./api/me/password.put').default;
   'PUT /api/people/:person': typeof import('./api/people/[person].put').default;
   'PUT /api/services': typeof import('./api/services/index.put').default;
@@ -138,7 +144,10 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/figures': 'reader',
   'GET /api/courses/:course/jobs': 'reader',
   'GET /api/courses/:course/learners': 'author',
+  'GET /api/courses/:course/lessons/:lesson/history': 'reader',
+  'GET /api/courses/:course/lessons/:lesson/page': 'reader',
   'GET /api/courses/:course/lessons/:lesson/points': 'reader',
+  'GET /api/courses/:course/lessons/:lesson/reading': 'reader',
   'GET /api/courses/:course/lessons/:lesson/unused': 'reader',
   'GET /api/courses/:course/links': 'author',
   'GET /api/courses/:course/media/:hash': 'reader',
@@ -158,6 +167,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/stale': 'reader',
   'GET /api/courses/:course/versions': 'reader',
   'GET /api/courses/:course/versions/:version': 'reader',
+  'GET /api/embeds': 'signed-in',
   'GET /api/health': 'anyone',
   'GET /api/invitations': 'signed-in',
   'GET /api/lately': 'signed-in',
@@ -181,6 +191,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/copy': 'author',
   'POST /api/courses/:course/jobs': 'author',
   'POST /api/courses/:course/jobs/:job': 'author',
+  'POST /api/courses/:course/lessons/:lesson/pulled': 'reader',
   'POST /api/courses/:course/lessons/:lesson/rewrite': 'reader',
   'POST /api/courses/:course/links': 'author',
   'POST /api/courses/:course/media': 'author',
@@ -217,6 +228,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'PUT /api/courses/:course/sources': 'author',
   'PUT /api/courses/:course/sources/:source': 'author',
   'PUT /api/courses/:course/sources/:source/version': 'author',
+  'PUT /api/embeds': 'owner',
   'PUT /api/me/password': 'signed-in',
   'PUT /api/people/:person': 'owner',
   'PUT /api/services': 'owner',

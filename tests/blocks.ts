@@ -56,5 +56,33 @@ export const A_BLOCK_OF_EVERY_KIND: Block[] = [
   { id: anId('b17'), kind: 'figures', body: { figures: [{ value: text, text }] } },
   { id: anId('b18'), kind: 'divider', body: {} },
   { id: anId('b19'), kind: 'slot', body: { asks: 'Who to ask here', text } },
+  {
+    id: anId('b20'),
+    kind: 'worked',
+    body: {
+      given: { title: text, items: [text] },
+      working: { title: text, items: [text, text] },
+      result: { title: text, items: [text] },
+    },
+  },
+  { id: anId('b21'), kind: 'reading', body: { items: [{ title: text, text }] } },
+  {
+    id: anId('b22'),
+    kind: 'event',
+    body: {
+      title: text,
+      start: '2027-02-03T18:30+01:00',
+      zone: 'Europe/Lisbon',
+      minutes: 45,
+      address: 'https://fernhollow.example/talk',
+      text,
+    },
+  },
+  {
+    id: anId('b23'),
+    kind: 'embed',
+    body: { address: 'https://maps.fernhollow.example/yard', title: 'The yard', caption: text },
+    paired: true,
+  },
   { id: anId('b10'), kind: 'check', body: { checkId: anId('check') } },
 ];

@@ -11,6 +11,10 @@ import { panels } from './panels';
 import { figures } from './figures';
 import { divider } from './divider';
 import { slot } from './slot';
+import { embed, embedOf } from './embed';
+import { event } from './event';
+import { reading } from './reading';
+import { worked } from './worked';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
@@ -41,6 +45,10 @@ export const BLOCK_NODES: { [Kind in BlockKind]: BlockNode<BlockBodies[Kind]> } 
   picture,
   divider,
   slot,
+  worked,
+  reading,
+  event,
+  embed,
   check,
 };
 
@@ -81,10 +89,18 @@ export function ofPicture(
   return { id, kind: 'picture', body, ...(evidence && { evidence }) };
 }
 
+/** A block that shows a page of the web. */
+export const ofEmbed = (id: string, known: Parameters<typeof embedOf>[0]): Block => ({
+  id,
+  kind: 'embed',
+  body: embedOf(known),
+});
+
 /** A block as a node of the editor, with its id. */
 export function toNode(block: Block): JSONContent {
   const node = nodeOf(block.kind).to(block.body);
-  return { ...node, attrs: { ...node.attrs, id: block.id, ...(block.evidence && { evidence: block.evidence }) } };
+  const { id, evidence, paired } = block;
+  return { ...node, attrs: { ...node.attrs, id, ...(evidence && { evidence }), ...(paired && { paired }) } };
 }
 
 /** A top node of the editor as a block; undefined for nodes that are none. */
@@ -97,5 +113,6 @@ export function fromNode(node: JSONContent): Block | undefined {
     kind,
     body: nodeOf(kind).from(node),
     ...(evidence && { evidence }),
+    ...(node.attrs.paired === true && { paired: true }),
   } as Block;
 }

@@ -1,6 +1,8 @@
 import { mergeAttributes, Node, type Editor, type Extensions, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode, ResolvedPos } from '@tiptap/pm/model';
 import { TextSelection } from '@tiptap/pm/state';
+import { VueNodeViewRenderer } from '@tiptap/vue-3';
+import type { Component } from 'vue';
 import type { RichText } from '~~/core/document/rich-text';
 import { fromInline, toInline, toParagraph } from '~/editor/rich';
 import { box } from './box';
@@ -30,6 +32,8 @@ export interface TitledNames {
   /** A title is letters alone. */
   plainTitle?: true;
   attributes?: Record<string, { default: unknown; mark: string }>;
+  /** What shows the block, where there is more to it than its parts. */
+  view?: Component;
 }
 
 /** Parts under titles as a node of the editor. */
@@ -53,7 +57,7 @@ export const fromTitled = (node: JSONContent): Titled[] =>
 
 /** The nodes of the editor's schema for parts under titles, with the keys that make and leave them. */
 export function titledNodes(names: TitledNames): Extensions {
-  const { block, part, title, single, parts, plainTitle, attributes = {} } = names;
+  const { block, part, title, single, parts, plainTitle, attributes = {}, view } = names;
   const content = parts ? Array.from({ length: parts }, () => part).join(' ') : `${part}+`;
   const outer = box(block, content, 'section', { class: names.blockClass }).extend({
     addAttributes: () =>
@@ -67,6 +71,7 @@ export function titledNodes(names: TitledNames): Extensions {
           },
         ]),
       ),
+    ...(view && { addNodeView: () => VueNodeViewRenderer(view) }),
     addKeyboardShortcuts() {
       return {
         Enter: () => enter(this.editor, names),

@@ -39,6 +39,7 @@ export function fromInline(nodes: readonly JSONContent[] = []): RichText {
                 passages: mark.attrs!.passages as never,
                 was: mark.attrs!.was as string,
                 ...(mark.attrs!.also ? { also: mark.attrs!.also as never } : {}),
+                ...(mark.attrs!.hand === true && { hand: true }),
               },
             },
           ];

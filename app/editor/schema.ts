@@ -12,6 +12,7 @@ import { standingOf, type Standing } from '~~/core/course/standing';
 import type { Words } from '~~/core/words';
 import { freshId } from '~/composables/useApi';
 import { besideParts } from './beside';
+import { copiedParts } from './clipboard';
 import { blockExtensions, EVIDENCE_NODES, fromNode, TOP_NODES } from '~/blocks';
 
 const hidden = (value: unknown) => ({ default: value, parseHTML: () => value, renderHTML: () => ({}) });
@@ -21,6 +22,16 @@ const BlockIds = Extension.create({
   name: 'blockIds',
   addGlobalAttributes: () => [
     { types: TOP_NODES, attributes: { id: hidden(null) } },
+    {
+      types: TOP_NODES,
+      attributes: {
+        paired: {
+          default: null,
+          parseHTML: (element: HTMLElement) => (element.hasAttribute('data-paired') ? true : null),
+          renderHTML: ({ paired }: Record<string, unknown>) => (paired ? { 'data-paired': '' } : {}),
+        },
+      },
+    },
     { types: EVIDENCE_NODES, attributes: { evidence: hidden(null) } },
   ],
   addProseMirrorPlugins: () => [
@@ -49,7 +60,13 @@ const BlockIds = Extension.create({
 const Evidence = Mark.create({
   name: 'evidence',
   inclusive: false,
-  addAttributes: () => ({ id: hidden(null), passages: hidden([]), was: hidden(''), also: hidden(null) }),
+  addAttributes: () => ({
+    id: hidden(null),
+    passages: hidden([]),
+    was: hidden(''),
+    also: hidden(null),
+    hand: hidden(null),
+  }),
   parseHTML: () => [],
   renderHTML: ({ HTMLAttributes }) => ['span', mergeAttributes(HTMLAttributes, { class: 'evidence' }), 0],
 });
@@ -126,7 +143,7 @@ const Gutter = Extension.create({
             const standing = standingOfNode(node);
             marks.push(
               Decoration.node(at, at + node.nodeSize, {
-                class: `standing ${standing}`,
+                class: `standing ${standing}${node.attrs.paired ? ' paired' : ''}`,
                 'data-node': node.attrs.id as string,
                 ...(WORDS[standing] && { title: WORDS[standing] }),
               }),
@@ -141,13 +158,15 @@ const Gutter = Extension.create({
 
 /**
  * The lesson's page as the editor knows it. `checkPlace` shows a check where it stands; `words` are what learners read
- * on the page; `stale` gives the passages that are not as they were, `beside` what stands under parts of the page.
+ * on the page; `stale` gives the passages that are not as they were, `beside` what stands under parts of the page;
+ * `course` the id of the course it is of.
  */
 export function lessonExtensions(
   checkPlace: Node,
   words: Words,
   stale: () => ReadonlySet<string> = () => new Set(),
   beside: () => ReadonlyMap<string, HTMLElement> = () => new Map(),
+  course: () => string = () => '',
 ): Extensions {
   return [
     StarterKit.configure({
@@ -175,5 +194,6 @@ export function lessonExtensions(
     Gutter,
     staleMarks(stale),
     besideParts(beside),
+    copiedParts(course),
   ];
 }

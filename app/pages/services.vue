@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useTimeoutPoll } from '@vueuse/core';
+import { hostOf } from '~~/core/blocks/embed/form';
 import { addressOf, api, type AnswerOf } from '~/client';
 import type { ListColumn } from '~/components/list/column';
 import { MODES, SERVICES, type ServiceLine } from '~/words/services';
@@ -25,6 +26,20 @@ useTimeoutPoll(() => look().catch(() => undefined), 3000, { immediate: true });
 const behave = (service: ServiceLine['name'], mode: ServiceLine['mode']) =>
   trying(async () => {
     await api('PUT /api/services', { body: { service, mode } }).finally(look);
+  });
+/** The sites whose pages may be shown within lessons, a line each; kept when it is left. */
+const { hosts, known } = useEmbeds();
+const sites = ref<string | null>(null);
+const keepSites = () =>
+  trying(async () => {
+    if (sites.value === null) return;
+    const lines = sites.value.split(/[\s,]+/).filter(Boolean);
+    const answer = await api('PUT /api/embeds', {
+      // An address stands for its host.
+      body: { hosts: lines.map((line) => (hostOf(line) || line).toLowerCase()) },
+    });
+    known(answer.hosts);
+    sites.value = null;
   });
 const modes = (line: ServiceLine) => line.modes.map((mode) => ({ value: mode, label: MODES[mode] }));
 const time = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -72,6 +87,26 @@ const pieces = (text: string) => text.split(/(https?:\/\/\S+)/);
         </ListTable>
       </template>
     </section>
+    <section>
+      <div class="name"><h2>Pages within lessons</h2></div>
+      <p class="small">
+        Authors can show a page of the web within a lesson. It is loaded when a learner asks for it, shut off from
+        everything here, and only from the sites named below and what lies under them; of any other, learners get a
+        link.
+      </p>
+      <UTextarea
+        :model-value="sites ?? hosts.join('\n')"
+        :rows="Math.max(3, hosts.length + 1)"
+        placeholder="maps.example.org"
+        aria-label="Sites whose pages may be shown, one a line"
+        class="w-80"
+        @update:model-value="sites = String($event)"
+      />
+      <p class="small keep">
+        <UButton size="sm" :disabled="sites === null" @click="keepSites">Keep the list</UButton>
+        <span class="quiet">Releases that are made already keep to the list they were made with.</span>
+      </p>
+    </section>
     <UModal
       :open="open !== null"
       :title="open?.subject ?? ''"
@@ -112,6 +147,12 @@ h2 {
   align-items: center;
   gap: 10px;
   margin: 8px 0 12px;
+}
+.keep {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-top: 8px;
 }
 .letter {
   white-space: pre-wrap;

@@ -135,6 +135,10 @@ export const useCourse = defineStore('course', () => {
     };
   }
 
+  /** Shows where something of the course stands, in its room. */
+  const point = (id: string) =>
+    void (shown.value = { said: '', ids: [id], fields: [], count: (shown.value?.count ?? 0) + 1 });
+
   /** Settles a conflict: mine in its place, or what stands there with mine kept as a take. */
   function settleConflict(take: Take, keep: 'mine' | 'theirs') {
     if (!course.value) return;
@@ -167,6 +171,7 @@ export const useCourse = defineStore('course', () => {
     change,
     type,
     backTo,
+    point,
     asking,
     settleConflict,
     undo: () => takeBack('undo'),

@@ -15,6 +15,8 @@ export interface BlockForm<Body> {
   mapTexts(body: Body, change: (text: RichText) => RichText): Body;
   /** Words that are read and stand outside of rich text. */
   plain?(body: Body): string[];
+  /** The same body with every one of those put through a function. */
+  mapPlain?(body: Body, change: (words: string) => string): Body;
   /** The words as a list shows them and a search finds them; all texts, one a line, where nothing is said. */
   text?(body: Body): string;
   /** How it is studied; reading all its words where nothing is said. */

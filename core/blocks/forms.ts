@@ -9,6 +9,10 @@ import { panels, type PanelsBody } from './panels/form';
 import { figures, type FiguresBody } from './figures/form';
 import { divider, type DividerBody } from './divider/form';
 import { slot, type SlotBody } from './slot/form';
+import { embed, type EmbedBody } from './embed/form';
+import { event, type EventBody } from './event/form';
+import { reading, type ReadingBody } from './reading/form';
+import { worked, type WorkedBody } from './worked/form';
 import { heading, type HeadingBody } from './heading/form';
 import { list, type ListBody } from './list/form';
 import { picture, type PictureBody } from './picture/form';
@@ -38,6 +42,10 @@ export interface BlockBodies {
   picture: PictureBody;
   divider: DividerBody;
   slot: SlotBody;
+  embed: EmbedBody;
+  event: EventBody;
+  reading: ReadingBody;
+  worked: WorkedBody;
   check: CheckBody;
 }
 
@@ -45,7 +53,14 @@ export type BlockKind = keyof BlockBodies;
 
 /** One part of a lesson's page. */
 export type Block = {
-  [Kind in BlockKind]: { id: string; kind: Kind; body: BlockBodies[Kind]; evidence?: PassageRange[] };
+  [Kind in BlockKind]: {
+    id: string;
+    kind: Kind;
+    body: BlockBodies[Kind];
+    evidence?: PassageRange[];
+    /** It stands beside the part before it, where the page is wide enough for two. */
+    paired?: true;
+  };
 }[BlockKind];
 
 export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
@@ -66,6 +81,10 @@ export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
   picture,
   divider,
   slot,
+  worked,
+  reading,
+  event,
+  embed,
   check,
 };
 
@@ -88,6 +107,17 @@ export function mapBlockTexts(block: Block, change: (text: RichText) => RichText
 export function plainText(block: Block): string {
   const form = formOf(block);
   return form.text?.(block.body) ?? form.texts(block.body).map(textOf).filter(Boolean).join('\n');
+}
+
+/** The parts of a page row by row: one, or two that stand side by side. */
+export function rowsOf(blocks: readonly Block[]): Block[][] {
+  const rows: Block[][] = [];
+  for (const block of blocks) {
+    const last = rows.at(-1);
+    if (block.paired && last?.length === 1) last.push(block);
+    else rows.push([block]);
+  }
+  return rows;
 }
 
 /** The check that has its place in a block. */

@@ -7,6 +7,10 @@ import { panels } from './panels/page';
 import { figures } from './figures/page';
 import { divider } from './divider/page';
 import { slot } from './slot/page';
+import { embed } from './embed/page';
+import { event } from './event/page';
+import { reading } from './reading/page';
+import { worked } from './worked/page';
 import { heading } from './heading/page';
 import { list } from './list/page';
 import { picture } from './picture/page';
@@ -16,7 +20,7 @@ import { summary } from './summary/page';
 import { table } from './table/page';
 import { terms } from './terms/page';
 import { text } from './text/page';
-import type { Block, BlockBodies, BlockKind } from './forms';
+import { rowsOf, type Block, type BlockBodies, type BlockKind } from './forms';
 import type { BlockPage, PageView } from './page';
 
 const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
@@ -37,8 +41,20 @@ const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
   picture,
   divider,
   slot,
+  worked,
+  reading,
+  event,
+  embed,
   check,
 };
+
+/** The parts of a page as HTML, row by row. */
+export function blocksHtml(blocks: readonly Block[], view: PageView): string {
+  return rowsOf(blocks)
+    .map((row) => row.map((block) => blockHtml(block, view)))
+    .map((parts) => (parts.length > 1 ? `<div class="up-pair">${parts.join('')}</div>` : parts[0]))
+    .join('\n');
+}
 
 /** A block as HTML. */
 export function blockHtml(block: Block, view: PageView): string {

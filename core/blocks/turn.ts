@@ -23,5 +23,8 @@ export function turnBlocks(blocks: readonly Block[], kind: BlockKind, id: () => 
   const bodies = make(entries.length > 0 ? entries : [{ texts: [[]] }]);
   return bodies.length === 0
     ? [...blocks]
-    : bodies.map((body, at) => ({ id: at < blocks.length ? blocks[at].id : id(), kind, body }) as Block);
+    : bodies.map((body, at) => {
+        const { id: own = id(), paired } = blocks.at(at) ?? {};
+        return { id: own, kind, body, ...(paired && { paired }) } as Block;
+      });
 }

@@ -11,4 +11,6 @@ export interface CheckForm<Kind extends CheckFrame> {
   mended?(check: Kind): Kind;
   /** What is asked with all that can be answered, the right answer marked, a line each. */
   text(check: Kind): string;
+  /** Its own fields that hold words of its author, with each text put through a function. */
+  reworded(check: Kind, change: (words: string) => string): Partial<Kind>;
 }

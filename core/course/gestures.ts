@@ -252,3 +252,12 @@ export function giveTo(lesson: Lesson, passages: readonly string[]): Operation[]
         },
       ];
 }
+
+/** Takes passages back that were given to a lesson; what was planned for it stays. */
+export function takeBack(lesson: Lesson, passages: readonly string[]): Operation[] {
+  const { given = [] } = lesson;
+  const rest = given.filter((id) => !passages.includes(id));
+  return rest.length === given.length
+    ? []
+    : [{ type: 'set', id: lesson.id, field: 'given', value: rest.length > 0 ? rest : null, was: given }];
+}

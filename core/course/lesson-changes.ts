@@ -33,14 +33,9 @@ export function pageOperations(lessonId: string, before: readonly Block[], after
     const now = old.get(block.id)!;
     if (now !== block && !sameData(now.body, block.body))
       operations.push({ type: 'set', id: block.id, field: 'body', value: block.body, was: now.body });
-    if (now !== block && !sameData(now.evidence ?? null, block.evidence ?? null))
-      operations.push({
-        type: 'set',
-        id: block.id,
-        field: 'evidence',
-        value: block.evidence ?? null,
-        was: now.evidence ?? null,
-      });
+    for (const field of ['evidence', 'paired'] as const)
+      if (now !== block && !sameData(now[field] ?? null, block[field] ?? null))
+        operations.push({ type: 'set', id: block.id, field, value: block[field] ?? null, was: now[field] ?? null });
   });
   return operations;
 }

@@ -10,6 +10,7 @@ import {
   anything,
   boolean,
   list,
+  always,
   nullable,
   number,
   object,
@@ -61,7 +62,10 @@ const blockShape = tagged(
       kind,
       {
         required: { id, body: BLOCKS[kind].body },
-        optional: (BLOCKS[kind].evidence === 'block' ? { evidence: list(passageRange) } : {}) as Record<string, Shape>,
+        optional: {
+          ...(BLOCKS[kind].evidence === 'block' && { evidence: list(passageRange) }),
+          paired: always,
+        } as Record<string, Shape>,
       },
     ]),
   ),
@@ -216,7 +220,11 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
     minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
     lessonKind: { shape: oneOf(...LESSON_KINDS), optional: true },
   },
-  block: { body: { shape: anything }, evidence: { shape: list(passageRange), optional: true } },
+  block: {
+    body: { shape: anything },
+    evidence: { shape: list(passageRange), optional: true },
+    paired: { shape: always, optional: true },
+  },
   check: Object.fromEntries([
     ...Object.entries({ ...FRAME.required, ...FRAME.optional })
       .filter(([key]) => key !== 'id')

@@ -1,6 +1,6 @@
 import { sameData } from './canonical';
 import { ID_PATTERN, shortHash } from './id';
-import { list, number, object, string, tagged, type Shape } from './shape';
+import { always, list, number, object, string, tagged, type Shape } from './shape';
 
 /** A change made to a passage's words: characters `from` to `to` of the passage's text became `with`. */
 export interface Edit {
@@ -24,9 +24,13 @@ export type TextMark =
   | { type: 'link'; attrs: { href: string } }
   /**
    * The passages a drafted sentence stands on; `was` is the hash of its words as drafted. `also`: where else the
-   * sources say the same; its words do not come from there, but it stands on it, too.
+   * sources say the same; its words do not come from there, but it stands on it, too. `hand`: somebody put the passages
+   * behind words of their own, which do not come from there either.
    */
-  | { type: 'evidence'; attrs: { id: string; passages: PassageRange[]; was: string; also?: PassageRange[] } }
+  | {
+      type: 'evidence';
+      attrs: { id: string; passages: PassageRange[]; was: string; also?: PassageRange[]; hand?: true };
+    }
   /** Connecting text the engine added: it states no fact and has no source. */
   | { type: 'connecting' };
 
@@ -60,7 +64,7 @@ const markShape = tagged('type', {
     required: {
       attrs: object(
         { id: idShape, passages: list(passageRange, { min: 1 }), was: string({ pattern: /^[a-z2-7]{10}$/ }) },
-        { also: list(passageRange, { min: 1 }) },
+        { also: list(passageRange, { min: 1 }), hand: always },
       ),
     },
   },
@@ -118,7 +122,7 @@ function canonicalMarks(marks: readonly TextMark[]): TextMark[] {
     if (!mark) return [];
     if (mark.type === 'link') return [{ type: mark.type, attrs: { href: mark.attrs.href } }];
     if (mark.type === 'evidence') {
-      const { id, passages, was, also } = mark.attrs;
+      const { id, passages, was, also, hand } = mark.attrs;
       // Keys in the order that canonical JSON gives them; made by hand, since every sentence of a course comes through
       // here.
       return [
@@ -126,6 +130,7 @@ function canonicalMarks(marks: readonly TextMark[]): TextMark[] {
           type: mark.type,
           attrs: {
             ...(also?.length && { also: also.map(canonicalRange) }),
+            ...(hand && { hand }),
             id,
             passages: passages.map(canonicalRange),
             was,

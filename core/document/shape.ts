@@ -121,6 +121,14 @@ export function tagged(
 }
 
 /** Any JSON value. */
+/** Yes: what is said by a field being there at all. */
+export const always: Shape = {
+  schema: { const: true },
+  check(value, place, problems) {
+    if (value !== true) wrong('not-yes-or-no', place, problems);
+  },
+};
+
 export const anything: Shape = { schema: {}, check: () => undefined };
 
 /** A value of a shape, or null. */

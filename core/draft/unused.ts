@@ -3,6 +3,7 @@ import { isHarmless } from '../course/left-out-words';
 import { usesOf } from '../course/uses';
 import type { Claim, Knowledge } from '../knowledge';
 import { Bm25 } from '../language/similarity';
+import type { Matter } from '../lesson/parts';
 import type { DraftContext } from './context';
 
 /** Passages looked for when a lesson's author named none. */
@@ -31,6 +32,11 @@ export interface UnusedPassage {
   score: number;
   /** What it says, by kind of claim. */
   kinds: Claim['kind'][];
+}
+
+/** How many passages stand or fall with a passage, by its id; those that stand alone are none. */
+export function companions(ids: readonly string[], { unitOf }: Pick<Matter, 'unitOf'>): Map<string, number> {
+  return new Map(ids.map((id) => [id, unitOf(id).passages.length] as const).filter(([, count]) => count > 1));
 }
 
 /**

@@ -1,10 +1,9 @@
+import type { Rewording } from '../document/reworded';
+
 /** What a change does to words. */
 export type ChangeKind = 'reference' | 'plain' | 'brief' | 'contract' | 'expand' | 'order' | 'split';
 
-/** Characters `from` to `to` of a text become `with`. */
-export interface Change {
-  from: number;
-  to: number;
-  with: string;
+/** A rewording, and what it does. */
+export interface Change extends Rewording {
   kind: ChangeKind;
 }

@@ -1,5 +1,6 @@
 import { splitCheck, type LearnerCheck, type Secret } from '../checks/markings';
 import { lessonDemand, lessonMinutes } from '../brief/sizing';
+import { hostOf, mayEmbed } from '../blocks/embed/form';
 import { checkIn, checksOn, mapBlockTexts, type Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
 import { allLessons, type Course, type CourseAbout, type Lesson } from '../course/course';
@@ -28,6 +29,8 @@ export interface LearnerCourse {
   about?: CourseAbout;
   modules: { id: string; title: string; lessons: LearnerLesson[] }[];
   checks: LearnerCheck[];
+  /** The sites whose pages may be shown in it, where it has such. */
+  embeds?: string[];
 }
 
 /** A frozen course: what may be seen, and the keys, which are kept apart from it. */
@@ -54,12 +57,14 @@ export function upgradeFrozen(document: unknown, version: number): FrozenCourse 
 /**
  * Freezes a course as it stands: blank lessons, evidence, offers, takes, bin, brief and notes stay behind. `secret`
  * mixes the options' ids and order, so that neither tells the key; with the same secret they stay the same from release
- * to release. `grades` are the reading grades by lesson, where they are known.
+ * to release. `grades` are the reading grades by lesson, where they are known; `embeds` the sites whose pages may be
+ * shown.
  */
 export function freezeCourse(
   course: Course,
   secret: string,
   grades: Readonly<Record<string, number | undefined>> = {},
+  embeds: readonly string[] = [],
 ): FrozenCourse {
   const byId = new Map(course.checks.map((check) => [check.id, check]));
   const placed = new Map<string, Check>();
@@ -87,6 +92,11 @@ export function freezeCourse(
         })),
     }))
     .filter((module) => module.lessons.length > 0);
+  const shown = modules
+    .flatMap((module) => module.lessons.flatMap((lesson) => lesson.blocks))
+    .flatMap((block) =>
+      block.kind === 'embed' && mayEmbed(block.body.address, embeds) ? hostOf(block.body.address) : [],
+    );
   const split = [...placed.values()].map((check) => splitCheck(check, secret));
   return {
     view: {
@@ -98,6 +108,7 @@ export function freezeCourse(
       ...(course.about && { about: course.about }),
       modules,
       checks: split.map(({ view }) => view),
+      ...(shown.length > 0 && { embeds: [...new Set(shown)] }),
     },
     keys: Object.fromEntries(split.map(({ view, secret: key }) => [view.id, key])),
   };
@@ -123,8 +134,8 @@ function aimsOf(course: Course, lesson: Lesson): string[] {
 }
 
 /** A block without what is for the author only. */
-function bare({ id, kind, body }: Block): Block {
-  return mapBlockTexts({ id, kind, body } as Block, withoutMarks);
+function bare({ id, kind, body, paired }: Block): Block {
+  return mapBlockTexts({ id, kind, body, ...(paired && { paired }) } as Block, withoutMarks);
 }
 
 function withoutMarks(text: RichText): RichText {

@@ -2,7 +2,7 @@ import { formOf, mapBlockTexts, type Block } from '../blocks/forms';
 import { textOf, type RichText } from '../document/rich-text';
 import type { Change } from '../language/change';
 import type { LanguagePack } from '../language/pack';
-import { applyChanges } from './apply';
+import { applyChanges } from '../document/reworded';
 import { TOWARDS, type Aim } from './aims';
 import { refusalOf, type Refusal } from './guard';
 

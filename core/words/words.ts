@@ -64,6 +64,15 @@ export interface Words {
   callout: Record<CalloutTone, string>;
   /** Before what belongs into a place that is still open. */
   slotOpen: string;
+  reading: string;
+  eventJoin: string;
+  eventKeep: string;
+  eventHere: string;
+  /** A page of the web within the lesson: what loads it, what it means to, and how it is opened by itself. */
+  embedShow: string;
+  embedOpen: string;
+  embedWhy: string;
+  embedFull: string;
   stepOf: string;
   stepNext: string;
   stepBack: string;

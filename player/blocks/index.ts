@@ -1,4 +1,4 @@
-import type { FunctionalComponent } from 'vue';
+import { h, type FunctionalComponent } from 'vue';
 import type { Block, BlockBodies, BlockKind } from '../../core/blocks/forms';
 import { callout } from './callout';
 import { code } from './code';
@@ -8,6 +8,10 @@ import { panels } from './panels';
 import { figures } from './figures';
 import { divider } from './divider';
 import { slot } from './slot';
+import { embed } from './embed';
+import { event } from './event';
+import { reading } from './reading';
+import { worked } from './worked';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
@@ -40,7 +44,16 @@ const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
   picture,
   divider,
   slot,
+  worked,
+  reading,
+  event,
+  embed,
 };
+
+/** A row of a page: what is in it, side by side where it is two. */
+export const BlockRow: FunctionalComponent<{ row: readonly Block[] }> = ({ row }, { slots }) =>
+  row.length > 1 ? h('div', { class: 'up-pair' }, slots.default?.()) : slots.default?.();
+BlockRow.props = ['row'];
 
 /** One block of a page. */
 export const BlockView: FunctionalComponent<{ block: Block; view: PartView }> = ({ block, view }) =>

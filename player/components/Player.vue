@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { rowsOf } from '../../core/blocks/forms';
 import { progressOf } from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
 import { lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Carrier } from '../carriers/carrier';
 import { say, wordsFor } from '../../core/words';
-import { BlockView } from '../blocks';
+import { BlockRow, BlockView } from '../blocks';
 import type { PartView } from '../blocks/part';
 import CheckPart from './CheckPart.vue';
 import LessonList from './LessonList.vue';
@@ -28,6 +29,13 @@ props.carrier.subscribe(() => {
   lost.value = props.carrier.lost();
 });
 const words = computed(() => wordsFor(props.course.language).words);
+const view = computed<PartView>(() => ({
+  words: words.value,
+  language: props.course.language,
+  media: props.media,
+  embeds: props.course.embeds ?? [],
+}));
+
 const lessons = computed(() => lessonsOf(props.course));
 const checks = computed(() => new Map(props.course.checks.map((check) => [check.id, check])));
 const progress = computed(() => progressOf(props.course, props.rules, state.value));
@@ -153,18 +161,20 @@ onBeforeUnmount(() => {
           </ul></template
         >
         <div :key="lesson.id" class="up-page">
-          <template v-for="block in lesson.blocks" :key="block.id">
-            <CheckPart
-              v-if="block.kind === 'check' && checks.has(block.body.checkId)"
-              :check="checks.get(block.body.checkId)!"
-              :shown="state.answers[block.body.checkId]"
-              :waiting="state.waiting[block.body.checkId]"
-              :tries="rules.tries"
-              :words="words"
-              @answer="carrier.answer(lesson.id, block.body.checkId, $event)"
-            />
-            <BlockView v-else :block="block" :view="{ words, media }" />
-          </template>
+          <BlockRow v-for="row in rowsOf(lesson.blocks)" :key="row[0]!.id" :row="row">
+            <template v-for="block in row" :key="block.id">
+              <CheckPart
+                v-if="block.kind === 'check' && checks.has(block.body.checkId)"
+                :check="checks.get(block.body.checkId)!"
+                :shown="state.answers[block.body.checkId]"
+                :waiting="state.waiting[block.body.checkId]"
+                :tries="rules.tries"
+                :words="words"
+                @answer="carrier.answer(lesson.id, block.body.checkId, $event)"
+              />
+              <BlockView v-else :block="block" :view="view" />
+            </template>
+          </BlockRow>
         </div>
         <div class="up-onward">
           <p v-if="refused" class="up-note" role="alert">{{ refused }}</p>

@@ -71,6 +71,16 @@ export function coursesIn(db: Db) {
   const after = db.prepare<[string, number], Stored>(
     `select ${change} from change where course_id = ? and revision > ? order by revision`,
   );
+  const touching = db.prepare<
+    [{ id: string; nodes: string; named: string }],
+    Pick<Stored, 'revision' | 'made_at' | 'version' | 'operation' | 'inverse'> & {
+      who: string | null;
+      job: string | null;
+      what: string | null;
+    }
+  >(`select change.revision, made_at, version, operation, inverse, person.name as who, job, what from change left join person on person.id = change.person_id
+    left join change_group on change_group.course_id = change.course_id and change_group.group_id = change.group_id
+    where change.course_id = @id and (operation ->> '$.id' in (select value from json_each(@nodes)) or instr(operation, @named) > 0 or instr(inverse, @named) > 0) order by change.revision`);
   const newest = db.prepare<
     [string, number],
     { made_at: number; who: string | null; what: string | null }
@@ -134,6 +144,13 @@ export function coursesIn(db: Db) {
     orphaned: () => orphaned.all(),
     ids: () => all.all().map((row) => row.id),
     changesAfter: (id: string, revision: number) => after.all(id, revision).map(parsed),
+    /** Changes of some nodes, and those that name a node, oldest first: when, by whom, what the gesture was called. */
+    changesTouching: (id: string, nodes: readonly string[], named: string) =>
+      touching.all({ id, nodes: JSON.stringify(nodes), named }).map(({ operation, inverse, version, ...row }) => ({
+        ...row,
+        operation: read(operation, version),
+        inverse: read(inverse, version),
+      })),
     /** The newest changes, newest first: when, by whom, and what the gesture was called. */
     newestChanges: (id: string, most: number) => newest.all(id, most),
     lastChange(id: string) {

@@ -11,6 +11,9 @@ export function settingsIn(db: Db) {
       const kept = get.get(`mode ${service}`)?.value;
       return MODES[service].find((mode) => mode === kept) ?? 'well';
     },
+    /** The sites whose pages may be shown within lessons, by their hosts. */
+    embeds: (): string[] => JSON.parse(get.get('embeds')?.value ?? '[]') as string[],
+    setEmbeds: (hosts: readonly string[]) => void set.run('embeds', JSON.stringify(hosts)),
     setMode: (service: ServiceName, mode: Mode) => void set.run(`mode ${service}`, mode),
   };
 }

@@ -5,6 +5,7 @@ import { difference, type Difference } from '../../core/learning/releases';
 import type { Rules } from '../../core/learning/rules';
 import { freezeCourse, isEmptyForLearners, lessonsOf, type FrozenCourse } from '../../core/learning/view';
 import type { Db } from '../database/open';
+import { settingsIn } from '../database/settings';
 import { releasesIn, type Access, type ReleaseRow } from '../database/releases';
 import { packFor } from '../language/packs';
 import { type CourseDesk } from './courses';
@@ -27,6 +28,7 @@ export interface Meaning {
 /** Releases of a data folder: made, withdrawn, looked up. What is frozen never changes. */
 export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
   const releases = releasesIn(db);
+  const settings = settingsIn(db);
   const cache = remembered<FrozenCourse>({ most: KEPT });
   const rules = remembered<Rules>({ most: 500 });
   const written = new WeakMap<FrozenCourse, string>();
@@ -52,6 +54,7 @@ export function releaseDesk(db: Db, courses: CourseDesk, now: () => number) {
       course,
       `${linkOf(courseId)}/options`,
       Object.fromEntries(Object.entries(grades).map(([id, { grade }]) => [id, grade])),
+      settings.embeds(),
     );
   };
 

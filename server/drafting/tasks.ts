@@ -5,6 +5,7 @@ import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
 import type { Account } from '../../core/review/account';
 import type { ModuleOffers } from '../../core/draft/module-offers';
+import type { ReadingOffer } from '../../core/draft/reading';
 import type { PointOffers } from '../../core/draft/points';
 import type { RowTake } from '../../core/draft/takes';
 import type { UnusedPassage } from '../../core/draft/unused';
@@ -54,7 +55,17 @@ export interface Tasks {
   points: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: PointOffers | undefined };
   rowTakes: { given: { course: Course; row: string; sources: SourceKey[] }; made: RowTake[] | undefined };
   account: { given: { course: Course; sources: SourceKey[] }; made: Account };
-  unused: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: UnusedPassage[] };
+  unused: {
+    given: { course: Course; lessonId: string; sources: SourceKey[] };
+    /** `with`: how many passages stand or fall with it, where it is more than itself. */
+    made: (UnusedPassage & { with?: number })[];
+  };
+  /** Passages as parts of a page; `whole`: with all that stands or falls with them. */
+  pulled: {
+    given: { course: Course; passages: string[]; place: string; whole: boolean; sources: SourceKey[] };
+    made: Block[];
+  };
+  reading: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: ReadingOffer[] };
   rewrite: { given: { blocks: Block[]; aim: Aim; language: string }; made: Proposal[] | undefined };
   contradictions: {
     given: { course: Pick<Course, 'corrections' | 'supporting'>; sources: SourceKey[] };

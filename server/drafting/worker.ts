@@ -12,7 +12,9 @@ import { fittedDraft, outlineFor } from '../../core/draft';
 import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, type Prepared } from '../../core/draft/from-course';
 import { rowTakes } from '../../core/draft/takes';
-import { unusedFor } from '../../core/draft/unused';
+import { pulledBlocks } from '../../core/draft/pulled';
+import { readingOffers } from '../../core/draft/reading';
+import { companions, unusedFor } from '../../core/draft/unused';
 import { leftOutOf } from '../../core/draft/left-out';
 import { outlineNodes } from '../../core/draft/operations';
 import { leftOutLines } from '../../core/review/left-out';
@@ -116,7 +118,21 @@ serveTasks<Tasks>({
   account({ course, sources }) {
     return accountOf(course, heldBy(course, sources), course.leftOut ?? preparedOf(course, sources).leftOut);
   },
-  unused: ({ course, lessonId, sources }) => unusedFor(course, lessonId, heldBy(course, sources)),
+  unused({ course, lessonId, sources }) {
+    const found = unusedFor(course, lessonId, heldBy(course, sources));
+    const { matter } = preparedOf(course, sources).context;
+    const many = companions(
+      found.map(({ id }) => id),
+      matter,
+    );
+    return found.map((each) => ({ ...each, ...(many.has(each.id) && { with: many.get(each.id) }) }));
+  },
+  pulled({ course, passages, place, whole, sources }) {
+    const { context } = preparedOf(course, sources);
+    const known = passages.filter((id) => context.matter.of(id));
+    return known.length > 0 ? pulledBlocks(known, context, place, whole) : [];
+  },
+  reading: ({ course, lessonId, sources }) => readingOffers(course, lessonId, heldBy(course, sources)),
   rewrite: ({ blocks, aim, language }) => proposals(blocks, aim, packFor(language)),
   contradictions: ({ course, sources }) =>
     contradictions.of(JSON.stringify([sources, course]), () =>

@@ -126,6 +126,19 @@ export class RewriteInput {
   blocks!: string[];
 }
 
+/** Passages that are wanted on a page. */
+export class PulledInput {
+  @IsArray()
+  @ArrayMaxSize(60)
+  @IsString({ each: true })
+  @Matches(ID_PATTERN, { each: true })
+  passages!: string[];
+  /** With all that stands or falls with them. */
+  @IsBoolean() whole!: boolean;
+  /** What the ids of its parts are made of. */
+  @IsString() @Matches(ID_PATTERN) place!: string;
+}
+
 export class PutAwayInput {
   @IsBoolean() away!: boolean;
 }

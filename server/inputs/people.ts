@@ -1,5 +1,7 @@
 import 'reflect-metadata';
 import {
+  ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsEmail,
   ValidateIf,
@@ -17,6 +19,15 @@ import { MODES, SERVICES, type Mode, type ServiceName } from '../services/servic
 export class SignInInput {
   @IsString() @Length(1, 80) login!: string;
   @IsString() @Length(1, 200) password!: string;
+}
+
+/** Sites by their hosts, in small letters and without anything around them. */
+export class EmbedsInput {
+  @IsArray()
+  @ArrayMaxSize(200)
+  @MaxLength(253, { each: true })
+  @Matches(/^([a-z0-9]([a-z0-9-]*[a-z0-9])?\.)+[a-z][a-z0-9-]*$/, { each: true })
+  hosts!: string[];
 }
 
 export class SignInAsInput {

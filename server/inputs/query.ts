@@ -18,6 +18,10 @@ export class SinceQuery {
   @Type(() => Number) @IsInt() @Min(0) since!: number;
 }
 
+export class RevisionQuery {
+  @Type(() => Number) @IsInt() @Min(0) revision!: number;
+}
+
 export class PackageQuery {
   @IsIn(PACKAGE_FORMATS) format!: PackageFormat;
 }

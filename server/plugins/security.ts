@@ -31,10 +31,14 @@ export default defineNitroPlugin((nitro) => {
     const nonce = event.context.nonce as string | undefined;
     if (!nonce || event.node.res.headersSent) return;
     // Only the look at a draft is shown in a frame, and only in one of ours.
+    // Pages that a learner loads into a lesson, of sites that are allowed here.
+    const frames = ((event.context.frames as string[] | undefined) ?? [])
+      .map((host) => ` https://${host} https://*.${host}`)
+      .join('');
     const framed = event.context.framed === true;
     setResponseHeaders(event, {
       'x-frame-options': framed ? 'SAMEORIGIN' : 'DENY',
-      'content-security-policy': `default-src 'none'; script-src 'nonce-${nonce}' 'strict-dynamic'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; frame-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors ${framed ? "'self'" : "'none'"}`,
+      'content-security-policy': `default-src 'none'; script-src 'nonce-${nonce}' 'strict-dynamic'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; frame-src 'self'${frames}; base-uri 'none'; form-action 'self'; frame-ancestors ${framed ? "'self'" : "'none'"}`,
     });
   });
 });

@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import { courseDesk } from '../desk/courses';
+import { historyDesk } from '../desk/history';
 import { interviewDesk } from '../desk/interview';
 import { learnerDesk } from '../desk/learners';
 import { linkDesk } from '../desk/links';
@@ -85,6 +86,7 @@ export function openInstallation(folder: string) {
     sources,
     search,
     releases,
+    history: historyDesk(db, courses),
     media: mediaDesk(db, files, now),
     allowed,
     pages,

@@ -1,10 +1,12 @@
 import { randomBytes } from 'node:crypto';
 import { setResponseHeader, type H3Event } from 'h3';
+import { openedOrNot } from './installation';
 
 /** A page with nothing but the player in it, and the data it begins with. */
 export function playerPage(event: H3Event, data: object): string {
   const nonce = randomBytes(16).toString('base64');
   event.context.nonce = nonce;
+  event.context.frames = openedOrNot()?.settings.embeds() ?? [];
   setResponseHeader(event, 'content-type', 'text/html; charset=utf-8');
   setResponseHeader(event, 'cache-control', 'no-store');
   return `<!doctype html>

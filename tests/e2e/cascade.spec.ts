@@ -125,7 +125,7 @@ test('words are found and replaced over the outline, one by one and all, and und
   await page.keyboard.press('Alt+Shift+F');
   const bar = page.getByRole('search', { name: 'Find and replace' });
   await type(page, 'late returns');
-  await expect(bar.getByRole('status')).toHaveText(/^\d+ places in \d+ fields$/);
+  await expect(bar.getByRole('status')).toHaveText(/^\d+ places in \d+ parts$/);
   await bar.getByLabel('Same capitals').check();
   const many = Number(/^\d+/.exec((await bar.getByRole('status').textContent())!)![0]);
   await bar.getByLabel('Replace by').fill('overdue tools');

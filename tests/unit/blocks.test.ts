@@ -33,7 +33,10 @@ function seen(html: string): { words: string; classes: string[] } {
     classes: [...new Set(classes)].sort(),
   };
 }
-const asLearnersSee = (block: Block) => renderToString(createSSRApp({ render: () => h(BlockView, { block, view }) }));
+const asLearnersSee = (block: Block) =>
+  renderToString(
+    createSSRApp({ render: () => h(BlockView, { block, view: { ...view, language: 'en', embeds: [] } }) }),
+  );
 
 describe.each(SHOWN.map((block) => [block.kind, block] as const))('a block of the kind %s', (_, block) => {
   it('says the same on a page without a script as to learners, with the same styles', async () => {

@@ -23,8 +23,8 @@ const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).
       data-drag-handle
     />
     <NodeViewContent as="figcaption" data-hint="Caption" :class="{ none: node.content.size === 0 }" />
-    <div v-if="desk.mayEdit" contenteditable="false" class="alt small">
-      <label
+    <div v-if="desk.mayEdit" contenteditable="false" class="under small">
+      <label class="long"
         ><span :class="{ decide: wanted }">What it shows</span
         ><input
           :value="node.attrs.alt"
@@ -41,46 +41,3 @@ const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).
     </div>
   </NodeViewWrapper>
 </template>
-
-<style scoped>
-.alt {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: center;
-  margin-top: 4px;
-  font-family: var(--font-sans);
-  color: var(--ink-2);
-}
-.alt label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  white-space: nowrap;
-}
-.alt label:first-child {
-  flex: 1 1 200px;
-  min-width: 0;
-}
-.alt input:not([type]) {
-  flex: 1;
-  min-width: 0;
-  min-height: 26px;
-  padding: 1px 6px;
-  border: 1px solid var(--hair);
-  border-radius: 3px;
-  background: var(--sheet);
-  color: var(--ink);
-}
-.alt input:disabled {
-  color: var(--ink-3);
-  background: var(--paper);
-}
-figcaption.none::before {
-  content: attr(data-hint);
-  color: var(--ink-3);
-  float: left;
-  height: 0;
-  pointer-events: none;
-}
-</style>

@@ -1,7 +1,9 @@
-import type { SidesBody, Side } from '~~/core/blocks/sides/form';
+import { NO_SIDE } from '~~/core/blocks/side';
+import type { SidesBody } from '~~/core/blocks/sides/form';
 import { plainRun } from '~~/core/document/rich-text';
 import type { BlockNode } from '../node';
-import { fromTitled, titledNodes, toTitled, type Titled, type TitledNames } from '../titled';
+import { toPart, toSide } from '../sided';
+import { fromTitled, titledNodes, toTitled, type TitledNames } from '../titled';
 
 const NAMES: TitledNames = {
   block: 'sides',
@@ -14,13 +16,6 @@ const NAMES: TitledNames = {
   parts: 2,
 };
 
-const toPart = ({ title, items }: Side): Titled => ({ title, texts: items });
-/** A side that nothing is said of has no items; the editor shows a line to write one on. */
-const toSide = ({ title, texts }: Titled): Side => ({
-  title,
-  items: texts.length === 1 && texts[0]!.length === 0 ? [] : texts,
-});
-const NONE: Side = { title: [], items: [] };
 const fresh = (left: string, right: string) => (): SidesBody => ({
   left: { title: plainRun(left), items: [] },
   right: { title: plainRun(right), items: [] },
@@ -29,9 +24,9 @@ const fresh = (left: string, right: string) => (): SidesBody => ({
 export const sides: BlockNode<SidesBody> = {
   label: 'Two sides',
   nodes: ['sides'],
-  to: ({ left, right }) => toTitled(NAMES, [toPart(left), toPart(right)]),
+  to: ({ left, right }) => toTitled(NAMES, [left, right].map(toPart)),
   from: (node) => {
-    const [left = NONE, right = NONE] = fromTitled(node).map(toSide);
+    const [left = NO_SIDE, right = NO_SIDE] = fromTitled(node).map(toSide);
     return { left, right };
   },
   extensions: () => titledNodes(NAMES),

@@ -1,340 +1,74 @@
 <script setup lang="ts">
-import { api } from '~/client';
-import type { EvidenceMark } from '~~/core/document/rich-text';
 import type { Block } from '~~/core/blocks/forms';
-import { sentenceHash, type PassageRange } from '~~/core/document/rich-text';
-import { passageBlock } from '~~/core/source/on-page';
+import type { ReadingBody } from '~~/core/blocks/reading/form';
 import type { Lesson } from '~~/core/course/course';
-import { usesOf } from '~~/core/course/uses';
+import type { EvidenceMark, PassageRange } from '~~/core/document/rich-text';
 import { useActions } from '~/actions/registry';
-import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
-import { useStale } from '~/stores/stale';
-import { differences } from '~/words/differences';
-import { claimWords, placeWords, type PassageView } from './place';
 
-/** The passage behind whatever is in focus, in its context, and what else the sources say on the topic. */
-const props = defineProps<{ lesson: Lesson; evidence: EvidenceMark['attrs'] | null; changed: boolean }>();
-const emit = defineEmits<{ pull: [Block[]]; replace: [id: string, text: string, attrs: EvidenceMark['attrs']] }>();
-const stale = useStale();
+/** Beside the page: what its words stand on, what else could stand behind them, what is not used, and its parts. */
+defineProps<{ lesson: Lesson; evidence: EvidenceMark['attrs'] | null; changed: boolean }>();
+const emit = defineEmits<{
+  pull: [blocks: Block[]];
+  read: [item: ReadingBody['items'][number]];
+  attach: [range: PassageRange];
+  detach: [passage: string];
+  replace: [id: string, text: string, attrs: EvidenceMark['attrs']];
+  show: [part: string];
+}>();
 const desk = useCourse();
-const tab = ref<'evidence' | 'more'>('evidence');
-const views = ref<PassageView[]>([]);
-/** Whether what is shown was looked for: still looking, found, or asked for in vain. */
-const looked = ref<'looking' | 'found' | 'failed'>('found');
-const fetched = ref<PassageView[] | null>(null);
-const moreFailed = ref(false);
-/** What was found and no lesson uses now: pulled in it goes, undone it is there again. */
-const more = computed(() => {
-  const uses = desk.course ? usesOf(desk.course) : new Map();
-  return fetched.value?.filter((view) => !uses.has(view.passage.id)) ?? null;
-});
+type Tab = 'evidence' | 'find' | 'more' | 'parts';
+const tab = ref<Tab>('evidence');
+const unused = ref<number | null>(null);
 const tabs = computed(() => [
-  { value: 'evidence' as const, label: 'Evidence' },
-  { value: 'more' as const, label: `More on this${more.value ? ` ${more.value.length}` : ''}` },
+  { value: 'evidence' as Tab, label: 'Evidence' },
+  { value: 'find' as Tab, label: 'Find' },
+  { value: 'more' as Tab, label: `More${unused.value ? ` ${unused.value}` : ''}` },
+  { value: 'parts' as Tab, label: 'Parts' },
 ]);
-const at = ref(0);
-const seen = new Map<string, PassageView[]>();
-let asked = 0;
-
-watch(
-  () => props.evidence?.passages.map((range) => range.id).join(),
-  async (ids) => {
-    const mine = ++asked;
-    if (!ids) return void (views.value = []);
-    const known = seen.get(ids);
-    if (!known) looked.value = 'looking';
-    const found =
-      known ??
-      (await api('GET /api/courses/:course/passages', {
-        course: desk.course!.id,
-        query: { ids: ids.split(',') },
-      }).catch(() => undefined));
-    if (found) seen.set(ids, found);
-    if (mine !== asked) return;
-    views.value = found ?? [];
-    looked.value = found ? 'found' : 'failed';
-  },
-  { immediate: true },
-);
-/** Where else the sources say the same: its words do not come from there. */
-const alsoViews = ref<PassageView[]>([]);
-const alsoSeen = new Map<string, PassageView[]>();
-watch(
-  () => props.evidence?.also?.map((range) => range.id).join(),
-  async (ids) => {
-    if (!ids) return void (alsoViews.value = []);
-    const found =
-      alsoSeen.get(ids) ??
-      (await api('GET /api/courses/:course/passages', {
-        course: desk.course!.id,
-        query: { ids: ids.split(',') },
-      }).catch(() => []));
-    if (found.length > 0) alsoSeen.set(ids, found);
-    if (props.evidence?.also?.map((range) => range.id).join() === ids) alsoViews.value = found;
-  },
-  { immediate: true },
-);
-const ranges = computed(() => new Map(props.evidence?.passages.map((range) => [range.id, range])));
-/** A passage cut at the words that are used. */
-function parts(text: string, range: PassageRange | undefined): [string, string, string] {
-  return range ? [text.slice(0, range.from), text.slice(range.from, range.to), text.slice(range.to)] : [text, '', ''];
-}
-const edits = computed(() =>
-  views.value.flatMap((view) =>
-    (ranges.value.get(view.passage.id)?.edits ?? []).map((edit) => ({
-      was: view.passage.text.slice(edit.from, edit.to).trim(),
-      now: edit.with.trim(),
-    })),
-  ),
-);
-
-/** What the words at the cursor stood on, where a newer version of the source changed or dropped it. */
-const gone = computed(() =>
-  (props.evidence?.passages ?? []).flatMap((range) => {
-    const found = stale.found.get(range.id);
-    return found
-      ? [
-          {
-            ...found,
-            differ: found.after ? differences(found.before, found.after.text) : undefined,
-            now: found.now.find((each) => each.from === range.from && each.to === range.to),
-          },
-        ]
-      : [];
-  }),
-);
-/** The one sentence that can take the old one's place; none where the old one was put together of several. */
-const renewal = computed(() =>
-  gone.value.length === 1 && props.evidence?.passages.length === 1 && props.evidence.id !== 'block'
-    ? gone.value[0]!.now
-    : undefined,
-);
-function renew() {
-  const now = renewal.value;
-  if (now)
-    emit('replace', props.evidence!.id, now.text, {
-      id: freshId('e'),
-      passages: [now.range],
-      was: sentenceHash(now.text),
-    });
-}
-
-async function loadMore() {
-  const lesson = props.lesson.id;
-  moreFailed.value = false;
-  const found = await api('GET /api/courses/:course/lessons/:lesson/unused', { course: desk.course!.id, lesson }).catch(
-    () => undefined,
-  );
-  if (lesson !== props.lesson.id) return;
-  moreFailed.value = found === undefined;
-  fetched.value = found ?? fetched.value;
-  at.value = 0;
-}
-watch(
-  () => props.lesson.id,
-  () => void (fetched.value = null),
-);
-watch([tab, () => props.lesson.id], () => {
-  if (tab.value === 'more') void loadMore();
+const opens = (id: string, label: string, key: string, to: Tab) => ({
+  id,
+  label,
+  key,
+  area: 'Evidence',
+  run: () => void (tab.value = to),
 });
-
-function pull(view: PassageView | undefined) {
-  if (!view) return;
-  emit('pull', [passageBlock(view.passage, freshId('b'))]);
-  at.value = Math.max(0, Math.min(at.value, (more.value?.length ?? 1) - 2));
-}
 useActions([
-  {
-    id: 'e-evidence',
-    label: 'Show the evidence',
-    key: 'Alt+E',
-    area: 'Evidence',
-    run: () => void (tab.value = 'evidence'),
-  },
-  {
-    id: 'e-more',
-    label: 'Show more on this topic',
-    key: 'Alt+M',
-    area: 'Evidence',
-    run: () => void (tab.value = 'more'),
-  },
-  {
-    id: 'e-next',
-    label: 'Next passage',
-    key: 'Alt+.',
-    area: 'Evidence',
-    when: () => tab.value === 'more',
-    run: () => void (at.value = Math.min((more.value?.length ?? 1) - 1, at.value + 1)),
-  },
-  {
-    id: 'e-before',
-    label: 'Passage before',
-    key: 'Alt+,',
-    area: 'Evidence',
-    when: () => tab.value === 'more',
-    run: () => void (at.value = Math.max(0, at.value - 1)),
-  },
-  {
-    id: 'e-renew',
-    label: 'Put the new words of the source in',
-    key: 'Alt+N',
-    area: 'Evidence',
-    when: () => desk.mayEdit && renewal.value !== undefined,
-    run: renew,
-  },
-  {
-    id: 'e-pull',
-    label: 'Pull the passage in',
-    key: 'Alt+Enter',
-    area: 'Evidence',
-    when: () => desk.mayEdit && tab.value === 'more' && (more.value?.length ?? 0) > 0,
-    run: () => pull(more.value?.[at.value]),
-  },
+  opens('e-evidence', 'Show the evidence', 'Alt+E', 'evidence'),
+  opens('e-find', 'Find a passage to put behind these words', 'Alt+Shift+E', 'find'),
+  opens('e-more', 'Show more on this topic', 'Alt+M', 'more'),
+  opens('e-parts', 'Show the parts of the page', 'Alt+Shift+O', 'parts'),
 ]);
 </script>
 
 <template>
   <aside class="pane" aria-label="Evidence">
     <FieldTabs v-model="tab" :items="tabs" class="tabs" />
-    <div v-if="tab === 'evidence'" class="body">
-      <template v-if="views.length">
-        <article v-for="view in views" :key="view.passage.id">
-          <p class="where">
-            <NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${view.source.id}#${view.passage.id}`">{{
-              view.source.title
-            }}</NuxtLink>
-          </p>
-          <p class="mono">
-            {{ placeWords(view.passage)
-            }}<a
-              v-if="view.source.address && view.passage.locator.seconds !== undefined"
-              class="link watch"
-              :href="`${view.source.address.split('#')[0]}#t=${Math.floor(view.passage.locator.seconds)}`"
-              target="_blank"
-              rel="noopener"
-              >watch it there</a
-            >
-          </p>
-          <div :lang="view.source.language">
-            <template v-for="near in view.before" :key="near.id"
-              ><SourceCells v-if="near.table" :passage="near" class="beside" />
-              <p v-else class="near">{{ near.text }}</p></template
-            >
-            <SourceCells
-              v-if="view.passage.table"
-              :passage="view.passage"
-              :range="ranges.get(view.passage.id)"
-              heads
-              class="passage"
-            />
-            <p v-else class="passage">
-              <template v-for="(part, index) in parts(view.passage.text, ranges.get(view.passage.id))" :key="index"
-                ><mark v-if="index === 1">{{ part }}</mark
-                ><template v-else>{{ part }}</template></template
-              >
-            </p>
-            <template v-for="near in view.after" :key="near.id"
-              ><SourceCells v-if="near.table" :passage="near" class="beside" />
-              <p v-else class="near">{{ near.text }}</p></template
-            >
-          </div>
-          <p class="small claims">
-            {{
-              view.claims
-                .map(claimWords)
-                .filter((words, index, all) => all.indexOf(words) === index)
-                .join('; ')
-            }}
-          </p>
-        </article>
-        <template v-if="alsoViews.length"
-          ><p class="small quiet also">Said there, too</p>
-          <article v-for="view in alsoViews" :key="`also ${view.passage.id}`">
-            <p class="where">
-              <NuxtLink class="title" :to="`/course/${desk.course!.id}/sources/${view.source.id}#${view.passage.id}`">{{
-                view.source.title
-              }}</NuxtLink>
-            </p>
-            <p class="mono">{{ placeWords(view.passage) }}</p>
-            <p class="near" :lang="view.source.language">{{ view.passage.text }}</p>
-          </article></template
-        >
-        <p v-for="edit in edits" :key="edit.was" class="small">
-          Left out on the way: “{{ edit.was }}”{{ edit.now ? `, now “${edit.now}”` : '' }}
-        </p>
-        <p v-if="changed" class="small decide">Changed since it was drafted: compare with the marked words.</p>
-      </template>
-      <template v-if="gone.length">
-        <article v-for="each in gone" :key="each.id" class="gone">
-          <p class="where">
-            <NuxtLink
-              class="title"
-              :to="`/course/${desk.course!.id}/sources/${each.sourceId}${each.after ? `#${each.after.id}` : ''}`"
-              >{{ each.title }}</NuxtLink
-            >
-          </p>
-          <p class="small decide">
-            {{ each.after ? 'A newer version says this differently.' : 'A newer version does not say this any more.' }}
-          </p>
-          <p class="passage">
-            <SourceDiffering v-if="each.differ" :stretches="each.differ.before" gone /><del v-else>{{
-              each.before
-            }}</del>
-          </p>
-          <template v-if="each.differ"
-            ><p class="small quiet">Now:</p>
-            <p class="passage"><SourceDiffering :stretches="each.differ.after" /></p
-          ></template>
-        </article>
-        <UButton v-if="desk.mayEdit && renewal" size="sm" @click="renew">Put the new words in <kbd>Alt N</kbd></UButton>
-        <p v-else class="small quiet">
-          {{
-            gone.some((each) => each.after)
-              ? 'Change the sentence by hand, or draft the lesson again.'
-              : 'Delete the sentence, or leave it as your own.'
-          }}
-        </p>
-      </template>
-      <p v-else-if="evidence && looked === 'looking'" class="small quiet">Looking</p>
-      <p v-else-if="evidence && looked === 'failed'" class="small decide">
-        The passage could not be fetched. It is looked for again when you come back to the sentence.
-      </p>
-      <p v-else-if="evidence && views.length === 0" class="small quiet">
-        The passage is not among the sources of this course any more.
-      </p>
-      <p v-else-if="!evidence" class="small quiet">
-        Put the cursor into a sentence to see the passage it stands on. Words without a blue line at their side are your
-        own.
-      </p>
-    </div>
-    <div v-else class="body">
-      <p v-if="moreFailed" class="small decide">
-        It could not be looked for. <button type="button" class="link" @click="loadMore">Look again</button>
-      </p>
-      <p v-else-if="more === null" class="small quiet">Looking</p>
-      <p v-else-if="more.length === 0" class="small quiet">
-        The sources have nothing more on this that no lesson uses.
-      </p>
-      <p v-else class="small quiet">
-        Not used in any lesson, what fits best first. <kbd>Alt ↵</kbd> pulls the marked one in behind the cursor.
-      </p>
-      <article
-        v-for="(view, index) in more ?? []"
-        :key="view.passage.id"
-        class="choice"
-        :class="{ current: index === at }"
-        @click="at = index"
-      >
-        <p class="where">
-          <strong>{{ view.source.title }}</strong>
-        </p>
-        <p class="mono">{{ placeWords(view.passage) }}</p>
-        <SourceCells v-if="view.passage.table" :passage="view.passage" heads :lang="view.source.language" />
-        <p v-else :lang="view.source.language">{{ view.passage.text }}</p>
-        <button v-if="desk.mayEdit" type="button" class="link small" @click.stop="pull(view)">pull in</button>
-      </article>
-    </div>
+    <EvidenceStanding
+      v-if="tab === 'evidence'"
+      class="body"
+      :evidence="evidence"
+      :changed="changed"
+      @detach="emit('detach', $event)"
+      @replace="(id, text, attrs) => emit('replace', id, text, attrs)"
+    />
+    <LazyEvidenceFind
+      v-else-if="tab === 'find'"
+      class="body"
+      :lesson="lesson"
+      @attach="emit('attach', $event)"
+      @pull="emit('pull', $event)"
+    />
+    <EvidenceMore
+      v-else-if="tab === 'more'"
+      class="body"
+      :lesson="lesson"
+      @pull="emit('pull', $event)"
+      @read="emit('read', $event)"
+      @attach="emit('attach', $event)"
+      @found="unused = $event"
+    />
+    <LazyLessonParts v-else class="body" :lesson="lesson" :readonly="!desk.mayEdit" @show="emit('show', $event)" />
   </aside>
 </template>
 
@@ -358,68 +92,6 @@ useActions([
   overflow-y: auto;
   padding: 12px 16px 24px;
   font-size: 14px;
-}
-.title {
-  font-weight: 700;
-}
-.title:hover {
-  text-decoration: underline;
-}
-.watch {
-  margin-left: 10px;
-  font-family: var(--font-sans);
-}
-.near {
-  color: var(--ink-2);
-  margin: 8px 0;
-  display: -webkit-box;
-  -webkit-line-clamp: 5;
-  -webkit-box-orient: vertical;
-  overflow: hidden;
-}
-.beside {
-  color: var(--ink-2);
-  margin: 8px 0;
-}
-.passage {
-  background: var(--sky-soft);
-  margin: 8px -8px;
-  padding: 6px 8px;
-  border-radius: 2px;
-  overflow-wrap: anywhere;
-}
-.passage mark {
-  background: none;
-  color: inherit;
-  font-weight: 600;
-}
-.also {
-  margin-top: 14px;
-  border-top: 1px solid var(--hair);
-  padding-top: 6px;
-}
-.claims {
-  border-top: 1px solid var(--hair);
-  padding-top: 6px;
-  color: var(--ink-2);
-}
-.gone del {
-  color: var(--rust);
-}
-article + article {
-  margin-top: 16px;
-}
-.choice {
-  padding: 10px 8px;
-  margin: 0 -8px;
-  border-bottom: 1px solid var(--hair);
-  cursor: default;
-}
-.choice.current {
-  background: var(--shade);
-}
-.choice + .choice {
-  margin-top: 0;
 }
 @media (max-width: 1000px) {
   .pane {

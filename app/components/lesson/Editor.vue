@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { mergeAttributes, Node, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
-import { TextSelection } from '@tiptap/pm/state';
+import { TextSelection, type Transaction } from '@tiptap/pm/state';
 import { EditorContent, useEditor, VueNodeViewRenderer } from '@tiptap/vue-3';
 import type { Block, BlockKind } from '~~/core/blocks/forms';
 import { turnBlocks } from '~~/core/blocks/turn';
 import { sameData } from '~~/core/document/canonical';
 import type { Lesson } from '~~/core/course/course';
 import { pageOperations } from '~~/core/course/lesson-changes';
-import type { EvidenceMark } from '~~/core/document/rich-text';
+import type { EvidenceMark, PassageRange } from '~~/core/document/rich-text';
 import { wordsFor } from '~~/core/words';
-import { fromNode, ofPicture, toNode } from '~/blocks';
+import { fromNode, toNode } from '~/blocks';
+import { cleanHtml } from '~/editor/clean';
+import { attach, detach } from '~/editor/evidence';
 import { lessonExtensions } from '~/editor/schema';
-import { freshId, troubleOf } from '~/composables/useApi';
-import { giveMedia } from '~/composables/useMedia';
+import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useStale } from '~/stores/stale';
 import CheckPlace from './CheckPlace.vue';
@@ -40,46 +41,10 @@ const checkPlace = Node.create({
   addNodeView: () => VueNodeViewRenderer(CheckPlace),
 });
 
-const ONLY_PICTURES = 'A page takes pictures. Documents are given to the course under Sources.';
-
-/** How many pictures are on their way to the course. */
-const coming = ref(0);
-/**
- * Takes pictures in, one after another, each behind the one before: at a place of the page, or behind the cursor. What
- * cannot be taken is said, and nothing else is touched.
- */
-async function takePictures(files: readonly File[], at?: number) {
-  if (at !== undefined) editor.value?.commands.setTextSelection(at);
-  coming.value += files.length;
-  for (const file of files) {
-    try {
-      const added = await giveMedia(desk.course!.id, file);
-      insert([ofPicture(freshId('b'), added)]);
-    } catch (error) {
-      desk.trouble = troubleOf(error);
-    }
-    coming.value--;
-  }
-}
-/** Pictures in what is pasted or dropped are taken in; where only a page's address of one came along, that is said. */
-function picturesIn(data: DataTransfer | null, at?: number): boolean {
-  const files = [...(data?.files ?? [])];
-  const pictures = files.filter((file) => file.type.startsWith('image/'));
-  const html = data?.getData('text/html') ?? '';
-  // What was copied from a page of ours brings its pictures along by themselves.
-  if (pictures.length === 0 && /<img\b/i.test(html) && !html.includes('data-picture'))
-    desk.trouble = {
-      code: 'no-pictures',
-      message:
-        'The pictures of what you pasted stayed where they are. Copy or save them one by one, and add them here.',
-    };
-  if (files.length > pictures.length) desk.trouble = { code: 'no-documents', message: ONLY_PICTURES };
-  // A file that is not taken must not be opened by the browser in place of the page.
-  if (pictures.length === 0) return files.length > 0;
-  void takePictures(pictures, at);
-  // Words that came with a picture are taken, too.
-  return (data?.getData('text/plain') ?? '') === '';
-}
+const { coming, takePictures, takesOver } = usePastedParts({
+  insert: (blocks) => insert(blocks),
+  go: (at) => void editor.value?.commands.setTextSelection(at),
+});
 
 /** Elements that stand under parts of the page. */
 const beside = new Map<string, HTMLElement>();
@@ -109,13 +74,15 @@ const editor = useEditor({
     wordsFor(desk.course!.language).words,
     () => stale.ids,
     () => beside,
+    () => desk.course?.id ?? '',
   ),
   content: page(known),
   editable: desk.mayEdit,
   editorProps: {
-    handlePaste: (_, event) => picturesIn(event.clipboardData),
+    handlePaste: (_, event) => takesOver(event.clipboardData),
+    transformPastedHTML: cleanHtml,
     handleDrop: (view, event, _, moved) =>
-      !moved && picturesIn(event.dataTransfer, view.posAtCoords({ left: event.clientX, top: event.clientY })?.pos),
+      !moved && takesOver(event.dataTransfer, view.posAtCoords({ left: event.clientX, top: event.clientY })?.pos),
     attributes: {
       role: 'textbox',
       'aria-multiline': 'true',
@@ -393,6 +360,32 @@ function replaceSentence(id: string, text: string, attrs: EvidenceMark['attrs'])
   editor.value!.commands.focus();
   flush();
 }
+/** Makes a change of what the words stand on; false where there is nothing to change. */
+function restand(transaction: Transaction | undefined): boolean {
+  if (!transaction) return false;
+  editor.value!.view.dispatch(transaction);
+  tellPlace(editor.value!.state.selection.$from);
+  flush();
+  return true;
+}
+/** Puts the part at the cursor beside the one before it, or below it again. */
+function pair() {
+  const top = currentTop();
+  if (!top || top.index === 0) return;
+  const { state, view } = editor.value!;
+  view.dispatch(state.tr.setNodeAttribute(top.at, 'paired', top.node.attrs.paired ? null : true));
+  flush();
+}
+/** Puts the cursor into a part, and the part into sight. */
+function goTo(id: string) {
+  const { state, view } = editor.value!;
+  state.doc.forEach((node, at) => {
+    if (node.attrs.id !== id) return;
+    view.dispatch(state.tr.setSelection(TextSelection.near(state.doc.resolve(at + 1))));
+    (view.nodeDOM(at) as HTMLElement | null)?.scrollIntoView({ block: 'center' });
+  });
+  view.focus();
+}
 const off = desk.onFlush(flush);
 onBeforeUnmount(() => {
   flush();
@@ -409,6 +402,11 @@ defineExpose({
   turn,
   remove,
   move,
+  pair,
+  goTo,
+  attach: (range: PassageRange) =>
+    restand(attach(editor.value!.state, range, desk.course!.language, () => freshId('e'))),
+  detach: (mark: string, passage: string) => restand(detach(editor.value!.state, mark, passage)),
   /** The block the cursor is in. */
   at: (): string | undefined => currentTop()?.node.attrs.id as string | undefined,
   focus: () => editor.value?.commands.focus(),

@@ -12,6 +12,7 @@ const props = defineProps<{ lesson: Lesson }>();
 const emit = defineEmits<{ close: [] }>();
 const desk = useCourse();
 const figures = useFigures();
+const { hosts } = useEmbeds();
 const color = useColorMode();
 const SIZES = [
   { id: 'phone', label: 'Phone', width: 390, pane: 404 },
@@ -30,6 +31,7 @@ function give() {
     desk.course,
     desk.course.id,
     Object.fromEntries([...figures.all].map(([id, { grade }]) => [id, grade])),
+    hosts.value,
   );
   frame.value.contentWindow.postMessage(
     {
@@ -53,7 +55,7 @@ watch(
   () => desk.course,
   () => void later(),
 );
-watch(() => [props.lesson.id, color.value], give);
+watch(() => [props.lesson.id, color.value, hosts.value], give);
 </script>
 
 <template>

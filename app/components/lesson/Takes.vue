@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Block } from '~~/core/blocks/forms';
+import { rowsOf, type Block } from '~~/core/blocks/forms';
 import { compareLessons, type LessonChange } from '~~/core/course/comparison';
 import type { Lesson, Take } from '~~/core/course/course';
 import { dropTake, pagesBeside, swapPage, swapText, textsBeside, type PageTake } from '~~/core/course/takes';
-import { BlockView } from '~~/player/blocks';
+import { BlockRow, BlockView } from '~~/player/blocks';
 import type { MediaRef } from '~~/core/document/media';
 import { wordsFor } from '~~/core/words';
 import { useActions } from '~/actions/registry';
@@ -27,6 +27,8 @@ const open = ref(false);
 const differing = ref('');
 const view = computed(() => ({
   words: wordsFor(desk.course!.language).words,
+  language: desk.course!.language,
+  embeds: [],
   media: (ref: MediaRef) => mediaAddress(desk.course!.id, ref),
 }));
 const pages = computed(() =>
@@ -125,7 +127,9 @@ useActions([
         </div>
         <LazyVersionLesson v-if="differing === page.id" :change="change" class="text" />
         <div v-else class="up-page text" tabindex="0" :lang="desk.course!.language" :dir="desk.course!.direction">
-          <BlockView v-for="block in page.value.lesson.blocks" :key="block.id" :block="block" :view="view" />
+          <BlockRow v-for="row in rowsOf(page.value.lesson.blocks)" :key="row[0]!.id" :row="row">
+            <BlockView v-for="block in row" :key="block.id" :block="block" :view="view" />
+          </BlockRow>
         </div>
       </article>
       <article v-for="each in texts" :key="each.take.id" :data-node="each.take.id">

@@ -16,7 +16,7 @@ const props = defineProps<{
   /** What can be added besides parts of a page. */
   further: { label: string; onSelect: () => void }[][];
 }>();
-const emit = defineEmits<{ add: [Block]; turn: [BlockKind]; split: []; rewrite: [Aim, boolean] }>();
+const emit = defineEmits<{ add: [Block]; turn: [BlockKind]; split: []; pair: []; rewrite: [Aim, boolean] }>();
 const adding = ref(false);
 const showing = ref(false);
 const rewriting = ref(false);
@@ -69,6 +69,10 @@ const showGroups = computed(() => [
 const kind = computed(() => {
   const { doc, selection } = props.editor.state;
   return kindOfNode(doc.maybeChild(selection.$from.index(0))?.type.name);
+});
+const paired = computed(() => {
+  const { doc, selection } = props.editor.state;
+  return doc.maybeChild(selection.$from.index(0))?.attrs.paired === true;
 });
 const rewriteGroups = computed(() =>
   [false, true].map((whole) => ({
@@ -151,6 +155,16 @@ useActions([
       @mousedown.prevent
       @click="turnTo(each)()"
       >{{ each }}</UButton
+    >
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="ghost"
+      :aria-pressed="paired"
+      title="Beside the part before it, where the page is wide enough"
+      @mousedown.prevent
+      @click="emit('pair')"
+      >beside</UButton
     >
     <i />
     <UPopover v-model:open="adding" :content="content">

@@ -13,6 +13,7 @@ export interface FoundPassage {
   cut: { before: boolean; after: boolean };
   lessons?: string[];
 }
+defineSlots<{ end?: (row: { found: FoundPassage }) => unknown }>();
 const props = defineProps<{
   find: (typed: string) => Promise<{ found: FoundPassage[]; more: boolean; unready: number }>;
   typed: string;
@@ -85,6 +86,7 @@ function pieces({ text, hits }: FoundPassage): string[] {
             ><template v-else>{{ piece }}</template></template
           ><template v-if="found.cut.after"> …</template>
         </p>
+        <slot name="end" :found="found" />
       </li>
     </ol>
   </div>

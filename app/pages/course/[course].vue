@@ -77,6 +77,9 @@ useEventListener(window, 'beforeunload', (event) => {
 // Before anything of it goes: fields and editors still know where their words belong.
 onBeforeRouteLeave(() => void desk.leave());
 useShown();
+/** Finding and replacing, over the whole course. */
+const replacing = ref(false);
+const bar = ref<{ focus: () => void } | null>(null);
 useActions([
   {
     id: 'course-leave',
@@ -84,6 +87,16 @@ useActions([
     area: 'Course',
     when: () => !desk.mayEdit || mayLeave.value,
     run: () => void leaveCourse(),
+  },
+  {
+    id: 'replace',
+    label: 'Find and replace',
+    key: 'Alt+Shift+F',
+    area: 'Course',
+    run() {
+      bar.value?.focus();
+      replacing.value = true;
+    },
   },
   {
     id: 'undo',
@@ -122,6 +135,7 @@ useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
       <ShellConflicts />
       <ShellJobsLine />
       <ShellStuckLine />
+      <LazyShellReplaceBar v-if="replacing" ref="bar" @close="replacing = false" />
       <div class="columns">
         <ShellStepsList :sources="sources" />
         <main id="work" class="work"><NuxtPage /></main>

@@ -14,6 +14,7 @@ export const quote: BlockForm<QuoteBody> = {
   texts: (body) => body.paragraphs,
   mapTexts: (body, change) => ({ ...body, paragraphs: body.paragraphs.map(change) }),
   plain: ({ by }) => (by ? [by] : []),
+  mapPlain: (body, change) => ({ ...body, ...(body.by && { by: change(body.by) }) }),
   text: ({ paragraphs, by }) => [...paragraphs.map(textOf), ...(by ? [by] : [])].filter(Boolean).join('\n'),
   prose: true,
   fromEntries: (entries) => [{ paragraphs: entries.flatMap(joinedTexts) }],

@@ -1,13 +1,7 @@
-import { richText, type RichText } from '../../document/rich-text';
-import { list, object } from '../../document/shape';
+import { object } from '../../document/shape';
 import { joinedTexts } from '../entry';
 import type { BlockForm } from '../form';
-
-/** One of two sides: what it is, and what is said of it. */
-export interface Side {
-  title: RichText;
-  items: RichText[];
-}
+import { entrySide, mapSide, NO_SIDE, sideEntry, sideShape, sideTexts, type Side } from '../side';
 
 /** What stands against each other: do and do not, before and after, ours and theirs. */
 export interface SidesBody {
@@ -15,27 +9,16 @@ export interface SidesBody {
   right: Side;
 }
 
-const side = object({ title: richText, items: list(richText) });
-const textsOf = ({ title, items }: Side): RichText[] => [title, ...items];
-const mapSide = ({ title, items }: Side, change: (text: RichText) => RichText): Side => ({
-  title: change(title),
-  items: items.map(change),
-});
-
 export const sides: BlockForm<SidesBody> = {
-  body: object({ left: side, right: side }),
-  texts: ({ left, right }) => [...textsOf(left), ...textsOf(right)],
+  body: object({ left: sideShape, right: sideShape }),
+  texts: ({ left, right }) => [...sideTexts(left), ...sideTexts(right)],
   mapTexts: ({ left, right }, change) => ({ left: mapSide(left, change), right: mapSide(right, change) }),
   study: { entries: ({ left, right }) => left.items.length + right.items.length, most: 40 },
   framed: true,
-  entries: ({ left, right }) => [left, right].map(({ title, items }) => ({ lead: title, texts: items })),
+  entries: ({ left, right }) => [left, right].map(sideEntry),
   // Two things stand against each other; of more, their author says which goes where.
-  fromEntries: (entries) => {
-    const [left, right] = entries;
-    const none: Side = { title: [], items: [] };
-    if (entries.length !== 2) return [{ left: { title: [], items: entries.flatMap(joinedTexts) }, right: none }];
-    return [
-      { left: { title: left.lead ?? [], items: left.texts }, right: { title: right.lead ?? [], items: right.texts } },
-    ];
-  },
+  fromEntries: (entries) =>
+    entries.length === 2
+      ? [{ left: entrySide(entries[0]), right: entrySide(entries[1]) }]
+      : [{ left: { title: [], items: entries.flatMap(joinedTexts) }, right: NO_SIDE }],
 };

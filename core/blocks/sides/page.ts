@@ -1,5 +1,6 @@
 import type { BlockPage } from '../page';
-import type { Side, SidesBody } from './form';
+import type { Side } from '../side';
+import type { SidesBody } from './form';
 
 export const sides: BlockPage<SidesBody> = ({ left, right }, view) => {
   const side = ({ title, items }: Side) => {

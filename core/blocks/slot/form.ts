@@ -18,4 +18,5 @@ export const slot: BlockForm<SlotBody> = {
   mapTexts: (body, change) => ({ ...body, text: change(body.text) }),
   text: ({ asks, text }) => [asks, textOf(text)].filter(Boolean).join(': '),
   plain: ({ asks }) => [asks],
+  mapPlain: (body, change) => ({ ...body, asks: change(body.asks) }),
 };

@@ -23,6 +23,7 @@ export const terms: BlockForm<TermsBody> = {
   mapTexts: (body, change) => ({ terms: body.terms.map((entry) => ({ ...entry, text: change(entry.text) })) }),
   text: (body) => body.terms.map((entry) => `${entry.term}: ${textOf(entry.text)}`).join('\n'),
   plain: (body) => body.terms.map((entry) => entry.term),
+  mapPlain: (body, change) => ({ terms: body.terms.map((entry) => ({ ...entry, term: change(entry.term) })) }),
   entries: (body) => body.terms.map(({ term, text }) => ({ lead: plainRun(term), texts: [text] })),
   fromEntries: (entries) =>
     entries.every(({ lead, texts }) => isTerm(lead) && texts.length <= 1)

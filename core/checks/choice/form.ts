@@ -45,6 +45,13 @@ export const choice: CheckForm<ChoiceCheck> = {
     const options = check.options.filter(({ id }) => !seen.has(id) && seen.add(id));
     return { ...check, options, key: seen.has(check.key) ? check.key : options[0].id };
   },
+  reworded: ({ options }, change) => ({
+    options: options.map(({ id, text, feedback }) => ({
+      id,
+      text: change(text),
+      feedback: { ...feedback, ...(feedback.text && { text: change(feedback.text) }) },
+    })),
+  }),
   text: ({ stem, options, key }) =>
     [stem, ...options.map(({ id, text }) => `${id === key ? '\u2713' : '\u2013'} ${text}`)].join('\n'),
 };

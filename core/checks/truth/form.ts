@@ -14,5 +14,6 @@ export interface TruthCheck extends CheckFrame {
 
 export const truth: CheckForm<TruthCheck> = {
   fields: { required: { answer: boolean, quotes: list(quoteShape) }, optional: { why: string() } },
+  reworded: ({ why }, change) => (why ? { why: change(why) } : {}),
   text: ({ stem, answer }) => `${stem}\n\u2713 ${String(answer)}`,
 };

@@ -6,7 +6,7 @@ import { kindWords, reasonWords } from '../../course/left-out-words';
 import type { Passage, Source } from '../../source/source';
 import type { CourseDocument } from '../document';
 import type { PageView } from '../../blocks/page';
-import { blockHtml } from '../../blocks/pages';
+import { blocksHtml } from '../../blocks/pages';
 import { checksOn } from '../../blocks/forms';
 import { wordsFor } from '../../words';
 import { escape } from '../../document/html';
@@ -93,7 +93,7 @@ function lessonHtml(lesson: Lesson, course: Course, view: PageView, minutes: num
     aims.length > 0
       ? `<p class="aims">Afterwards the learner can</p><ul>${aims.map((aim) => `<li>${escape(aim.text)}</li>`).join('')}</ul>`
       : ''
-  }${lesson.blocks.map((block) => blockHtml(block, view)).join('\n')}</article>`;
+  }${blocksHtml(lesson.blocks, view)}</article>`;
 }
 
 function outlineHtml(course: Course, { computed }: CourseDocument): string {

@@ -1,4 +1,4 @@
-import type { Side } from '../../blocks/sides/form';
+import type { Side } from '../../blocks/side';
 import type { UsedSentence } from '../../unit/shown';
 import { richSentences } from '../rich';
 import type { Part } from '../parts';

@@ -1,5 +1,6 @@
 import { h } from 'vue';
-import type { Side, SidesBody } from '../../../core/blocks/sides/form';
+import type { Side } from '../../../core/blocks/side';
+import type { SidesBody } from '../../../core/blocks/sides/form';
 import type { BlockPart } from '../part';
 import { rich } from '../rich';
 

@@ -111,7 +111,8 @@ describe('the editor', () => {
     pasted.append(copied);
     const found = DOMParser.fromSchema(schema).parse(pasted).toJSON() as { content: Parameters<typeof fromNode>[0][] };
     const parts = found.content.map((node) => fromNode({ ...node, attrs: { ...node.attrs, id: block.id } }));
-    expect(parts).toEqual([{ id: block.id, kind: block.kind, body: block.body }]);
+    const { id, kind, body, paired } = block;
+    expect(parts).toEqual([{ id, kind, body, ...(paired && { paired }) }]);
   });
 
   it('drops links that could run something', () => {

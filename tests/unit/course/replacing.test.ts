@@ -1,17 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { applyAll } from '../../../core/course/operations';
-import { findInOutline, replaceInOutline } from '../../../core/course/replacing';
-import { aCourse, aLesson, aModule, anId } from '../../builders';
+import { findWords, replaceWords } from '../../../core/course/replacing';
+import { blockTexts, plainText, type Block } from '../../../core/blocks/forms';
+import { evidencedSentences, plainRun, replay, sentenceHash } from '../../../core/document/rich-text';
+import { aCheck, aCourse, aLesson, aModule, anId } from '../../builders';
 
 const course = {
   ...aCourse(),
   checks: [],
   modules: [
     {
-      ...aModule('Keys', [{ ...aLesson('Handing out keys'), objectiveIds: [anId('aim')] }]),
+      ...aModule('Keys', [{ ...aLesson('Handing out keys', []), objectiveIds: [anId('aim')] }]),
       purpose: 'Keys, not keyrings',
     },
-    aModule('Doors', [aLesson('Key'), { ...aLesson('Locks'), objectiveIds: [anId('aim')] }]),
+    aModule('Doors', [aLesson('Key', []), { ...aLesson('Locks', []), objectiveIds: [anId('aim')] }]),
   ],
   objectives: [
     {
@@ -24,10 +26,10 @@ const course = {
     },
   ],
 };
-const places = (sought: Parameters<typeof findInOutline>[1]) =>
-  findInOutline(course, sought).map(({ text, count }) => [text, count]);
-const after = (sought: Parameters<typeof findInOutline>[1], to: string) => {
-  const result = applyAll(course, replaceInOutline(findInOutline(course, sought), sought, to));
+const places = (sought: Parameters<typeof findWords>[1]) =>
+  findWords(course, sought).map(({ text, count }) => [text, count]);
+const after = (sought: Parameters<typeof findWords>[1], to: string) => {
+  const result = applyAll(course, replaceWords(course, findWords(course, sought), sought, to));
   if (!result.ok) throw new Error(result.problem.code);
   const undone = applyAll(result.course, result.inverses);
   expect(undone.ok && undone.course).toEqual(course);
@@ -86,5 +88,53 @@ describe('finding and replacing in an outline', () => {
       'Hand a out ($1)',
     ]);
     expect(after({ words: 'Keys, not keyrings' }, '')[1]).toBe('');
+  });
+});
+
+describe('finding and replacing on pages', () => {
+  const drafted = 'Lock every door.';
+  const evidence = {
+    type: 'evidence' as const,
+    attrs: { id: anId('e'), passages: [{ id: anId('p'), from: 0, to: drafted.length }], was: sentenceHash(drafted) },
+  };
+  const blocks: Block[] = [
+    { id: anId('drafted'), kind: 'text', body: { text: plainRun(drafted, [evidence]) } },
+    { id: anId('terms'), kind: 'terms', body: { terms: [{ term: 'door', text: plainRun('What opens.') }] } },
+    { id: anId('code'), kind: 'code', body: { code: 'door = 1' } },
+    { id: anId('asked'), kind: 'check', body: { checkId: anId('check') } },
+  ];
+  const check = { ...aCheck('check', anId('Rounds')), stem: 'Which door?' };
+  check.options[1] = {
+    ...check.options[1],
+    text: 'The back door',
+    feedback: { code: 'own', quotes: [], text: 'No door.' },
+  };
+  const paged = { ...aCourse(), checks: [check], modules: [aModule('Night', [aLesson('Rounds', blocks)])] };
+  const sought = { words: 'door', whole: true };
+
+  it('looks into every kind of part and into what is asked, in order', () => {
+    expect(findWords(paged, sought).map(({ id, part, count, row }) => [id, part, count, row])).toEqual([
+      [anId('drafted'), 'page', 1, anId('Rounds')],
+      [anId('terms'), 'page', 1, anId('Rounds')],
+      [anId('code'), 'page', 1, anId('Rounds')],
+      [anId('check'), 'check', 3, anId('Rounds')],
+    ]);
+  });
+
+  it('changes them all, and what stands on a passage goes on to do so', () => {
+    const made = applyAll(paged, replaceWords(paged, findWords(paged, sought), sought, 'gate'));
+    if (!made.ok) throw new Error(made.problem.code);
+    const [text, terms, code] = made.course.modules[0].lessons[0].blocks;
+    const [sentence] = blockTexts(text).flatMap(evidencedSentences);
+    expect(sentence.text).toBe('Lock every gate.');
+    expect(sentence.mark.attrs.was).toBe(sentenceHash(sentence.text));
+    expect(replay(sentence.mark.attrs.passages, () => drafted)).toBe(sentence.text);
+    expect([plainText(terms), plainText(code)]).toEqual(['gate: What opens.', 'gate = 1']);
+    expect(made.course.checks[0]).toMatchObject({
+      stem: 'Which gate?',
+      options: [{}, { text: 'The back gate', feedback: { text: 'No gate.' } }, {}],
+    });
+    const back = applyAll(made.course, made.inverses);
+    expect(back.ok && back.course).toEqual(paged);
   });
 });

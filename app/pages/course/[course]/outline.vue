@@ -110,13 +110,6 @@ const together = computed(() => [
     }),
   ],
 ]);
-const replacing = ref(false);
-const bar = ref<{ focus: () => void } | null>(null);
-async function replace() {
-  replacing.value = true;
-  await nextTick();
-  bar.value?.focus();
-}
 onMounted(() => {
   void loadVersions();
   if (places.value[0]) void select(places.value[0]);
@@ -280,7 +273,6 @@ useActions([
     when: () => editing() && current.value !== null,
     run: () => void (taking.value = current.value),
   },
-  { id: 'o-replace', label: 'Find and replace', key: 'Alt+Shift+F', area: 'Outline', run: () => void replace() },
   {
     id: 'o-for',
     label: 'What the module is for',
@@ -328,12 +320,6 @@ useActions([
         <UButton v-if="desk.lessons.length" @click="naming = true">Keep as a version</UButton>
       </div>
     </div>
-    <OutlineReplace
-      v-if="replacing && !beside.other"
-      ref="bar"
-      @show="(id, part) => reveal(id, part)"
-      @close="replacing = false"
-    />
     <div class="sides">
       <OutlineBeside v-if="beside.other" v-model:current="besideAt" />
       <div

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Editor } from '@tiptap/core';
 import { blockTexts, type Block, type BlockKind } from '~~/core/blocks/forms';
+import type { ReadingBody } from '~~/core/blocks/reading/form';
 import type { Check } from '~~/core/checks/forms';
 import { TURNABLE } from '~~/core/blocks/turn';
 import type { Aim } from '~~/core/rewrite';
 import type { LessonState } from '~~/core/course/course';
-import { evidencedSentences, sentenceHash, type EvidenceMark } from '~~/core/document/rich-text';
+import { evidencedSentences, sentenceHash, type EvidenceMark, type PassageRange } from '~~/core/document/rich-text';
 import { wordObjective } from '~~/core/course/gestures';
 import { splitLesson } from '~~/core/course/joining';
 import { isWorkedOn } from '~~/core/course/takes';
@@ -33,6 +34,10 @@ const editor = shallowRef<{
   turn: (kind: BlockKind) => void;
   remove: () => void;
   move: (by: -1 | 1) => void;
+  pair: () => void;
+  goTo: (id: string) => void;
+  attach: (range: PassageRange) => boolean;
+  detach: (mark: string, passage: string) => boolean;
   at: () => string | undefined;
   focus: () => void;
 } | null>(null);
@@ -90,6 +95,31 @@ function aim(id: string | undefined, place: number, words: string, was: string, 
 const rename = (words: string, was: string, group: string) =>
   !lesson.value ||
   desk.type(`title “${words}”`, [{ type: 'set', id: lesson.value.id, field: 'title', value: words, was }], group);
+/** Puts a passage behind the words at the cursor; where there are none, that is said. */
+function attach(range: PassageRange) {
+  if (!editor.value?.attach(range))
+    desk.trouble = { code: 'nothing-to-attach', message: 'Put the cursor into a sentence first, or select words.' };
+}
+/** Further reading stands together, at the end of the page. */
+function addReading(item: ReadingBody['items'][number]) {
+  desk.flushTyping();
+  const now = lesson.value;
+  if (!now) return;
+  const there = now.blocks.findLast((block) => block.kind === 'reading');
+  const made = desk.change(`further reading of “${now.title}”`, [
+    there
+      ? { type: 'set', id: there.id, field: 'body', value: { items: [...there.body.items, item] }, was: there.body }
+      : {
+          type: 'insert',
+          kind: 'block',
+          parent: now.id,
+          after: now.blocks.at(-1)?.id ?? null,
+          node: { id: freshId('b'), kind: 'reading', body: { items: [item] } },
+        },
+  ]);
+  if (made) desk.outside++;
+}
+const past = ref(false);
 const questions = newChecks(freshId);
 const picker = ref<HTMLInputElement | null>(null);
 const picturesOpen = ref(false);
@@ -152,6 +182,13 @@ useActions([
     run: () => void (looking.value = !looking.value),
   },
   {
+    id: 'l-past',
+    label: 'History of this lesson',
+    key: 'Alt+Shift+H',
+    area: 'Lesson',
+    run: () => void (past.value = true),
+  },
+  {
     id: 'l-up',
     label: 'Part up',
     key: 'Alt+ArrowUp',
@@ -168,6 +205,15 @@ useActions([
     area: 'Lesson',
     when: editing,
     run: () => editor.value?.move(1),
+  },
+  {
+    id: 'l-pair',
+    label: 'Beside the part before, or below it again',
+    key: 'Ctrl+Alt+B',
+    within: 'page',
+    area: 'Lesson',
+    when: editing,
+    run: () => editor.value?.pair(),
   },
   {
     id: 'l-split',
@@ -248,6 +294,7 @@ useActions([
           </p>
         </div>
         <div class="end">
+          <button type="button" class="link small past" @click="past = true">History</button>
           <UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking"
             >As a learner</UButton
           ><template v-if="desk.mayEdit">
@@ -284,6 +331,7 @@ useActions([
         @add="(block: Block) => editor?.insert([block], true)"
         @turn="(kind: BlockKind) => editor?.turn(kind)"
         @split="split"
+        @pair="editor?.pair()"
         @rewrite="(aim: Aim, whole: boolean) => rewrites?.propose(aim, whole ? [] : editor!.selectedParts())"
       />
       <LessonRewrites
@@ -294,6 +342,7 @@ useActions([
         @take="(id: string, block: Block) => editor?.replacePart(id, block)"
         @both="(id: string, block: Block) => editor?.replacePart(id, block, true)"
       />
+      <LazyLessonHistory v-if="past" v-model:open="past" :lesson="lesson" />
       <LessonTakes :lesson="lesson" />
       <div class="scroll">
         <article :lang="desk.course!.language" :dir="desk.course!.direction">
@@ -349,6 +398,10 @@ useActions([
       :evidence="evidence"
       :changed="changed"
       @pull="(blocks: Block[]) => editor?.insert(blocks)"
+      @read="addReading"
+      @attach="attach"
+      @detach="(passage: string) => evidence && editor?.detach(evidence.id, passage)"
+      @show="(id: string) => editor?.goTo(id)"
       @replace="(id: string, text: string, attrs: EvidenceMark['attrs']) => editor?.replaceSentence(id, text, attrs)"
     />
   </div>
@@ -391,6 +444,9 @@ useActions([
 .stated {
   cursor: pointer;
   border-bottom: 1px dotted var(--ink-2);
+}
+.past {
+  margin-right: 6px;
 }
 .head .end {
   flex: none;

@@ -18,6 +18,9 @@ export default route({
         found.map((each) => each.id),
         1,
       )
-      .map((each) => ({ ...each, score: scores.get(each.passage.id)!.score }));
+      .map((each) => {
+        const { score, with: many } = scores.get(each.passage.id)!;
+        return { ...each, score, ...(many && { with: many }) };
+      });
   },
 });

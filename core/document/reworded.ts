@@ -6,15 +6,21 @@ import {
   type EvidenceMark,
   type RichText,
   type TextRun,
-} from '../document/rich-text';
-import type { Change } from '../language/change';
+} from './rich-text';
+
+/** Characters `from` to `to` of a text become `with`. */
+export interface Rewording {
+  from: number;
+  to: number;
+  with: string;
+}
 
 /**
  * A rich text with exact ranges of its letters changed, everything else as it was: marks stay, and a sentence that
  * stands on its passage word for word as drafted goes on to do so, the changes recorded. `changes` in order; one that
  * lies across two runs is left out.
  */
-export function applyChanges(text: RichText, changes: readonly Change[]): RichText {
+export function applyChanges(text: RichText, changes: readonly Rewording[]): RichText {
   const runs: TextRun[] = [];
   const touched = new Map<string, { from: number; to: number; with: string }[]>();
   const starts = startsOf(text);
@@ -65,7 +71,7 @@ function recorded(
   for (const { mark, text } of evidencedSentences(before)) {
     const own = touched.get(mark.attrs.id);
     const [range, ...others] = mark.attrs.passages;
-    if (!own || others.length > 0 || sentenceHash(text) !== mark.attrs.was) continue;
+    if (!own || mark.attrs.hand || others.length > 0 || sentenceHash(text) !== mark.attrs.was) continue;
     const edits = withEdits(range, own);
     if (edits)
       marks.set(mark.attrs.id, {

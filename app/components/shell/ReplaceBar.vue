@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { findInOutline, replaceInOutline, type FoundWords } from '~~/core/course/replacing';
+import { findWords, replaceWords, type FoundWords } from '~~/core/course/replacing';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 
-/** Finds words in titles, purposes and objectives, and puts others there: one by one, or all as one gesture. */
-const emit = defineEmits<{ show: [id: string, part: string]; close: [] }>();
+/** Finds words over the course, and puts others there: one by one, or all as one gesture. */
+const emit = defineEmits<{ close: [] }>();
 const desk = useCourse();
 const words = ref('');
 const to = ref('');
@@ -13,7 +13,7 @@ const cased = ref(false);
 const at = ref(0);
 const box = ref<HTMLInputElement | null>(null);
 const sought = computed(() => ({ words: words.value, whole: whole.value, cased: cased.value }));
-const found = computed(() => findInOutline(desk.course!, sought.value));
+const found = computed(() => findWords(desk.course!, sought.value));
 const count = computed(() => found.value.reduce((sum, each) => sum + each.count, 0));
 watch(sought, () => void (at.value = 0));
 const current = computed(() => found.value[Math.min(at.value, found.value.length - 1)]);
@@ -22,18 +22,35 @@ const said = computed(() =>
     ? ''
     : count.value === 0
       ? 'Nowhere'
-      : `${counted(count.value, ['place', 'places'])} in ${counted(found.value.length, ['field', 'fields'])}`,
+      : `${counted(count.value, ['place', 'places'])} in ${counted(found.value.length, ['part', 'parts'])}`,
 );
+const PARTS: Record<FoundWords['part'], string> = {
+  title: 'Title',
+  purpose: 'Purpose',
+  can: 'Objective',
+  page: 'Page',
+  check: 'Check',
+};
+const rowOf = ({ row }: FoundWords) => {
+  const lesson = desk.lessons.find(({ id }) => id === row);
+  return lesson ? ` of ${lesson.title}` : '';
+};
+/** Some words before and behind the first place. */
+function around({ text }: FoundWords): string {
+  const at = text.toLowerCase().indexOf(words.value.toLowerCase());
+  const [from, end] = [Math.max(0, at - 30), at + words.value.length + 30];
+  return `${from > 0 ? '…' : ''}${text.slice(from, end)}${end < text.length ? '…' : ''}`.replace(/\n/g, ' ');
+}
 function next(by = 1) {
   if (found.value.length === 0) return;
   at.value = (at.value + by + found.value.length) % found.value.length;
   look();
 }
-const look = () => current.value && emit('show', current.value.row, current.value.part);
+const look = () => current.value && desk.point(current.value.id);
 function put(fields: readonly FoundWords[]) {
   desk.flushTyping();
-  const operations = replaceInOutline(fields, sought.value, to.value);
-  if (operations.length > 0) desk.change(`“${words.value}” replaced by “${to.value}”`, operations);
+  const operations = replaceWords(desk.course!, fields, sought.value, to.value);
+  if (operations.length > 0 && desk.change(`“${words.value}” replaced by “${to.value}”`, operations)) desk.outside++;
 }
 function one() {
   if (!current.value) return;
@@ -59,6 +76,9 @@ defineExpose({ focus: () => box.value?.select() });
     <label class="tick"><input v-model="whole" type="checkbox" /> Whole words</label>
     <label class="tick"><input v-model="cased" type="checkbox" /> Same capitals</label>
     <span class="small quiet said" role="status">{{ said }}</span>
+    <span v-if="current" class="small where"
+      >{{ PARTS[current.part] }}{{ rowOf(current) }}: “{{ around(current) }}”</span
+    >
     <span class="do">
       <button type="submit" class="link" :disabled="!found.length">Next</button>
       <template v-if="desk.mayEdit">
@@ -89,6 +109,13 @@ input[type='text'] {
   border: 1px solid var(--ink-3);
   border-radius: 3px;
   background: var(--sheet);
+}
+.where {
+  flex: 1 1 260px;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .tick {
   color: var(--ink-2);
