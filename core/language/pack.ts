@@ -56,6 +56,16 @@ export interface DefinitionFacts {
   proper: boolean;
 }
 
+/** What a sentence begins with that tells when, where or for what it holds. */
+export interface Opener {
+  lead: Range;
+  rest: Range;
+  /** What kind of beginning it is, by which sentences are alike: its preposition, the unit of a band, "means". */
+  sort: string;
+  by: 'phrase' | 'band' | 'name';
+  tells: 'time' | 'case' | 'name';
+}
+
 /** Why a sentence cannot stand without another. */
 export type Leaning =
   /** It begins with a word that points back ("This", "They"). */
@@ -156,7 +166,11 @@ export interface LanguagePack {
   /** The case a sentence begins with, and what holds then ("If X, Y"). */
   caseOf?(sentence: string, tags: readonly TaggedWord[]): { when: Range; then: Range } | undefined;
   /** Who a sentence begins with as the one who does something, and what stands behind that. */
-  actorOf?(sentence: string, tags: readonly TaggedWord[]): { who: Range; rest: Range } | undefined;
+  actorOf?(sentence: string, tags: readonly TaggedWord[]): { who: Range; rest: Range; sure: boolean } | undefined;
+  /** What a sentence among definitions is worded to define, by its form alone ("The lead is the person on call"). */
+  definesAlike?(sentence: string, tags: readonly TaggedWord[]): DefinitionFacts | undefined;
+  /** The beginning of a sentence that tells its case, its time or a name without being a clause. */
+  openerOf?(sentence: string, tags: readonly TaggedWord[], quantities: readonly Quantity[]): Opener | undefined;
   /** Changes of a sentence's words that leave what it says as it is, by their kind. */
   rewriting?: Record<ChangeKind, (sentence: string, facts: SentenceFacts) => Change[]>;
   /** Whether a sentence says that something does not hold. */
@@ -247,8 +261,11 @@ export interface Labels {
   moments: Record<'before' | 'doing' | 'more' | 'trouble' | 'after', string>;
   /** What is asked besides the subjects that a page of questions has. */
   moreQuestions: string;
-  /** Columns of what became a table: cases and what holds in them, people and what they do. */
-  shapes: Record<'when' | 'then' | 'who' | 'does', string>;
+  /**
+   * Heads of what takes another shape: cases, times and what holds in them, people and what they do, what to do and
+   * not to do, the parts of an example that is gone through.
+   */
+  shapes: Record<'when' | 'time' | 'then' | 'who' | 'does' | 'do' | 'dont' | 'given' | 'working' | 'result', string>;
   /**
    * What a lesson begins with: all it settles, or some of it (`{things}`, `{count}`); and how a procedure, terms,
    * people with their work, a story, an emergency and exceptions are called among those.

@@ -151,3 +151,18 @@ function statesDuty(tags: readonly TaggedWord[]): boolean {
 function isReduced(tags: readonly TaggedWord[], at: number): boolean {
   return at > 0 && /^(?:DET|PRON)$/.test(tags[at].tag) && /^(?:NOUN|PROPN)$/.test(tags[at - 1].tag);
 }
+
+/** "The duty lead is the person …": a name of a few nouns, "is" or "are", and a kind with its article. */
+export function definesAlike(sentence: string, tags: readonly TaggedWord[]): DefinitionFacts | undefined {
+  const at = tags.findIndex(({ text }) => /^(?:is|are)$/i.test(text));
+  const [first] = tags;
+  const article = first?.tag === 'DET' && /^(?:an?|the)$/i.test(first.text);
+  const name = tags.slice(article ? 1 : 0, Math.max(0, at));
+  const kind = tags[at + 1];
+  const isName =
+    name.length > 0 && name.length <= 4 && name.every(({ tag }) => tag === 'NOUN' || tag === 'PROPN' || tag === 'ADJ');
+  if (at < 1 || !isName || !kind || !/^(?:an?|the|any|every)$/i.test(kind.text)) return undefined;
+  const term = { from: name[0].from, to: name.at(-1)!.to };
+  if (VAGUE.test(sentence.slice(term.from, term.to))) return undefined;
+  return { term, meaning: { from: kind.from, to: sentence.length }, plural: false, proper: true };
+}

@@ -1,7 +1,7 @@
 import type { Range, TaggedWord } from '../pack';
 import { leadingCondition } from './clauses';
 import type { WordList } from './lexicon';
-import { isPerson } from './rules';
+import { headNoun, isPerson } from './rules';
 
 /** Cases exclude each other; what comes before or after something is an order in time. */
 const CASE = /^(?:if|when|whenever|unless|once|as soon as|in case|where)$/;
@@ -20,19 +20,22 @@ export function caseOf(
 
 /** An actor is named in few words. */
 const LONGEST = 6;
+/** How words end that name who does something, though no list has them. */
+const AGENT = /(?:[bcdfgklmnprtv](?:er|or)|ist|ian|host|steward|crew|staff|team|line|shift|desk)s?$/;
 /** Words that no name ends with. */
 const ENDS_NO_NAME = new Set(['DET', 'ADP', 'CCONJ', 'PART', 'ADV']);
 const OPENS_NO_ACTOR = new Set(['PRON', 'ADP', 'SCONJ', 'ADV', 'AUX', 'CCONJ', 'INTJ', 'PART']);
 
 /**
  * Who a sentence begins with, up to the verb or to a comma behind the name ("The duty lead, a different person each
- * week, decides …"), and what stands behind it. Only persons and groups; the reader is nobody in particular.
+ * week, decides …"), and what stands behind it. Only persons and groups; the reader is nobody in particular. Not
+ * `sure`: it is called like somebody who does something, which only its neighbours can confirm.
  */
 export function actorOf(
   sentence: string,
   tags: readonly TaggedWord[],
   words: WordList,
-): { who: Range; rest: Range } | undefined {
+): { who: Range; rest: Range; sure: boolean } | undefined {
   if (tags.length < 3 || OPENS_NO_ACTOR.has(tags[0].tag) || !/^\p{Lu}/u.test(sentence)) return undefined;
   const comma = sentence.indexOf(',');
   for (let at = 1; at < Math.min(tags.length, LONGEST + 1); at++) {
@@ -42,18 +45,13 @@ export function actorOf(
     const verb =
       behind.tag === 'AUX' || behind.tag === 'VERB' || words.isVerb(behind.text.toLowerCase().replace(/s$/, ''));
     const who = sentence.slice(0, to);
-    if (
-      !(cut || verb) ||
-      ENDS_NO_NAME.has(tags[at - 1].tag) ||
-      /[;:?(“"]/.test(who) ||
-      !isPerson(who, words) ||
-      goesOn(behind, words)
-    )
-      continue;
+    if (!(cut || verb) || ENDS_NO_NAME.has(tags[at - 1].tag) || /[;:?(“"]/.test(who) || goesOn(behind, words)) continue;
+    const sure = isPerson(who, words);
+    if (!sure && !(verb && AGENT.test(headNoun(who) ?? ''))) continue;
     const from = comma === to ? comma + 1 + /^\s*/.exec(sentence.slice(comma + 1))![0].length : behind.from;
     return /^(?:you|everyone|everybody|anyone|nobody|we)\b/i.test(who)
       ? undefined
-      : { who: { from: 0, to }, rest: { from, to: sentence.length } };
+      : { who: { from: 0, to }, rest: { from, to: sentence.length }, sure };
   }
   return undefined;
 }

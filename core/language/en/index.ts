@@ -1,5 +1,6 @@
 import { opensException } from './exceptions';
 import { actorOf, caseOf, denies } from './halves';
+import { openerOf } from './openers';
 import { hesitationsIn } from './hesitations';
 import { dismisses, ENGLISH_NOISE } from './noise';
 import { labelsFor } from '../labels';
@@ -8,7 +9,7 @@ import { isFirstPerson } from '../speaker';
 import { segmentSentences } from '../segment';
 import { wordsFor } from '../words';
 import { isImperative, labelLength } from './clauses';
-import { definitionOf, tellsMeaning } from './definitions';
+import { definesAlike, definitionOf, tellsMeaning } from './definitions';
 import { fleschKincaid } from './grade';
 import { comparesWithNothing, leaningOf, namesKnownThing, pointsWithin } from './leaning';
 import { wordList, type Lexicon, type WordList } from './lexicon';
@@ -46,10 +47,13 @@ const WARNING = new RegExp(
 const REASON =
   /\bbecause\b|,\s+(?:since|as it|as they|as the|so that)\b|\bso that\b|\bin order (?:to|that)\b|\bthis is why\b|^the reason\b|\bthe reason (?:is|was|why)\b|\b(?:due|owing) to\b/i;
 const EXAMPLE_OPENERS = anyOf`
-  for example | for instance | as an example | example: | in one (?:case|\w+)
+  for example | for instance | as an example | (?:an )?example(?=:) | in one (?:case|\w+)
   a (?:typical|recent|good|simple) example | last (?:year|month|week|winter|summer|spring|autumn)
 `;
-const EXAMPLE = new RegExp(String.raw`^${EXAMPLE_OPENERS}\b|^(?:\S+ ){1,3}?(?:for example|for instance),`, 'i');
+const EXAMPLE = new RegExp(
+  String.raw`^${EXAMPLE_OPENERS}(?![\p{L}\p{N}])|^(?:\S+ ){1,3}?(?:for example|for instance),`,
+  'iu',
+);
 const TIP =
   /^(?:tip|hint)\b|^it (?:helps|is (?:a good idea|best|useful|worth|wise|helpful|easier))\b|^(?:a good way|the easiest way|the best way|a simple way|try to)\b/i;
 const COMPARISON =
@@ -167,6 +171,8 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,
     caseOf: (sentence, tagged) => caseOf(sentence, tagged, words),
+    openerOf,
+    definesAlike,
     actorOf: (sentence, tagged) => actorOf(sentence, tagged, words),
     denies,
     rewriting: englishRewriting(words),

@@ -3,8 +3,9 @@ import type { Range } from '../../language/pack';
 import type { UsedSentence } from '../../unit/shown';
 import { andMore, canCut, knowledgeOf, leans, ours, stretch, type SentenceShape, type ShapeContext } from './shape';
 
-/** So many people with work of their own are a table. */
+/** So many people with work of their own are a table; of some of them it must be sure that they are people. */
 const FEWEST = 3;
+const SURE = 2;
 const LONGEST = 90;
 
 interface Row {
@@ -12,6 +13,7 @@ interface Row {
   used: UsedSentence;
   who: Range;
   rest: Range;
+  sure: boolean;
   more: UsedSentence[];
 }
 
@@ -37,7 +39,8 @@ function actorIn(used: UsedSentence, begins: boolean, context: ShapeContext): Ro
 export const actors: SentenceShape = (sentences, at, context) => {
   for (const byParagraph of [true, false]) {
     const { rows, to } = rowsFrom(sentences, at, byParagraph, context);
-    if (new Set(rows.map(({ key }) => key)).size < FEWEST || rows.some(isLong)) continue;
+    const people = new Set(rows.map(({ key }) => key)).size;
+    if (people < FEWEST || rows.filter(({ sure }) => sure).length < SURE || rows.some(isLong)) continue;
     return { to, make: (id) => tableOf(rows, id, context) };
   }
   return undefined;

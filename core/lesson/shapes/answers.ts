@@ -10,7 +10,9 @@ const FIRST = 2;
 /** Among so many questions, what is said without one ("A customer wants my number.") is asked, too. */
 const MOSTLY = 0.6;
 
-const asks = ({ sentence: { text } }: UsedSentence): boolean => /[?？]["'”’»)]*$/.test(text);
+/** A question mark behind words, not within an address. */
+const asks = ({ sentence: { text } }: UsedSentence): boolean =>
+  /[?？]["'”’»)]*$/.test(text) && !/[/@]/.test(text.split(/\s+/).at(-1)!);
 
 /** Paragraphs that each ask and answer, as folds: the question, and behind it the answer. */
 export const answers: SentenceShape = (sentences, at) => {

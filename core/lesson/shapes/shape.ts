@@ -31,7 +31,8 @@ export type PartShape = (
 /** A run of sentences that says more in another shape: up to which, and the block. */
 export interface SentenceRun {
   to: number;
-  make(id: string): Block;
+  /** Its blocks; `id` is the main one's. */
+  make(id: string): Block | Block[];
 }
 
 /** Looks whether sentences that follow one another have a shape from a place on. */

@@ -2,7 +2,7 @@ import type { Block } from '../../blocks/forms';
 import type { RichText } from '../../document/rich-text';
 import type { UsedSentence } from '../../unit/shown';
 import type { Part } from '../parts';
-import { andMore, canCut, leans, stretch, type PartShape, type SentenceShape } from './shape';
+import { andMore, canCut, knowledgeOf, leans, stretch, type PartShape, type SentenceShape } from './shape';
 
 /** So many terms that are defined one after another are a list of words. */
 const FEWEST = 3;
@@ -17,10 +17,9 @@ interface Defined {
 }
 
 /** What a sentence defines, where it begins with the term; the meaning runs to its end. */
-function definedBy(used: UsedSentence): Defined | undefined {
+function definedBy(used: UsedSentence, definition = used.sentence.facts?.definition): Defined | undefined {
   const { sentence } = used;
-  const { definition, rule } = sentence.facts ?? {};
-  if (!definition?.proper || leans(sentence) || rule) return undefined;
+  if (!definition?.proper || leans(sentence) || sentence.facts?.rule) return undefined;
   const { term, meaning } = definition;
   const words = sentence.text.slice(term.from, term.to);
   const before = sentence.text.slice(0, term.from);
@@ -46,12 +45,15 @@ const termsOf = (entries: readonly Defined[], id: string): Block => ({
 });
 
 /** Definitions in one paragraph, each with what is said of its term before the next one, as words and meanings. */
-export const definedInText: SentenceShape = (sentences, at) => {
+export const definedInText: SentenceShape = (sentences, at, context) => {
   const entries: Defined[] = [];
   const { passage } = sentences[at].sentence;
   let to = at;
   for (; to < sentences.length && sentences[to].sentence.passage === passage; to++) {
-    const found = definedBy(sentences[to]);
+    const { text, tags } = sentences[to].sentence;
+    // Among definitions, what is worded like one is one.
+    const alike = entries.length > 1 ? knowledgeOf(sentences[to], context).pack.definesAlike?.(text, tags) : undefined;
+    const found = definedBy(sentences[to]) ?? (alike && definedBy(sentences[to], alike));
     if (found) entries.push(found);
     else if (entries.length > 0) entries.at(-1)!.more.push(sentences[to]);
     else return undefined;
