@@ -33,7 +33,7 @@ const brief = {
     {
       audience: 'Front-desk volunteers',
       known: ['library card'],
-      minutes: 55,
+      minutes: 60,
       questions: 2,
       sourcesOnly: false,
       language: 'en',

@@ -21,8 +21,15 @@ export interface CheckFrame {
   /** Expected share of learners who miss it, 0 to 1. */
   difficulty: number;
   /** How the engine came to it; absent on hand-written ones. */
-  drafted?: { form: 'condition' | 'term' | 'number'; score: number; reasons: string[] };
+  drafted?: { form: AskingForm; score: number; reasons: string[] };
 }
+
+/**
+ * Forms of asking: what to do in a case, which term, which figure, what a row says or whose it is, what comes next,
+ * what must not be done, whether something is allowed.
+ */
+export const ASKING_FORMS = ['condition', 'term', 'number', 'lookup', 'step', 'prohibition', 'permission'] as const;
+export type AskingForm = (typeof ASKING_FORMS)[number];
 
 export const idShape = string({ pattern: ID_PATTERN });
 export const quoteShape = object({ text: string({ min: 1 }) }, { passage: passageRange });
@@ -46,7 +53,7 @@ export const FRAME: Required<Fields> = {
   optional: {
     objectiveId: idShape,
     drafted: object({
-      form: oneOf('condition', 'term', 'number'),
+      form: oneOf(...ASKING_FORMS),
       score: number({ min: 0, max: 1 }),
       reasons: list(string()),
     }),

@@ -41,7 +41,15 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
         knowledge,
       );
   const pool = context.pools.get(knowledge.pack.code);
-  const checks: Check[] = pool ? draftQuestions(lesson.id, { pack: knowledge.pack, lesson: claims, course: pool }) : [];
+  const checks: Check[] = pool
+    ? draftQuestions(lesson.id, {
+        pack: knowledge.pack,
+        title: lesson.title,
+        blocks: page.blocks,
+        lesson: claims,
+        course: pool,
+      })
+    : [];
   for (const check of checks) {
     const objective = objectives.find((each) =>
       each.evidence.some((range) => check.evidence.some((own) => own.id === range.id)),

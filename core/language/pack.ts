@@ -243,6 +243,19 @@ export interface QuestionWording {
   whichTerm(meaning: string, plural: boolean): string;
   /** Which figure belongs into the gap of a sentence. */
   whichFigure(sentenceWithGap: string): string;
+  /** What holds in a case, at a time, in a band, as it begins its sentence; what belongs to a name of a lesson. */
+  inCase?(head: string): string;
+  belongsTo?(name: string, lesson: string): string;
+  /** Who does something, as it stands behind a name; undefined where it cannot be asked so. */
+  whoDoes?(action: string): string | undefined;
+  /** What a column of a table has for a row, in the matter of a lesson. */
+  inColumn?(column: string, row: string, lesson: string): string;
+  /** What comes after a step. */
+  afterStep?(step: string): string;
+  /** Which of some actions must not be done, in the matter of a lesson. */
+  notToDo?(lesson: string): string;
+  /** A statement that something may be done, or must not. */
+  allowed?(action: string, may: boolean): string;
 }
 
 /** Words that the engine puts on a learner's page by itself. */

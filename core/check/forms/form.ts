@@ -1,14 +1,27 @@
+import type { Block } from '../../blocks/forms';
+import type { AskingForm } from '../../checks/check';
 import type { Quote } from '../../checks/forms';
+import type { PassageRange } from '../../document/rich-text';
 import type { Claim } from '../../knowledge';
 import type { LanguagePack } from '../../language/pack';
+import { contained, overlap } from '../../language/similarity';
 import type { QuestionPool } from '../pool';
 import { anyOf } from '../../language/phrases';
 
-/** A question before it has ids: what one form of question makes of a claim. */
+/** What a question is about: something that is said, and where. A claim is one. */
+export interface Said {
+  id: string;
+  ranges: PassageRange[];
+  text: string;
+}
+
+/** A question before it has ids: what one form of question makes of something said. */
 export interface Candidate {
-  form: 'condition' | 'term' | 'number';
-  claim: Claim;
+  form: AskingForm;
+  about: Said;
   stem: string;
+  /** A statement to be judged, in place of options: whether it holds. */
+  holds?: boolean;
   right: string;
   /** Where the right answer is a figure: options are ordered by size instead of by chance. */
   value?: number;
@@ -26,25 +39,60 @@ export interface Candidate {
 }
 
 /**
- * What questions are made out of: the claims of the lesson, and those of the whole course to take wrong answers from.
+ * What questions are made out of: the lesson with its page and its claims, and the claims of the whole course to take
+ * wrong answers from.
  */
 export interface QuestionMatter {
   pack: LanguagePack;
+  /** What the lesson is called, and the parts of its page. */
+  title: string;
+  blocks: readonly Block[];
   lesson: readonly Claim[];
   course: QuestionPool;
 }
 
-/** One way to ask. */
-export interface QuestionForm {
-  /** Whether a claim is of the kind it asks about. */
-  asks(claim: Claim): boolean;
-  /** The question on such a claim; undefined where none would be good. */
-  ask(claim: Claim, matter: QuestionMatter): Candidate | undefined;
+/** One way to ask: the questions it makes of a lesson's matter. */
+export type QuestionForm = (matter: QuestionMatter) => Candidate[];
+
+/** Of one form so many claims of a lesson are asked about at most: nobody looks through more offers. */
+const MOST = 16;
+
+/** A form that asks about claims one by one: `asks` tells its kind of claim, `ask` makes the question if it is good. */
+export const ofClaims =
+  (
+    asks: (claim: Claim) => boolean,
+    ask: (claim: Claim, matter: QuestionMatter) => Candidate | undefined,
+  ): QuestionForm =>
+  (matter) =>
+    spreadOver(matter.lesson.filter(asks), MOST).flatMap((claim) => ask(claim, matter) ?? []);
+
+/** So many of a list at most, taken evenly from its beginning to its end. */
+export function spreadOver<Item>(list: readonly Item[], most: number): Item[] {
+  return list.length <= most
+    ? [...list]
+    : Array.from({ length: most }, (_, at) => list[Math.floor((at * list.length) / most)]);
 }
 
-/** The words a claim stands on, as a quote. */
-export function quoteOf(claim: Claim): Quote {
-  return { text: claim.text, ...(claim.ranges.length === 1 && { passage: claim.ranges[0] }) };
+/** The words that something stands on, as a quote. */
+export function quoteOf({ text, ranges }: Said): Quote {
+  return { text, ...(ranges.length === 1 && { passage: ranges[0] }) };
+}
+
+/** Only the right answer takes up words of what is asked about: a name or path, or two words and more. */
+export function givenAway(right: string, asked: string, wrong: readonly string[], { stems }: LanguagePack): boolean {
+  const names = (text: string) => new Set(text.match(/\S*[\p{L}\d][/_.][\p{L}\d]\S*|\S*\/\S+/gu) ?? []);
+  const inAsked = names(asked);
+  if ([...names(right)].some((name) => inAsked.has(name))) return true;
+  const known = new Set(stems(asked));
+  const shared = (text: string) => new Set(stems(text.replace(/_+/g, ' ')).filter((stem) => known.has(stem))).size;
+  const most = Math.max(...wrong.map(shared));
+  return shared(right) - most >= 2 || (shared(right) > most && stems(right).length <= 3);
+}
+
+/** Whether two answers say so much alike that both could be right. */
+export function alike(a: string, b: string, { stems }: LanguagePack): boolean {
+  const [own, other] = [new Set(stems(a)), new Set(stems(b))];
+  return overlap(own, other) > 0.4 || contained(own, other) >= 0.6 || contained(other, own) >= 0.6;
 }
 
 const BEFORE_THAT = anyOf`
@@ -72,3 +120,31 @@ export function asOption(text: string): string {
   const bare = text.trim().replace(/[\s.;:,]+$/, '');
   return bare.charAt(0).toUpperCase() + bare.slice(1);
 }
+
+/**
+ * An order to the reader that holds without a condition and is understood alone: a whole, short verb phrase without
+ * reason, exception or anything that points outside.
+ */
+export function isPlainOrder({ kind, rule, leaning }: Claim): boolean {
+  if (!rule || (kind !== 'rule' && kind !== 'warning' && kind !== 'step')) return false;
+  if (rule.condition || rule.exception || rule.deadline || (leaning && leaning !== 'points-within')) return false;
+  if (rule.subject !== undefined && !/^you$/i.test(rule.subject)) return false;
+  const words = rule.action.split(/\s+/).length;
+  return (
+    words >= 3 &&
+    words <= 18 &&
+    /^[a-z]/i.test(rule.action) &&
+    !pointsOut(rule.action) &&
+    !/\b(?:because|so that|since|unless|except|if|when|until|before|after|first|that is)\b|[;:`{}<>|]|https?:/i.test(
+      rule.action,
+    ) &&
+    !/\b(?:to|of|for|and|or|the|an?|with|in|on|at|by|as)$/i.test(rule.action)
+  );
+}
+
+/**
+ * Whether the opposite of what is said is said by turning its first words alone: not where "anything" would have to
+ * become "something", a second order goes the other way, or the reason is part of what is forbidden.
+ */
+export const turnsAlone = ({ rule, text }: Claim): boolean =>
+  !/\b(?:any\w*|either|ever|at all|never|not|nor)\b|n['’]t\b/i.test(rule!.action) && !/\bbecause\b/i.test(text);

@@ -24,7 +24,7 @@ const LONGEST = 6;
 const AGENT = /(?:[bcdfgklmnprtv](?:er|or)|ist|ian|host|steward|crew|staff|team|line|shift|desk)s?$/;
 /** Words that no name ends with. */
 const ENDS_NO_NAME = new Set(['DET', 'ADP', 'CCONJ', 'PART', 'ADV']);
-const OPENS_NO_ACTOR = new Set(['PRON', 'ADP', 'SCONJ', 'ADV', 'AUX', 'CCONJ', 'INTJ', 'PART']);
+const OPENS_NO_ACTOR = new Set(['PRON', 'ADP', 'SCONJ', 'ADV', 'AUX', 'CCONJ', 'INTJ', 'PART', 'VERB']);
 
 /**
  * Who a sentence begins with, up to the verb or to a comma behind the name ("The duty lead, a different person each
@@ -38,6 +38,7 @@ export function actorOf(
 ): { who: Range; rest: Range; sure: boolean } | undefined {
   if (tags.length < 3 || OPENS_NO_ACTOR.has(tags[0].tag) || !/^\p{Lu}/u.test(sentence)) return undefined;
   const comma = sentence.indexOf(',');
+  let maybe: { who: Range; rest: Range; sure: boolean } | undefined;
   for (let at = 1; at < Math.min(tags.length, LONGEST + 1); at++) {
     const behind = tags[at];
     const to = tags[at - 1].to;
@@ -47,13 +48,15 @@ export function actorOf(
     const who = sentence.slice(0, to);
     if (!(cut || verb) || ENDS_NO_NAME.has(tags[at - 1].tag) || /[;:?(“"]/.test(who) || goesOn(behind, words)) continue;
     const sure = isPerson(who, words);
-    if (!sure && !(verb && AGENT.test(headNoun(who) ?? ''))) continue;
+    if (!sure && (maybe || !verb || !AGENT.test(headNoun(who) ?? ''))) continue;
     const from = comma === to ? comma + 1 + /^\s*/.exec(sentence.slice(comma + 1))![0].length : behind.from;
-    return /^(?:you|everyone|everybody|anyone|nobody|we)\b/i.test(who)
-      ? undefined
-      : { who: { from: 0, to }, rest: { from, to: sentence.length }, sure };
+    if (/^(?:you|everyone|everybody|anyone|nobody|we)\b/i.test(who)) return undefined;
+    const found = { who: { from: 0, to }, rest: { from, to: sentence.length }, sure };
+    if (sure) return found;
+    // "The desk lead carries …": a longer name may be one that is known.
+    maybe = found;
   }
-  return undefined;
+  return maybe;
 }
 
 /** "The practice owner": what may be a verb is a noun of the name, too. */

@@ -171,7 +171,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,
     caseOf: (sentence, tagged) => caseOf(sentence, tagged, words),
-    openerOf,
+    openerOf: (sentence, tagged, quantities) => openerOf(sentence, tagged, quantities, words),
     definesAlike,
     actorOf: (sentence, tagged) => actorOf(sentence, tagged, words),
     denies,

@@ -1,5 +1,6 @@
 import type { Opener, Quantity, TaggedWord } from '../pack';
 import { anyOf } from '../phrases';
+import type { WordList } from './lexicon';
 
 /** A beginning is a few words. */
 const LONGEST = { phrase: 10, band: 8, name: 3 };
@@ -33,10 +34,14 @@ export function openerOf(
   sentence: string,
   tags: readonly TaggedWord[],
   quantities: readonly Quantity[],
+  words: WordList,
 ): Opener | undefined {
   if (/\?["'”’)]*$/.test(sentence)) return undefined;
   return (
-    phraseOf(sentence, tags, quantities) ?? bandOf(sentence, tags, quantities) ?? nameOf(sentence, tags) ?? undefined
+    phraseOf(sentence, tags, quantities) ??
+    bandOf(sentence, tags, quantities, words) ??
+    nameOf(sentence, tags) ??
+    undefined
   );
 }
 
@@ -72,20 +77,28 @@ function phraseOf(sentence: string, tags: readonly TaggedWord[], quantities: rea
   };
 }
 
-function bandOf(sentence: string, tags: readonly TaggedWord[], quantities: readonly Quantity[]): Opener | undefined {
-  const [measure] = quantities;
-  if (!measure?.unit) return undefined;
+function bandOf(
+  sentence: string,
+  tags: readonly TaggedWord[],
+  quantities: readonly Quantity[],
+  words: WordList,
+): Opener | undefined {
+  const [first, second] = quantities;
+  if (!first?.unit) return undefined;
+  const joined = second?.unit === first.unit && /^\s*(?:to|and|–|-)\s*$/.test(sentence.slice(first.to, second.from));
+  const measure = joined ? second : first;
   const at = tags.findIndex(({ from }) => from >= measure.to);
   if (at < 2 || at > LONGEST.band) return undefined;
-  const before = sentence.slice(0, measure.from);
-  const { tag } = tags[at];
-  // The subject begins the sentence, and the verb stands right behind the figure.
-  if ((tag !== 'VERB' && tag !== 'AUX') || tags[0].tag === 'ADP' || tags[0].tag === 'SCONJ') return undefined;
-  if (!BOUND.test(before) || /[,;:(]/.test(before) || tags.slice(0, at).some((each) => each.tag === 'VERB'))
+  const before = sentence.slice(0, first.from);
+  const verb = tags[at];
+  // The subject begins the sentence, and the verb stands right behind the figure; taggers take it for a noun there.
+  const isVerb = verb.tag === 'VERB' || verb.tag === 'AUX' || words.isVerb(verb.text.toLowerCase().replace(/s$/, ''));
+  if (!isVerb || tags[0].tag === 'ADP' || tags[0].tag === 'SCONJ') return undefined;
+  if (!(joined || BOUND.test(before)) || /[,;:(]/.test(before) || tags.slice(0, at).some((each) => each.tag === 'VERB'))
     return undefined;
   return {
     lead: { from: 0, to: measure.to },
-    rest: { from: tags[at].from, to: sentence.length },
+    rest: { from: verb.from, to: sentence.length },
     sort: `band ${measure.unit}`,
     by: 'band',
     tells: 'case',

@@ -30,6 +30,19 @@ export function englishQuestions(words: WordList): QuestionWording {
     },
     whichTerm: (meaning, plural) => `Which ${plural ? 'words stand' : 'term stands'} for this: “${meaning}”?`,
     whichFigure: (sentence) => `Which figure belongs in the gap? “${sentence}”`,
+    inCase: (head) => `${head}: what holds?`,
+    belongsTo: (name, lesson) => `${lesson}: which of these belongs to “${name}”?`,
+    whoDoes(action) {
+      const bare = action.replace(/[\s.;]+$/, '');
+      // "Who" asks in the singular: what several do is not asked so.
+      return /^(?!is\s|has\s|was\s)(?:[a-z]+s|must|may|should|can)\s/.test(bare) && !/^[a-z]*ss\s/.test(bare)
+        ? `Who ${bare}?`
+        : undefined;
+    },
+    inColumn: (column, row, lesson) => `${lesson}, “${column}”: which of these is right for “${row}”?`,
+    afterStep: (step) => `“${step}.” What comes next?`,
+    notToDo: (lesson) => `${lesson}: which of these must you not do?`,
+    allowed: (action, may) => `You ${may ? 'may' : 'must not'} ${action.charAt(0).toLowerCase()}${action.slice(1)}.`,
   };
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { checkIn, checksOn } from '~~/core/blocks/forms';
 import { placedChecks } from '~~/core/course/course';
+import type { AskingForm } from '~~/core/checks/check';
 import type { Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
@@ -28,7 +29,15 @@ const list = computed(() => (what.value === 'offers' ? offers.value : standing.v
 const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
-const FORMS: Record<string, string> = { condition: 'what to do in a case', term: 'which term', number: 'which figure' };
+const FORMS: Record<AskingForm, string> = {
+  condition: 'what to do in a case',
+  term: 'which term',
+  number: 'which figure',
+  lookup: 'what a row says',
+  step: 'what comes next',
+  prohibition: 'what must not be done',
+  permission: 'allowed or not',
+};
 const REASONS: Record<string, string> = {
   limit: 'a limit or deadline',
   amount: 'an amount',

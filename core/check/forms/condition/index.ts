@@ -1,7 +1,16 @@
 import type { Claim } from '../../../knowledge';
 import { contained, overlap } from '../../../language/similarity';
 import type { Told } from '../../pool';
-import { asOption, pointsOut, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import {
+  asOption,
+  givenAway,
+  ofClaims,
+  pointsOut,
+  quoteOf,
+  type Candidate,
+  type QuestionForm,
+  type QuestionMatter,
+} from '../form';
 import { anyOf } from '../../../language/phrases';
 
 /** So many of the fittest are tried as wrong answers. */
@@ -13,11 +22,11 @@ const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as
  * "If this happens, what must you do?": rules with a condition for somebody who acts. Wrong answers are what other
  * rules ask for under other conditions, alike in polarity, strength and length.
  */
-export const conditionQuestions: QuestionForm = {
-  asks: ({ kind, rule }) =>
+export const conditionQuestions: QuestionForm = ofClaims(
+  ({ kind, rule }) =>
     kind === 'rule' && rule?.condition !== undefined && rule.person && CONDITION_WORDS.has(rule.condition.word),
   ask,
-};
+);
 
 function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const { pack } = matter;
@@ -48,7 +57,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const wrong = wrongAnswers(claim, matter);
   if (
     wrong.length < 2 ||
-    givesItselfAway(
+    givenAway(
       rule.action,
       condition.text,
       wrong.map((other) => other.rule!.action),
@@ -68,7 +77,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   if (rule.subject && !/^you$/i.test(rule.subject)) score -= 0.02;
   return {
     form: 'condition',
-    claim,
+    about: claim,
     stem,
     right: asOption(rule.action),
     wrong: wrong
@@ -79,22 +88,6 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
     score: Math.min(1, score),
     reasons,
   };
-}
-
-/** Only the right answer takes up words of the condition: a name or path, or two words and more. */
-function givesItselfAway(
-  right: string,
-  condition: string,
-  wrong: readonly string[],
-  pack: QuestionMatter['pack'],
-): boolean {
-  const names = (text: string) => new Set(text.match(/\S*[\p{L}\d][/_.][\p{L}\d]\S*|\S*\/\S+/gu) ?? []);
-  const asked = names(condition);
-  if ([...names(right)].some((name) => asked.has(name))) return true;
-  const stems = new Set(pack.stems(condition));
-  const shared = (text: string) => new Set(pack.stems(text.replace(/_+/g, ' ')).filter((stem) => stems.has(stem))).size;
-  const most = Math.max(...wrong.map(shared));
-  return shared(right) - most >= 2 || (shared(right) > most && pack.stems(right).length <= 3);
 }
 
 /**

@@ -1,7 +1,7 @@
 import { shortHash } from '../../../document/id';
 import type { Claim } from '../../../knowledge';
 import { writtenLike } from '../../../language/en/quantities';
-import type { Candidate, QuestionForm, QuestionMatter } from '../form';
+import { ofClaims, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 import { anyOf } from '../../../language/phrases';
 
 const ROUGHLY = anyOf`
@@ -21,10 +21,10 @@ const LIMITING = new RegExp(String.raw`\b${BOUNDING}\b`, 'i');
  * "Which figure belongs in the gap?": limits, deadlines and amounts. Wrong figures are others of the same unit in the
  * sources, then multiples.
  */
-export const numberQuestions: QuestionForm = {
-  asks: ({ kind, quantity, leaning }) => kind === 'figure' && quantity !== undefined && !leaning,
+export const numberQuestions: QuestionForm = ofClaims(
+  ({ kind, quantity, leaning }) => kind === 'figure' && quantity !== undefined && !leaning,
   ask,
-};
+);
 
 function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
   const { text } = claim;
@@ -58,7 +58,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const modal = /\b(?:must|should|may not|at least|at most|up to|no later than|within|no more than)\b/i.test(text);
   return {
     form: 'number',
-    claim,
+    about: claim,
     stem,
     right: quantity.text,
     wrong: wrong.slice(0, 3).map((option) => ({ ...option, code: 'other-figure' as const, quotes: [] })),

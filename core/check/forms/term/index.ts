@@ -1,6 +1,6 @@
 import type { Claim } from '../../../knowledge';
 import { overlap } from '../../../language/similarity';
-import { asOption, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import { asOption, ofClaims, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 
 const EVERYDAY = 4.7;
 
@@ -8,7 +8,7 @@ const EVERYDAY = 4.7;
  * "Which term stands for this?": definitions, with other defined terms as wrong answers. The term's own words are
  * masked in its meaning.
  */
-export const termQuestions: QuestionForm = { asks: ({ kind }) => kind === 'definition', ask };
+export const termQuestions: QuestionForm = ofClaims(({ kind }) => kind === 'definition', ask);
 
 function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
   if (!isGood(claim, pack) || !pack.questions) return undefined;
@@ -44,7 +44,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const score = 0.74 + (others.length >= 3 ? 0.06 : -0.03) + (meaningStems.length >= 5 ? 0.03 : 0);
   return {
     form: 'term',
-    claim,
+    about: claim,
     stem: pack.questions.whichTerm(meaning, claim.plural ?? false),
     right: asOption(claim.term!),
     wrong: others.map(({ other }) => ({

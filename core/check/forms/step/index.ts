@@ -1,0 +1,83 @@
+import { evidencedSentences, textOf } from '../../../document/rich-text';
+import { idFrom } from '../../../document/id';
+import type { Block } from '../../../blocks/forms';
+import {
+  alike,
+  asOption,
+  givenAway,
+  pointsOut,
+  quoteOf,
+  type Candidate,
+  type QuestionForm,
+  type QuestionMatter,
+  type Said,
+} from '../form';
+
+type Steps = Extract<Block, { kind: 'steps' }>;
+
+/** Fewer steps are seen at a glance. */
+const FEWEST = 4;
+const MOST = 2;
+const LONGEST = 18;
+
+/** What comes next in a procedure: wrong answers are its other steps. */
+export const stepQuestions: QuestionForm = (matter) =>
+  matter.blocks.flatMap((block) =>
+    block.kind === 'steps' && matter.pack.questions?.afterStep ? ofSteps(block, matter) : [],
+  );
+
+function ofSteps({ id, body }: Steps, matter: QuestionMatter): Candidate[] {
+  const steps = body.steps.map(({ text }, at) => {
+    const words = textOf(text).trim();
+    const ranges = evidencedSentences(text).flatMap(({ mark }) => mark.attrs.passages);
+    const about: Said = { id: idFrom('c', id, at), ranges, text: words };
+    return { words, about, clear: ranges.length > 0 && isClear(words) };
+  });
+  if (steps.length < FEWEST) return [];
+  const made: Candidate[] = [];
+  // The middle first: what comes first and last is remembered anyway.
+  const order = steps
+    .map((_, at) => at)
+    .slice(1, -1)
+    .sort((a, b) => Math.abs(a - steps.length / 2) - Math.abs(b - steps.length / 2) || a - b);
+  for (const at of order) {
+    if (made.length === MOST) break;
+    const [step, next] = [steps[at], steps[at + 1]];
+    if (!step.clear || !next.clear) continue;
+    const wrong = steps
+      .filter(
+        (each, place) => place !== at && place !== at + 1 && each.clear && !alike(each.words, next.words, matter.pack),
+      )
+      .slice(-3);
+    const stem = matter.pack.questions!.afterStep!(asOption(step.words));
+    const options = wrong.map(({ words }) => asOption(words));
+    if (wrong.length < 2 || givenAway(next.words, step.words, options, matter.pack)) continue;
+    made.push({
+      form: 'step',
+      about: {
+        id: next.about.id,
+        ranges: [...step.about.ranges, ...next.about.ranges],
+        text: `${step.words} ${next.words}`,
+      },
+      stem,
+      right: asOption(next.words),
+      wrong: wrong.map(({ words, about }) => ({ text: asOption(words), code: 'other-case', quotes: [quoteOf(about)] })),
+      level: 'apply',
+      difficulty: 0.35,
+      score: 0.74 + (wrong.length >= 3 ? 0.04 : 0),
+      reasons: [`wrong-answers:${wrong.length}`],
+    });
+  }
+  return made;
+}
+
+/** A step that says by itself what is done, and not when or what else. */
+const isClear = (words: string): boolean => {
+  const count = words.split(/\s+/).length;
+  return (
+    count >= 3 &&
+    count <= LONGEST &&
+    !pointsOut(words) &&
+    !/\b(?:again|next|first|last|if|unless|repeat)\b|[:`{}<>|]|https?:/i.test(words)
+  );
+};
