@@ -33,7 +33,7 @@ const brief = {
     {
       audience: 'Front-desk volunteers',
       known: ['library card'],
-      minutes: 60,
+      minutes: 58,
       questions: 2,
       sourcesOnly: false,
       language: 'en',

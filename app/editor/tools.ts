@@ -1,3 +1,4 @@
+import type { Node as PmNode } from '@tiptap/pm/model';
 import type { Editor } from '@tiptap/core';
 
 /** Something that is done to words or to the table at the cursor. */
@@ -59,4 +60,14 @@ export function setLink(editor: Editor, href: string): void {
       .insertContent({ type: 'text', text: href.replace(/^mailto:/, ''), marks: [{ type: 'link', attrs: { href } }] })
       .run();
   else chain.setLink({ href }).run();
+}
+
+/** Where the first words of the top node at a place stand. */
+export function firstWords(doc: PmNode, at: number): { from: number; to: number } {
+  let found = { from: at + 1, to: at + 1 };
+  doc.nodeAt(at)?.descendants((node, inside) => {
+    if (node.isText) found = { from: at + 1 + inside, to: at + 1 + inside + node.nodeSize };
+    return found.from === found.to;
+  });
+  return found;
 }

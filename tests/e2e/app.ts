@@ -104,9 +104,11 @@ async function again(
 }
 
 /** Tests of the screens: each worker has an app, each test a page that asks no other host and logs no error. */
-export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
+export const test = base.extend<{ page: Page; mayLog: RegExp; mayAsk: RegExp }, { app: App }>({
   // What a test means to provoke.
   mayLog: [/status of 4\d\d/, { option: true }],
+  // Hosts that somebody asks on purpose.
+  mayAsk: [/^$/, { option: true }],
 
   app: [
     async ({}, use) => {
@@ -130,12 +132,12 @@ export const test = base.extend<{ page: Page; mayLog: RegExp }, { app: App }>({
     { scope: 'worker' },
   ],
 
-  page: async ({ page, mayLog }, use) => {
+  page: async ({ page, mayLog, mayAsk }, use) => {
     const strangers: string[] = [];
     const faults: string[] = [];
     page.on('request', (request) => {
-      if (!/^http:\/\/127\.0\.0\.1:/.test(request.url()) && !/^(data|blob):/.test(request.url()))
-        strangers.push(request.url());
+      const url = request.url();
+      if (!/^http:\/\/127\.0\.0\.1:/.test(url) && !/^(data|blob):/.test(url) && !mayAsk.test(url)) strangers.push(url);
     });
     page.on('pageerror', (error) => faults.push(error.message));
     page.on('console', (message) => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mergeAttributes, Node, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
-import { TextSelection, type Transaction } from '@tiptap/pm/state';
+import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { EditorContent, useEditor, VueNodeViewRenderer } from '@tiptap/vue-3';
 import type { Block, BlockKind } from '~~/core/blocks/forms';
 import { turnBlocks } from '~~/core/blocks/turn';
@@ -13,6 +13,7 @@ import { wordsFor } from '~~/core/words';
 import { fromNode, toNode } from '~/blocks';
 import { cleanHtml } from '~/editor/clean';
 import { attach, detach } from '~/editor/evidence';
+import { firstWords } from '~/editor/tools';
 import { lessonExtensions } from '~/editor/schema';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
@@ -253,19 +254,9 @@ function insert(blocks: readonly Block[], fresh = false) {
   );
   view.dispatch(transaction);
   const from = empty ? top.at : at;
-  editor.value!.commands.setTextSelection(fresh ? firstWords(from) : from + 1);
+  editor.value!.commands.setTextSelection(fresh ? firstWords(editor.value!.state.doc, from) : from + 1);
   editor.value!.commands.focus();
   flush();
-}
-/** Where the first words of the top node at a place stand. */
-function firstWords(at: number): { from: number; to: number } {
-  const { doc } = editor.value!.state;
-  let found = { from: at + 1, to: at + 1 };
-  doc.nodeAt(at)?.descendants((node, inside) => {
-    if (node.isText) found = { from: at + 1 + inside, to: at + 1 + inside + node.nodeSize };
-    return found.from === found.to;
-  });
-  return found;
 }
 /** Shows the parts that are selected, or the one at the cursor, as one of another kind. */
 function turn(kind: BlockKind) {
@@ -291,13 +282,11 @@ function turn(kind: BlockKind) {
   editor.value!.commands.focus();
   flush();
 }
-function remove() {
-  const top = currentTop();
-  if (!top) return;
-  const { state, view } = editor.value!;
-  view.dispatch(state.tr.delete(top.at, top.at + top.node.nodeSize));
-  flush();
-}
+const remove = () =>
+  change(({ tr }) => {
+    const top = currentTop();
+    return top ? tr.delete(top.at, top.at + top.node.nodeSize) : undefined;
+  });
 function move(by: -1 | 1) {
   const top = currentTop();
   const { state, view } = editor.value!;
@@ -360,21 +349,27 @@ function replaceSentence(id: string, text: string, attrs: EvidenceMark['attrs'])
   editor.value!.commands.focus();
   flush();
 }
-/** Makes a change of what the words stand on; false where there is nothing to change. */
-function restand(transaction: Transaction | undefined): boolean {
+/** Makes a change that is no typing, as a gesture of its own; false where there is nothing to change. */
+function change(make: (state: EditorState) => Transaction | undefined): boolean {
+  // What was typed before is given to the course first.
+  flush();
+  burst = { group: '', at: 0 };
+  const transaction = make(editor.value!.state);
   if (!transaction) return false;
   editor.value!.view.dispatch(transaction);
   tellPlace(editor.value!.state.selection.$from);
   flush();
+  burst = { group: '', at: 0 };
   return true;
 }
 /** Puts the part at the cursor beside the one before it, or below it again. */
 function pair() {
-  const top = currentTop();
-  if (!top || top.index === 0) return;
-  const { state, view } = editor.value!;
-  view.dispatch(state.tr.setNodeAttribute(top.at, 'paired', top.node.attrs.paired ? null : true));
-  flush();
+  change(({ tr }) => {
+    const top = currentTop();
+    return top && top.index > 0
+      ? tr.setNodeAttribute(top.at, 'paired', top.node.attrs.paired ? null : true)
+      : undefined;
+  });
 }
 /** Puts the cursor into a part, and the part into sight. */
 function goTo(id: string) {
@@ -404,10 +399,8 @@ defineExpose({
   move,
   pair,
   goTo,
-  attach: (range: PassageRange) =>
-    restand(attach(editor.value!.state, range, desk.course!.language, () => freshId('e'))),
-  detach: (mark: string, passage: string) => restand(detach(editor.value!.state, mark, passage)),
-  /** The block the cursor is in. */
+  attach: (range: PassageRange) => change((state) => attach(state, range, desk.course!.language, () => freshId('e'))),
+  detach: (mark: string, passage: string) => change((state) => detach(state, mark, passage)),
   at: (): string | undefined => currentTop()?.node.attrs.id as string | undefined,
   focus: () => editor.value?.commands.focus(),
 });

@@ -127,29 +127,18 @@ useActions([
   key('pp-down', 'Move the part down', 'Alt+ArrowDown', () => void move(1)),
   key('pp-next', 'Next part', 'ArrowDown', () => step(1)),
   key('pp-before', 'Part before', 'ArrowUp', () => step(-1)),
-  key('pp-choose', 'Choose the part', 'Space', () => choose(current.value)),
+  key('pp-choose', 'Choose the part', 'X', () => choose(current.value)),
 ]);
-function keys(event: KeyboardEvent) {
-  if (!(event.target as HTMLElement).closest('.name')) return;
-  const { key: pressed, altKey } = event;
-  const done = (run: () => void) => {
-    event.preventDefault();
-    run();
-  };
-  if (pressed === 'ArrowUp' || pressed === 'ArrowDown') {
-    const by = pressed === 'ArrowUp' ? -1 : 1;
-    done(() => (altKey ? void (!props.readonly && move(by)) : step(by)));
-  } else if (pressed === ' ' && !props.readonly) done(() => choose(current.value));
-}
 </script>
 
 <template>
-  <div ref="box" data-keys="parts" @keydown="keys">
+  <div ref="box" data-keys="parts">
     <p v-if="lesson.blocks.length === 0" class="small quiet">Nothing stands on the page yet.</p>
     <p v-else class="small quiet">
       <template v-if="readonly">A press leads there.</template
       ><template v-else
-        >A press leads there; drag, or <kbd>Alt ↑↓</kbd>, moves. Chosen ones can go to another lesson.</template
+        >A press leads there; drag, or <kbd>Alt ↑↓</kbd>, moves; <kbd>X</kbd> chooses. Chosen ones can go to another
+        lesson.</template
       >
     </p>
     <VueDraggable
