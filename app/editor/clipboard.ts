@@ -42,10 +42,14 @@ function elsewhere(content: Fragment): Fragment {
   return Fragment.from(nodes);
 }
 
-/** Checks are no parts that can be had twice: they stay where they are. */
-function withoutChecks(content: Fragment): Fragment {
+/** Parts to be had a second time: each gets an id of its own, and checks, which are asked once, stay where they are. */
+function anew(content: Fragment): Fragment {
   const nodes: PmNode[] = [];
-  content.forEach((node) => node.type.name !== 'checkPlace' && nodes.push(node));
+  content.forEach((node) => {
+    if (node.type.name === 'checkPlace') return;
+    const named = 'id' in node.attrs && !node.isText;
+    nodes.push(named ? node.type.create({ ...node.attrs, id: null }, node.content, node.marks) : node);
+  });
   return Fragment.from(nodes);
 }
 
@@ -71,7 +75,7 @@ export const copiedParts = (course: () => string) =>
               const kept = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Copied | null;
               if (!kept || !sameWords(kept.text, text)) return false;
               const { content, openStart, openEnd } = Slice.fromJSON(view.state.schema, kept.slice as never);
-              const own = withoutChecks(kept.course === course() ? content : elsewhere(content));
+              const own = anew(kept.course === course() ? content : elsewhere(content));
               const whole = own.childCount === content.childCount;
               const slice = new Slice(own, whole ? openStart : 0, whole ? openEnd : 0);
               view.dispatch(view.state.tr.replaceSelection(slice).scrollIntoView().setMeta('paste', true));

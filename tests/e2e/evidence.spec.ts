@@ -54,10 +54,27 @@ test('copied words keep what they stand on in another lesson; from elsewhere not
   await saved(page);
   const blocks = (await lesson(page, 'Your first shift')).blocks;
   expect(words(blocks)).toContain(said.slice(0, 40));
-  const ids = (await served(page)).course.modules.flatMap((module) =>
-    module.lessons.flatMap((each) => each.blocks.map(({ id }) => id)),
-  );
+  // A whole page: each part anew, under an id of its own; its checks stay where they are.
+  await openLesson(page, 'Charging');
+  await page.locator('.lesson-page p.standing.source').first().click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+c');
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText().then((text) => text.length)))
+    .toBeGreaterThan(400);
+  await openLesson(page, 'Your first shift');
+  await page.locator('.lesson-page p').last().click();
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+v');
+  await expect.poll(async () => (await lesson(page, 'Your first shift')).blocks.length).toBeGreaterThan(8);
+  const { course } = await served(page);
+  const lessons = course.modules.flatMap((module) => module.lessons);
+  const ids = lessons.flatMap(({ blocks: parts }) => parts.map(({ id }) => id));
   expect(new Set(ids).size).toBe(ids.length);
+  const kinds = (title: string) => lessons.find((each) => each.title === title)!.blocks.map(({ kind }) => kind);
+  expect(kinds('Your first shift')).not.toContain('check');
+  expect(kinds('Charging')).toContain('check');
 });
 
 test('parts are moved any distance by key, and given to another lesson', async ({ page, app }) => {
