@@ -9,8 +9,8 @@ import { lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import { expect, openDemo, test } from './app';
 
 /** Rounds, each ended by a kill; UPLIFT_KILLS asks for more than the check takes its time for. */
-const KILLS = Number(process.env.UPLIFT_KILLS ?? 15);
-const ROUNDS = Number(process.env.UPLIFT_KILLS ?? 6);
+const KILLS = Number(process.env.UPLIFT_KILLS ?? 10);
+const ROUNDS = Number(process.env.UPLIFT_KILLS ?? 4);
 
 test('a server killed again and again while it takes changes keeps every confirmed one, and none twice', async ({
   page,
