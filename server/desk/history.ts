@@ -16,9 +16,17 @@ export interface Moment {
   by: string;
   /** It was drafted. */
   drafted?: true;
+  /** Before anybody changed it, as it came into the course. */
+  came?: true;
   /** What was done, each thing once. */
   what: string[];
 }
+
+/** Whether a change brought a lesson into the course, alone or with its module. */
+const makes = (operation: Operation, lessonId: string): boolean =>
+  operation.type === 'insert' &&
+  (operation.node.id === lessonId ||
+    ('lessons' in operation.node && operation.node.lessons.some(({ id }) => id === lessonId)));
 
 /** What became of a lesson, and how it stood at any time: read out of the course's log. */
 export function historyDesk(db: Db, courses: CourseDesk) {
@@ -36,10 +44,20 @@ export function historyDesk(db: Db, courses: CourseDesk) {
         named([lessonId]).flatMap(({ operation, inverse }) => [operation, inverse]),
       );
       const moments: Moment[] = [];
-      for (const { revision, made_at, who, job, what } of named([lessonId, ...parts])) {
+      const changes = named([lessonId, ...parts]);
+      const [first] = changes;
+      // How it stood before: not for one that the first change made.
+      if (first && !makes(first.operation, lessonId))
+        moments.push({ revision: first.revision - 1, at: first.made_at, by: '', came: true, what: [] });
+      for (const { revision, made_at, who, job, what } of changes) {
         const by = who ?? '';
         const last = moments.at(-1);
-        const same = last?.by === by && made_at - last.at < TOGETHER && Boolean(last.drafted) === Boolean(job);
+        const same =
+          last !== undefined &&
+          !last.came &&
+          last.by === by &&
+          made_at - last.at < TOGETHER &&
+          Boolean(last.drafted) === Boolean(job);
         const moment = same ? last : { revision, at: made_at, by, ...(job && { drafted: true as const }), what: [] };
         if (!same) moments.push(moment);
         Object.assign(moment, { revision, at: made_at });

@@ -127,8 +127,10 @@ test('a lesson is brought back to how it stood, and forward again by undo', asyn
   await saved(page);
   await page.getByRole('button', { name: 'History' }).click();
   await dialog.getByRole('listitem').last().getByRole('button').click();
-  await expect.poll(async () => words((await lesson(page, 'Late returns')).blocks)).not.toBe(before);
-  await page.keyboard.press('Escape');
+  await dialog.getByRole('button', { name: 'Bring this page back' }).click();
+  await expect.poll(async () => words((await lesson(page, 'Late returns')).blocks)).toBe(before);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.lesson-page')).toContainText('Another thing.');
 });
 
 test.describe('pages of the web', () => {

@@ -58,7 +58,8 @@ async function back() {
   open.value = false;
 }
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-const whatOf = ({ drafted, what }: Moment) => (drafted ? 'drafted' : what.slice(-3).join(', '));
+const whatOf = ({ drafted, came, what }: Moment) =>
+  came ? 'before that' : drafted ? 'drafted' : what.slice(-3).join(', ');
 </script>
 
 <template>
@@ -95,7 +96,7 @@ const whatOf = ({ drafted, what }: Moment) => (drafted ? 'drafted' : what.slice(
               >Bring this page back</UButton
             >
           </p>
-          <VersionLesson :change="change" />
+          <VersionLesson v-if="change.kind !== 'same'" :change="change" />
         </div>
       </div>
     </template>

@@ -4,7 +4,7 @@ import { pageBack } from '../../../core/course/page-history';
 import { plainText } from '../../../core/blocks/forms';
 import { historyDesk } from '../../../server/desk/history';
 import { aChange, aDesk, TOM } from '../../data';
-import { anId, aText } from '../../builders';
+import { aLesson, anId, aText } from '../../builders';
 
 const LESSON = anId('First one');
 const words = (text: string, was: string) => ({
@@ -24,8 +24,23 @@ describe('the history of a lesson', () => {
     desk.post(id, [aChange({ type: 'remove', id: anId('First one-b1') }, TOM)], 1);
     desk.post(id, [aChange({ type: 'set', id: anId('Second one'), field: 'title', value: 'X', was: 'Second one' })], 2);
     const moments = history.moments(id, LESSON);
-    expect(moments.map(({ revision }) => revision)).toEqual([2, 1]);
-    expect(new Set(moments.map(({ by }) => by)).size).toBe(2);
+    expect(moments.map(({ revision, came }) => [revision, came])).toEqual([
+      [2, undefined],
+      [1, undefined],
+      [0, true],
+    ]);
+    expect(new Set(moments.map(({ by }) => by)).size).toBe(3);
+  });
+
+  it('begins with the change that made the lesson, where one did', () => {
+    const { desk, db, id } = aDesk();
+    const node = aLesson('Fresh');
+    desk.post(id, [aChange({ type: 'insert', kind: 'lesson', parent: anId('First'), after: null, node })], 0);
+    expect(
+      historyDesk(db, desk)
+        .moments(id, node.id)
+        .map(({ revision }) => revision),
+    ).toEqual([1]);
   });
 
   it('shows how it stood at any time, and brings that back', () => {
