@@ -65,8 +65,10 @@ type Offers = AnswerOf<'GET /api/courses/:course/offers'>;
 /** What the sources offer; asked for again when what it depends on was saved. */
 const offers = shallowRef<Offers>();
 async function load() {
+  // The course may have been left since it was saved.
+  if (!desk.course) return;
   offers.value = desk.mayEdit
-    ? await api('GET /api/courses/:course/offers', { course: desk.course!.id }).catch(() => offers.value)
+    ? await api('GET /api/courses/:course/offers', { course: desk.course.id }).catch(() => offers.value)
     : undefined;
 }
 watchDebounced(() => desk.savedAt, load, { debounce: 900 });
