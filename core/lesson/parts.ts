@@ -26,9 +26,9 @@ export interface Matter {
   known: readonly string[][];
 }
 
-/** A part of a page: a paragraph, or a list, table, run of terms or piece of code, whole. */
+/** A part of a page: a paragraph, or a list, table, run of terms, quotation or piece of code, whole. */
 export interface Part {
-  kind: 'text' | 'list' | 'steps' | 'table' | 'code' | 'terms';
+  kind: 'text' | 'list' | 'steps' | 'table' | 'code' | 'terms' | 'quote';
   /** Index of the scope's section. */
   section: number;
   unit: string;
@@ -112,6 +112,7 @@ function kindOf(
   if (items.every(({ passage }) => entries.has(passage.id)) && (first.list || first.kind === 'definition'))
     return 'terms';
   if (first.list) return stepLists.has(first.list.id) ? 'steps' : 'list';
+  if (first.kind === 'quote' && !first.callout) return 'quote';
   return first.kind === 'definition' ? 'list' : 'text';
 }
 

@@ -509,10 +509,14 @@ describe('words inside a sentence', () => {
     'A near miss is a mistake that was noticed in time.',
     'Strong painkillers, such as morphine, are locked away.',
     'The senior checks the charts of those who give medicines.',
+    'Two bags are packed, one for the ward and one for the lift.',
+    'Take one of the red keys.',
+    'No one may enter alone.',
   ])('that point at nothing outside: %s', (sentence) => expect(within(sentence)).toBe(false));
   it.each([
     'The patch stays on, and that is why the nurse looks at the map.',
     'Residents keep such medicines in the room.',
+    'You may lower one only after the customer has agreed.',
     'The senior looks at those at noon.',
   ])('that do: %s', (sentence) => expect(within(sentence)).toBe(true));
 });

@@ -1,4 +1,4 @@
-import type { DefinitionFacts, TaggedWord } from '../pack';
+import type { DefinitionFacts, Range, TaggedWord } from '../pack';
 import { anyOf } from '../phrases';
 
 const PATTERN =
@@ -109,6 +109,8 @@ function isProper(term: string, meaning: string, plural: boolean): boolean {
   );
 }
 
+/** A name that its author sets apart may have more to it ("the **owner** of a ticket"). */
+const LONGEST_MARKED = 7;
 const OF_THE_TERM =
   /^(?:this|these|it|they)\b(?:\s+\S+){0,3}?\s+(?:is|are|means?|refers?|stands?|denotes?|names?|identif(?:y|ies)|describes?|lists?|contains?|holds?|tells?|says?|gives?)\b/i;
 const PARTICIPLE =
@@ -152,17 +154,33 @@ function isReduced(tags: readonly TaggedWord[], at: number): boolean {
   return at > 0 && /^(?:DET|PRON)$/.test(tags[at].tag) && /^(?:NOUN|PROPN)$/.test(tags[at - 1].tag);
 }
 
-/** "The duty lead is the person …": a name of a few nouns, "is" or "are", and a kind with its article. */
-export function definesAlike(sentence: string, tags: readonly TaggedWord[]): DefinitionFacts | undefined {
-  const at = tags.findIndex(({ text }) => /^(?:is|are)$/i.test(text));
+/**
+ * What a sentence among definitions is worded to define: a name of a few nouns, "is" or "are", and a kind with its
+ * article ("The duty lead is the person …"). Where its author sets the name apart (`marked`), "means that" and a
+ * number do, too ("A **ticket** is one problem …").
+ */
+export function definesAlike(
+  sentence: string,
+  tags: readonly TaggedWord[],
+  marked?: Range,
+): DefinitionFacts | undefined {
+  const at = tags.findIndex(({ text }) => (marked ? /^(?:is|are|means?)$/i : /^(?:is|are)$/i).test(text));
   const [first] = tags;
   const article = first?.tag === 'DET' && /^(?:an?|the)$/i.test(first.text);
   const name = tags.slice(article ? 1 : 0, Math.max(0, at));
-  const kind = tags[at + 1];
-  const isName =
-    name.length > 0 && name.length <= 4 && name.every(({ tag }) => tag === 'NOUN' || tag === 'PROPN' || tag === 'ADJ');
-  if (at < 1 || !isName || !kind || !/^(?:an?|the|any|every)$/i.test(kind.text)) return undefined;
+  const says = tags[at + 1];
+  if (at < 1 || name.length === 0 || !says) return undefined;
   const term = { from: name[0].from, to: name.at(-1)!.to };
-  if (VAGUE.test(sentence.slice(term.from, term.to))) return undefined;
+  const isName = marked
+    ? marked.from === term.from && marked.to <= term.to && name.length <= LONGEST_MARKED
+    : name.length <= 4 && name.every(({ tag }) => tag === 'NOUN' || tag === 'PROPN' || tag === 'ADJ');
+  if (!isName || VAGUE.test(sentence.slice(term.from, term.to))) return undefined;
+  const means = /^means?$/i.test(tags[at].text);
+  const kind = means && /^that$/i.test(says.text) ? tags[at + 2] : says;
+  if (
+    !kind ||
+    !(means || (marked ? /^(?:an?|the|any|every|one|two|three)$/i : /^(?:an?|the|any|every)$/i).test(kind.text))
+  )
+    return undefined;
   return { term, meaning: { from: kind.from, to: sentence.length }, plural: false, proper: true };
 }

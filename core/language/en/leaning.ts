@@ -41,7 +41,7 @@ const ANSWER =
   /^(?:yes|no|not (?:always|necessarily|at all|quite)|sometimes|only (?:if|when)|never|of course|probably)(?:[.,;:!–—]|\s[–—])/i;
 const JOINING_WORDS = anyOf`
   however | but | and | or | nor | so | thus | hence | therefore | also | moreover | furthermore | in addition
-  additionally | again | then | next | finally | lastly | secondly | thirdly | second | third | afterwards?
+  additionally | again | then | next | finally | lastly | secondly | thirdly | (?:second|third)(?=,) | afterwards?
   nevertheless | nonetheless | still | yet | even so | in contrast | by contrast | on the other hand
   on the contrary | conversely | similarly | likewise | instead | otherwise | alternatively | for example
   for instance | as an example | in other words | that is | as a result | as a consequence | consequently
@@ -138,6 +138,7 @@ export function leaningOf(sentence: string, words: number): Leaning | undefined 
 
 /** Whether a word inside the sentence may point outside it. `tags`: its parts of speech, where they are known. */
 export function pointsWithin(sentence: string, tags: readonly TaggedWord[] = []): boolean {
+  if (leavesNounOut(tags)) return true;
   const rest = sentence.split(/\s+/).slice(1).join(' ');
   const match = POINTS_WITHIN.exec(rest);
   if (!match) return false;
@@ -158,6 +159,16 @@ export function pointsWithin(sentence: string, tags: readonly TaggedWord[] = [])
       .split(/\s+/)
       .filter((word) => word.length > 3).length < 3
   );
+}
+
+/** "You may lower one only after …": what "one" counts was named before. */
+function leavesNounOut(tags: readonly TaggedWord[]): boolean {
+  const at = tags.findIndex(({ text }) => /^ones?$/i.test(text));
+  const next = tags[at + 1];
+  if (at < 1 || /^(?:no|any|every|some)$/i.test(tags[at - 1].text) || /^(?:of|or|and|to)$/i.test(next?.text ?? ''))
+    return false;
+  const isBare = !next || ['ADV', 'SCONJ', 'ADP', 'AUX', 'PUNCT', 'PRON', 'DET'].includes(next.tag);
+  return isBare && !tags.slice(0, at).some(({ tag }) => tag === 'NOUN' || tag === 'PROPN');
 }
 
 const COMPARED = anyOf`

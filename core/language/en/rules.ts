@@ -32,6 +32,8 @@ const MODALS: Modal[] = [
 
 const MODAL_WORD = /\b(?:must|shall|may|should|ought|has|have|needs?|is|are|can|mustn't|shouldn't|shan't)\b/g;
 const LONGEST_SUBJECT = 9;
+/** "The head of support": a head of something that has people. */
+const HEAD_OF = /^the (?:deputy )?head of \p{L}/iu;
 const READER = /^(?:you|everyone|everybody|anyone|nobody|no one|we)$/i;
 
 /** The rule a sentence states in its main clause; undefined when it states none that can be taken apart safely. */
@@ -86,7 +88,7 @@ export function ruleOf(sentence: string, tags: readonly TaggedWord[], words: Wor
 
 /** Whether the words name somebody who can act: a pronoun, or a head noun that is a person or group. */
 export function isPerson(subject: string, words: WordList): boolean {
-  if (READER.test(subject)) return true;
+  if (READER.test(subject) || HEAD_OF.test(subject)) return true;
   const head = headNoun(subject);
   return head !== undefined && words.isPerson(head);
 }

@@ -1,5 +1,6 @@
 import type { Block } from '../../blocks/forms';
 import type { RichText } from '../../document/rich-text';
+import type { Range } from '../../language/pack';
 import type { UsedSentence } from '../../unit/shown';
 import type { Part } from '../parts';
 import { andMore, canCut, knowledgeOf, leans, stretch, type PartShape, type SentenceShape } from './shape';
@@ -51,8 +52,10 @@ export const definedInText: SentenceShape = (sentences, at, context) => {
   let to = at;
   for (; to < sentences.length && sentences[to].sentence.passage === passage; to++) {
     const { text, tags } = sentences[to].sentence;
-    // Among definitions, what is worded like one is one.
-    const alike = entries.length > 1 ? knowledgeOf(sentences[to], context).pack.definesAlike?.(text, tags) : undefined;
+    // Among definitions, and with the term set apart by its author, what is worded like one is one.
+    const marked = strongIn(sentences[to]);
+    const { pack } = knowledgeOf(sentences[to], context);
+    const alike = entries.length > 1 || marked ? pack.definesAlike?.(text, tags, marked) : undefined;
     const found = definedBy(sentences[to]) ?? (alike && definedBy(sentences[to], alike));
     if (found) entries.push(found);
     else if (entries.length > 0) entries.at(-1)!.more.push(sentences[to]);
@@ -60,6 +63,12 @@ export const definedInText: SentenceShape = (sentences, at, context) => {
   }
   return entries.length >= FEWEST ? { to, make: (id) => termsOf(entries, id) } : undefined;
 };
+
+/** The first words of a sentence that its author set in strong letters, as characters of its text. */
+function strongIn({ sentence: { passage, from, to } }: UsedSentence): Range | undefined {
+  const mark = passage.marks?.find((each) => each.kind === 'strong' && each.from >= from && each.to <= to);
+  return mark && { from: mark.from - from, to: mark.to - from };
+}
 
 /** A list of definitions. */
 export const definedInList: PartShape = ([part], _, place) => {

@@ -125,6 +125,35 @@ describe('sentences that ask for a shape', () => {
     expect(terms).toEqual(['Night book', 'Swap night', 'Duty manager']);
   });
 
+  it('of words that their author sets in strong letters are words and meanings; quotations stay apart', async () => {
+    const { bodies } = await drafted(`# Desk
+
+## Words we use
+
+A **ticket** is one problem of one guest. If a note holds two problems, make two tickets. A **swap** is a way to keep somebody warm although the heater is off. **Settled** means that the guest has said so. The **owner** of a ticket is the person whose name is on it, and there is always exactly one.
+
+## Notes to guests
+
+Say first what they can do now. Compare:
+
+> Dear guest, we regret any inconvenience.
+
+> Hello Ms Ode, the lift runs again from six. Ask at the desk for the spare key.
+
+The second took a minute longer to write.
+`);
+    expect(bodies('Settled', 'terms')[0].terms.map(({ term, text }) => [term, textOf(text)])).toEqual([
+      ['Ticket', 'one problem of one guest. If a note holds two problems, make two tickets.'],
+      ['Swap', 'a way to keep somebody warm although the heater is off.'],
+      ['Settled', 'the guest has said so.'],
+      ['Owner of a ticket', 'the person whose name is on it, and there is always exactly one.'],
+    ]);
+    expect(bodies('guest', 'quote').map(({ paragraphs }) => paragraphs.map(textOf))).toEqual([
+      ['Dear guest, we regret any inconvenience.'],
+    ]);
+    expect(bodies('spare key', 'quote')).toHaveLength(1);
+  });
+
   it('of an example with its figures are gone through: given, step by step, result', async () => {
     const { bodies } = await drafted();
     const [{ given, working, result }] = bodies('Okafor', 'worked');
