@@ -1,6 +1,7 @@
 import { ID_PATTERN } from '../document/id';
+import { mediaRef, type MediaRef } from '../document/media';
 import { passageRange, type PassageRange } from '../document/rich-text';
-import { list, number, object, oneOf, string, type Shape } from '../document/shape';
+import { boolean, list, number, object, oneOf, string, type Shape } from '../document/shape';
 
 /** A passage quoted in feedback: its words, kept even when the source goes, and where they stand. */
 export interface Quote {
@@ -22,13 +23,44 @@ export interface CheckFrame {
   difficulty: number;
   /** How the engine came to it; absent on hand-written ones. */
   drafted?: { form: AskingForm; score: number; reasons: string[] };
+  /** What it weighs among the others of its lesson, quiz and course; 1 where nothing is said. */
+  points?: number;
+  /** Its lesson is done only when it is answered, whatever the rules of the course ask for. */
+  required?: boolean;
+  /** What its author says to a right and to any other answer, besides what is said to the answer itself. */
+  said?: { right?: string; wrong?: string };
+  /** A picture under what is asked. */
+  picture?: CheckPicture;
 }
 
+/** A picture of a check; `alt` says what it shows to who cannot see it. */
+export interface CheckPicture {
+  media: MediaRef;
+  alt: string;
+}
+
+/** What is partly right counts by its parts, or for nothing. */
+export const CREDITS = ['all', 'each'] as const;
+export type Credit = (typeof CREDITS)[number];
+
 /**
- * Forms of asking: what to do in a case, which term, which figure, what a row says or whose it is, what comes next,
- * what must not be done, whether something is allowed.
+ * Forms of asking: what to do in a case, which term, which figure, what a row says or whose it is, what belongs
+ * together, which band a figure falls into, what comes next, in which order, what must not be done, what is done and
+ * what is not, whether something is allowed.
  */
-export const ASKING_FORMS = ['condition', 'term', 'number', 'lookup', 'step', 'prohibition', 'permission'] as const;
+export const ASKING_FORMS = [
+  'condition',
+  'term',
+  'number',
+  'lookup',
+  'pairs',
+  'band',
+  'step',
+  'sequence',
+  'prohibition',
+  'groups',
+  'permission',
+] as const;
 export type AskingForm = (typeof ASKING_FORMS)[number];
 
 export const idShape = string({ pattern: ID_PATTERN });
@@ -39,6 +71,10 @@ export interface Fields {
   required: Record<string, Shape>;
   optional?: Record<string, Shape>;
 }
+
+/** What a check may weigh. */
+export const POINTS = { min: 0, max: 100 };
+const words = string({ min: 1, max: 2000 });
 
 /** The form of the frame; a kind adds its own fields. */
 export const FRAME: Required<Fields> = {
@@ -57,5 +93,9 @@ export const FRAME: Required<Fields> = {
       score: number({ min: 0, max: 1 }),
       reasons: list(string()),
     }),
+    points: number(POINTS),
+    required: boolean,
+    said: object({}, { right: words, wrong: words }),
+    picture: object({ media: mediaRef, alt: string({ max: 1000 }) }),
   },
 };

@@ -1,11 +1,15 @@
-import type { Option } from './choice/form';
 import type { CheckFrame } from './check';
+import type { SAID_CODES } from './options';
 
 /** What is said to a response: why it is right or not as a code, what the source says, or the author's own words. */
 export interface Feedback {
-  code: Option['feedback']['code'];
+  code: (typeof SAID_CODES)[number] | 'some-missing' | 'compare';
   quotes: string[];
   text?: string;
+  /** What a good answer names. */
+  points?: string[];
+  /** What the author says to every right answer, or to every other. */
+  general?: string;
 }
 
 /** What a response is worth. Until a person has marked it, its state is `waiting`, and its score counts nowhere. */
@@ -24,10 +28,10 @@ export interface BitWriter {
 }
 export type BitReader = (width: number) => number;
 
-/** A response as reports of learning platforms name it: a type of SCORM's interactions, and its words. */
+/** A response as reports of learning platforms name it: a type of SCORM's interactions, and its words or pairs. */
 export interface Interaction {
-  type: 'choice' | 'true-false' | 'fill-in' | 'matching' | 'performance' | 'sequencing' | 'likert' | 'numeric';
-  response: string;
+  type: 'choice' | 'true-false' | 'fill-in' | 'long-fill-in' | 'matching' | 'sequencing' | 'numeric';
+  response: string[] | [string, string][];
 }
 
 /**
@@ -43,7 +47,13 @@ export interface CheckMarking<Kind extends CheckFrame, View, Secret, Response> {
   mark(secret: Secret, response: Response): Mark;
   /** The right response and what is said to it, for when nothing can be won by knowing it. */
   solution(secret: Secret): { response: Response; feedback?: Feedback };
+  /** What becomes of it where no person marks, as in a package. */
+  alone?(secret: Secret): Secret;
+  /** Its responses are typed words: the first that a packed state does without. */
+  typed?: true;
   pack(view: View, response: Response, bits: BitWriter): void;
   unpack(view: View, bits: BitReader): Response | undefined;
   interaction(view: View, response: Response): Interaction | undefined;
+  /** A response in words, a line each, for who looks at results. */
+  said(view: View, response: Response): string[];
 }

@@ -1,7 +1,16 @@
 import { idFrom } from '../document/id';
+import type { CheckFrame, CheckPicture } from './check';
 import { choice, type ChoiceSecret, type ChoiceView } from './choice/marking';
 import type { Check, CheckKind, CheckKinds } from './forms';
 import type { BitReader, BitWriter, CheckMarking, Feedback, Interaction, Mark } from './marking';
+import { match, type MatchView } from './match/marking';
+import { number, type NumberSecret, type NumberView } from './number/marking';
+import { open, type OpenSecret, type OpenView } from './open/marking';
+import { order, type OrderSecret, type OrderView } from './order/marking';
+import type { PairingSecret } from './pairing';
+import { several, type SeveralSecret } from './several/marking';
+import { short, type ShortSecret } from './short/marking';
+import { sort, type SortView } from './sort/marking';
 import { truth, type TruthSecret } from './truth/marking';
 
 export type { BitReader, BitWriter, Feedback, Interaction, Mark } from './marking';
@@ -9,38 +18,81 @@ export type { BitReader, BitWriter, Feedback, Interaction, Mark } from './markin
 /** What a learner gets of a check of each kind, and what is kept from them. */
 export interface CheckViews {
   choice: ChoiceView;
+  several: ChoiceView;
   truth: object;
+  order: OrderView;
+  match: MatchView;
+  sort: SortView;
+  number: NumberView;
+  short: object;
+  open: OpenView;
 }
 interface CheckSecrets {
   choice: ChoiceSecret;
+  several: SeveralSecret;
   truth: TruthSecret;
+  order: OrderSecret;
+  match: PairingSecret;
+  sort: PairingSecret;
+  number: NumberSecret;
+  short: ShortSecret;
+  open: OpenSecret;
+}
+
+/** What learners get of every check: the frame without key, feedback and evidence. */
+export interface LearnerFrame {
+  id: string;
+  stem: string;
+  points?: number;
+  required?: boolean;
+  picture?: CheckPicture;
 }
 
 /** A check as a learner gets it: no key, no feedback, no evidence. */
-export type LearnerCheck = {
-  [Kind in CheckKind]: { id: string; kind: Kind; stem: string } & CheckViews[Kind];
-}[CheckKind];
+export type LearnerCheck = { [Kind in CheckKind]: LearnerFrame & { kind: Kind } & CheckViews[Kind] }[CheckKind];
 
 /** What marking needs of a check; it is kept away from the learner until it may be seen. */
-export type Secret = { [Kind in CheckKind]: { kind: Kind } & CheckSecrets[Kind] }[CheckKind];
+export type Secret = {
+  [Kind in CheckKind]: { kind: Kind; said?: CheckFrame['said'] } & CheckSecrets[Kind];
+}[CheckKind];
 
+/** What learners answer, by kind. */
+interface Responses {
+  choice: string;
+  several: string[];
+  truth: boolean;
+  order: string[];
+  match: Record<string, string>;
+  sort: Record<string, string>;
+  number: number;
+  short: string;
+  open: string;
+}
+type Response<Kind extends CheckKind> = Responses[Kind];
 type Marking = CheckMarking<Check, unknown, unknown, unknown>;
 
 // The responses of a kind are its own matter: outside of its folder nobody looks into one.
-const MARKINGS: { [Kind in CheckKind]: CheckMarking<CheckKinds[Kind], CheckViews[Kind], CheckSecrets[Kind], never> } = {
-  choice: choice as CheckMarking<CheckKinds['choice'], ChoiceView, ChoiceSecret, never>,
-  truth: truth as CheckMarking<CheckKinds['truth'], object, TruthSecret, never>,
-};
+const MARKINGS: {
+  [Kind in CheckKind]: CheckMarking<CheckKinds[Kind], CheckViews[Kind], CheckSecrets[Kind], Response<Kind>>;
+} = { choice, several, truth, order, match, sort, number, short, open };
 const markingOf = ({ kind }: { kind: CheckKind }) => MARKINGS[kind] as unknown as Marking;
 
 /** A check as a learner gets it, and what is kept from them. `mixed` settles the ids a learner sees. */
 export function splitCheck(check: Check, mixed: string): { view: LearnerCheck; secret: Secret } {
-  const { id, kind, stem } = check;
+  const { id, kind, stem, points, required, picture, said } = check;
   const mix = (own: string) => idFrom('a', mixed, id, own);
   const marking = markingOf(check);
   return {
-    view: { id, kind, stem, ...(marking.view(check, mix) as object) } as LearnerCheck,
-    secret: { kind, ...(marking.secret(check, mix) as object) } as Secret,
+    view: {
+      id,
+      kind,
+      stem,
+      ...(points !== undefined && { points }),
+      ...(required && { required }),
+      ...(picture && { picture }),
+      ...(marking.view(check, mix) as object),
+    } as LearnerCheck,
+    secret: { kind, ...(said && { said }), ...(marking.secret(check, mix) as object) } as Secret,
   };
 }
 
@@ -48,7 +100,27 @@ export function splitCheck(check: Check, mixed: string): { view: LearnerCheck; s
 export function mark(secret: Secret, response: unknown): Mark | undefined {
   const marking = markingOf(secret);
   const read = marking.read(response, secret);
-  return read === undefined ? undefined : marking.mark(secret, read);
+  if (read === undefined) return undefined;
+  const marked = marking.mark(secret, read);
+  const general = marked.score === 1 ? secret.said?.right : secret.said?.wrong;
+  return general && marked.state === 'marked'
+    ? { ...marked, feedback: { code: 'own', quotes: [], ...marked.feedback, general } }
+    : marked;
+}
+
+/** A secret as it is where no person marks: what a person would mark, learners compare themselves. */
+export function markedAlone(secret: Secret): Secret {
+  return (markingOf(secret).alone?.(secret) as Secret | undefined) ?? secret;
+}
+
+/** Whether responses of a kind are typed words. */
+export const isTypedKind = (view: LearnerCheck): boolean => markingOf(view).typed === true;
+
+/** A response in words, a line each; none where it is no response to this check. */
+export function saidIn(view: LearnerCheck, secret: Secret, response: unknown): string[] {
+  const marking = markingOf(view);
+  const read = marking.read(response, secret);
+  return read === undefined ? [] : marking.said(view, read);
 }
 
 /** The right response and what is said to it, for when nothing can be won by knowing it. */

@@ -1,14 +1,33 @@
 import type { PageView } from '../blocks/page';
+import { pictureHtml } from '../blocks/picture/page';
 import { escape } from '../document/html';
 import { choice } from './choice/page';
 import type { Check, CheckKind, CheckKinds } from './forms';
+import { match } from './match/page';
+import { number } from './number/page';
+import { open } from './open/page';
+import { order } from './order/page';
 import type { CheckPage } from './page';
+import { several } from './several/page';
+import { short } from './short/page';
+import { sort } from './sort/page';
 import { truth } from './truth/page';
 
-const PAGES: { [Kind in CheckKind]: CheckPage<CheckKinds[Kind]> } = { choice, truth };
+const PAGES: { [Kind in CheckKind]: CheckPage<CheckKinds[Kind]> } = {
+  choice,
+  several,
+  truth,
+  order,
+  match,
+  sort,
+  number,
+  short,
+  open,
+};
 
 /** A check as HTML, for its author. */
 export function checkHtml(check: Check, view: PageView): string {
   const answers = (PAGES[check.kind] as unknown as CheckPage<Check>)(check, view);
-  return `<div class="check"><p class="stem">${escape(check.stem)}</p>${answers}</div>`;
+  const picture = check.picture ? pictureHtml(check.picture, view) : '';
+  return `<div class="check"><p class="stem">${escape(check.stem)}</p>${picture}${answers}</div>`;
 }

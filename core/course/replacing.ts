@@ -1,5 +1,5 @@
 import { checkIn, formOf, mapBlockTexts, plainText, type Block } from '../blocks/forms';
-import { checkFormOf, type Check } from '../checks/forms';
+import { rewordedFields, type Check } from '../checks/forms';
 import { sameData } from '../document/canonical';
 import { applyChanges, type Rewording } from '../document/reworded';
 import { textOf } from '../document/rich-text';
@@ -127,7 +127,7 @@ function question(check: Check, row?: string): Worded {
     part: 'check',
     text: wordsAsked(check),
     was: check as unknown as Record<string, unknown>,
-    reworded: ({ put }) => ({ stem: kept(put)(check.stem), ...checkFormOf(check).reworded(check, kept(put)) }),
+    reworded: ({ put }) => rewordedFields(check, kept(put)) as Record<string, unknown>,
   };
 }
 
@@ -136,8 +136,8 @@ const kept = (put: (words: string) => string) => (words: string) => put(words).t
 
 /** Every word of a check that its author can word otherwise. */
 function wordsAsked(check: Check): string {
-  const lines = [check.stem];
-  checkFormOf(check).reworded(check, (words) => {
+  const lines: string[] = [];
+  rewordedFields(check, (words) => {
     lines.push(words);
     return words;
   });

@@ -1,4 +1,11 @@
-import { packResponse, unpackResponse, type BitReader, type BitWriter } from '../checks/markings';
+import {
+  isTypedKind,
+  packResponse,
+  unpackResponse,
+  type BitReader,
+  type BitWriter,
+  type LearnerCheck,
+} from '../checks/markings';
 import type { Answer, LearnerState } from './progress';
 import { checksIn, lessonsOf, type LearnerCourse } from './view';
 
@@ -7,8 +14,11 @@ const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789
 const BITS = { state: 2, tries: 2, score: 7 };
 const STATES = { none: 0, marked: 1, waiting: 2 } as const;
 
-/** How much of a state is kept: everything; without responses; without scores, too; lessons read only. */
-const FORMS = { whole: 'd', scores: 'e', states: 'f', lessons: 'c' } as const;
+/**
+ * How much of a state is kept: everything; without typed words; without any responses; without scores, too; lessons
+ * read only.
+ */
+const FORMS = { whole: 'd', untyped: 'g', scores: 'e', states: 'f', lessons: 'c' } as const;
 type Form = (typeof FORMS)[keyof typeof FORMS];
 /** As packed before checks had kinds: everything; without responses. */
 const OLDER = { whole: 'a', outcomes: 'b' } as const;
@@ -17,11 +27,11 @@ const OLDER = { whole: 'a', outcomes: 'b' } as const;
  * Packs a learner's state into at most `most` characters (SCORM 1.2 gives 4,096), in order of the course's lessons and
  * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting), and of those answered two
  * for the tries, seven for the score, and the response as its kind packs it. What does not fit is dropped by a fixed
- * rule: first responses, then scores (an answer that was all right counts as right still), then answers; never which
- * lessons were read. 300 lessons of 3 checks take 2,305 characters.
+ * rule: first typed words, then all responses, then scores (an answer that was all right counts as right still), then
+ * answers; never which lessons were read. 300 lessons of 3 checks take 2,305 characters.
  */
 export function packState(course: LearnerCourse, state: LearnerState, most = 4096): string {
-  for (const form of [FORMS.whole, FORMS.scores, FORMS.states, FORMS.lessons]) {
+  for (const form of [FORMS.whole, FORMS.untyped, FORMS.scores, FORMS.states, FORMS.lessons]) {
     const packed = form + place(course, state.at) + '.' + letters(bitsOf(course, state, form));
     if (packed.length <= most || form === FORMS.lessons) return packed.slice(0, most);
   }
@@ -30,7 +40,7 @@ export function packState(course: LearnerCourse, state: LearnerState, most = 409
 
 /** Reads a packed state; anything that is not one, or is of a course with fewer parts, gives what can be read of it. */
 export function unpackState(course: LearnerCourse, packed: string): LearnerState {
-  const match = /^([abcdef])(\d*)\.([\w-]*)$/.exec(packed);
+  const match = /^([abcdefg])(\d*)\.([\w-]*)$/.exec(packed);
   const state: LearnerState = { read: [], answers: {} };
   if (!match) return state;
   const [, form, at, body] = match;
@@ -43,14 +53,17 @@ export function unpackState(course: LearnerCourse, packed: string): LearnerState
     for (const id of lessons.flatMap(checksIn)) {
       const answer = isOld ? olderAnswer(take) : answerIn(take, form as Form);
       const check = checks.get(id);
-      const response =
-        check && (form === OLDER.whole || (answer && form === FORMS.whole)) ? unpackResponse(check, take) : undefined;
+      const isKept = form === OLDER.whole || (answer && check && keepsResponse(form as Form, check));
+      const response = check && isKept ? unpackResponse(check, take) : undefined;
       if (answer) state.answers[id] = { ...(response !== undefined && { response }), ...answer };
     }
   }
   const here = at ? lessons[Number(at)] : undefined;
   return here ? { ...state, at: here.id } : state;
 }
+
+const keepsResponse = (form: Form, check: LearnerCheck): boolean =>
+  form === FORMS.whole || (form === FORMS.untyped && !isTypedKind(check));
 
 function answerIn(take: BitReader, form: Form): Answer | undefined {
   const state = take(BITS.state);
@@ -93,7 +106,7 @@ function bitsOf(course: LearnerCourse, state: LearnerState, form: Form): number[
     // Only what is all right is packed as that.
     else writer.put(answer.score === 1 ? 100 : Math.min(99, Math.round(answer.score * 100)), BITS.score);
     const check = checks.get(id);
-    if (form === FORMS.whole && check) packResponse(check, answer.response, writer);
+    if (check && keepsResponse(form, check)) packResponse(check, answer.response, writer);
   }
   return bits;
 }

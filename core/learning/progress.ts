@@ -1,4 +1,4 @@
-import { mark, solutionOf, type Feedback, type Mark, type Secret } from '../checks/markings';
+import { mark, solutionOf, type Feedback, type LearnerCheck, type Mark, type Secret } from '../checks/markings';
 import type { Rules } from './rules';
 import { checksIn, lessonsOf, type LearnerCourse, type LearnerLesson } from './view';
 
@@ -7,6 +7,8 @@ export interface Answer extends Pick<Mark, 'score' | 'state' | 'parts'> {
   /** As the check's kind has it; absent when it is no longer known. */
   response?: unknown;
   tries: number;
+  /** What the person who marked it says. */
+  said?: string;
 }
 
 /** How far a learner is. */
@@ -23,7 +25,7 @@ export type LearnerEvent =
   | { id: string; kind: 'read'; lesson: string }
   | { id: string; kind: 'answer'; lesson: string; check: string; response: unknown }
   /** A person's mark, 0 to 1: it holds, whatever was marked before, until there is another answer. */
-  | { id: string; kind: 'mark'; lesson: string; check: string; score: number };
+  | { id: string; kind: 'mark'; lesson: string; check: string; score: number; said?: string };
 
 /**
  * An answer as it may be shown: what is said to it, and, once nothing can be won by knowing it, the right response and
@@ -63,7 +65,7 @@ export function after(state: LearnerState, event: LearnerEvent, keys: Secrets, r
   }
   const before = own(state.answers, event.check);
   const take = (answer: Answer): LearnerState => ({ ...state, answers: { ...state.answers, [event.check]: answer } });
-  if (event.kind === 'mark') return before ? take(markedBy(before, event.score)) : state;
+  if (event.kind === 'mark') return before ? take(markedBy(before, event)) : state;
   const secret = own(keys, event.check);
   const marked = secret && mark(secret, event.response);
   if (!marked || isSettled(before, rules)) return state;
@@ -75,7 +77,13 @@ export function after(state: LearnerState, event: LearnerEvent, keys: Secrets, r
   };
 }
 
-const markedBy = ({ response, tries }: Answer, score: number): Answer => ({ response, score, state: 'marked', tries });
+const markedBy = ({ response, tries }: Answer, { score, said }: { score: number; said?: string }): Answer => ({
+  response,
+  score,
+  state: 'marked',
+  tries,
+  ...(said && { said }),
+});
 
 /** The state that events lead to, in the order they came in. */
 export function stateAfter(events: readonly LearnerEvent[], keys: Secrets, rules: Rules): LearnerState {
@@ -89,8 +97,11 @@ export function shown(check: string, answer: Answer, keys: Secrets, rules: Rules
   const feedback = mark(secret, answer.response)?.feedback;
   const settled = isSettled(answer, rules);
   const solution = settled ? solutionOf(secret) : undefined;
+  const { parts, ...rest } = answer;
   return {
-    ...answer,
+    ...rest,
+    // Which part is right would tell the key to who has tries left.
+    ...(settled && parts && { parts }),
     settled,
     ...(feedback && { feedback }),
     ...(solution && { solution: solution.response }),
@@ -146,19 +157,20 @@ export interface LearnerLine {
 /** How far a learner is by the rules: lessons done and open, minutes, score, completion. */
 export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerState): Progress {
   const all = lessonsOf(course);
+  const asked = new Map(course.checks.map((check) => [check.id, check]));
   const lessons: Record<string, LessonProgress> = {};
   let open = true;
   for (const lesson of all) {
-    const left = leftOf(lesson, rules, state);
+    const left = leftOf(lesson, asked, rules, state);
     lessons[lesson.id] = { done: left.length === 0, open, left };
     if (rules.order === 'forced' && left.length > 0) open = false;
   }
   const done = all.filter((lesson) => lessons[lesson.id].done);
-  const { scored, ...checks } = worthOf(all.flatMap(checksIn), state);
+  const { scored, points, ...checks } = worthOf(all.flatMap(checksIn), asked, state);
   const sum = (list: readonly LearnerLesson[]) =>
     Math.round(list.reduce((total, lesson) => total + lesson.minutes, 0) * 10) / 10;
-  const share = rules.course.kind === 'passed' && checks.of > 0 ? rules.course.share : undefined;
-  const passed = share === undefined ? undefined : reaches({ scored, ...checks }, share);
+  const share = rules.course.kind === 'passed' && points.of > 0 ? rules.course.share : undefined;
+  const passed = share === undefined ? undefined : reaches({ scored, points }, share);
   const at = all.findIndex((lesson) => lesson.id === state.at);
   const here = all[at] as LearnerLesson | undefined;
   const next =
@@ -170,40 +182,53 @@ export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerSt
     done: done.length,
     minutes: { done: sum(done), of: sum(all) },
     checks,
-    ...(checks.of > 0 && { score: scored / checks.of }),
+    ...(points.of > 0 && { score: scored / points.of }),
     completed: done.length === all.length && (share === undefined || passed === true),
     ...(passed !== undefined && { passed }),
     ...((next ?? here ?? all[0]) && { next: (next ?? here ?? all[0]).id }),
   };
 }
 
-/** What the answers to some checks are worth; `scored` is the sum of the scores that are known. */
-type Worth = Progress['checks'] & { scored: number };
+/**
+ * What the answers to some checks are worth; `scored` are the points had by those that are marked, `points` those that
+ * can be had, and those that wait for a mark.
+ */
+type Worth = Progress['checks'] & { scored: number; points: { of: number; waiting: number } };
+type Asked = ReadonlyMap<string, LearnerCheck>;
 
-function worthOf(ids: readonly string[], { answers }: LearnerState): Worth {
-  const worth: Worth = { answered: 0, right: 0, waiting: 0, of: ids.length, scored: 0 };
+function worthOf(ids: readonly string[], asked: Asked, { answers }: LearnerState): Worth {
+  const worth: Worth = { answered: 0, right: 0, waiting: 0, of: ids.length, scored: 0, points: { of: 0, waiting: 0 } };
   for (const id of ids) {
+    const points = asked.get(id)?.points ?? 1;
+    worth.points.of += points;
     const answer = own(answers, id);
     if (!answer) continue;
     worth.answered++;
-    if (answer.state === 'waiting') worth.waiting++;
-    else worth.scored += answer.score;
     if (isRight(answer)) worth.right++;
+    if (answer.state === 'marked') worth.scored += answer.score * points;
+    else {
+      worth.waiting++;
+      worth.points.waiting += points;
+    }
   }
   return worth;
 }
 
 /** Whether a share of what can be had is reached; undefined while answers that are not marked yet decide it. */
-function reaches({ of, waiting, scored }: Worth, share: number): boolean | undefined {
-  const asked = of * share - 1e-9;
+function reaches({ points, scored }: Pick<Worth, 'points' | 'scored'>, share: number): boolean | undefined {
+  const asked = points.of * share - 1e-9;
   if (scored >= asked) return true;
-  return scored + waiting >= asked ? undefined : false;
+  return scored + points.waiting >= asked ? undefined : false;
 }
 
-function leftOf(lesson: LearnerLesson, rules: Rules, state: LearnerState): LessonProgress['left'] {
-  const worth = worthOf(checksIn(lesson), state);
+function leftOf(lesson: LearnerLesson, asked: Asked, rules: Rules, state: LearnerState): LessonProgress['left'] {
+  const ids = checksIn(lesson);
+  const worth = worthOf(ids, asked, state);
   const left: LessonProgress['left'] = state.read.includes(lesson.id) ? [] : ['read'];
-  if (rules.lesson.kind === 'read') return left;
+  if (rules.lesson.kind === 'read') {
+    const isMissing = ids.some((id) => asked.get(id)?.required && !own(state.answers, id));
+    return isMissing ? [...left, 'answer'] : left;
+  }
   if (worth.answered < worth.of) left.push('answer');
   // Who waits for a mark has done what they can.
   else if (rules.lesson.kind === 'passed' && reaches(worth, rules.lesson.share) === false) left.push('pass');

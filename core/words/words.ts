@@ -1,7 +1,31 @@
-import type { Option } from '../checks/forms';
+import type { Feedback } from '../checks/marking';
 import type { CalloutTone } from '../blocks/callout/form';
 
 /** Everything the learner's side says, in one language; `{name}` stands for a value. */
+/** What is said where something is to be answered. */
+export interface AskingWords {
+  several: string;
+  order: string;
+  up: string;
+  down: string;
+  place: string;
+  choose: string;
+  sort: string;
+  number: string;
+  noNumber: string;
+  readAs: string;
+  short: string;
+  open: string;
+  goodAnswer: string;
+  rightOrder: string;
+  rightly: string;
+  looksFor: string;
+  points: string;
+  onePoint: string;
+  required: string;
+  byPerson: string;
+}
+
 export interface Words {
   begin: string;
   goOn: string;
@@ -39,7 +63,8 @@ export interface Words {
   toBeMarked: string;
   triesLeft: string;
   says: string;
-  feedback: Record<Exclude<Option['feedback']['code'], 'right' | 'own'>, string>;
+  feedback: Record<Exclude<Feedback['code'], 'right' | 'own'>, string>;
+  asks: AskingWords;
   kept: string;
   lost: string;
   left: Record<'read' | 'answer' | 'pass', string>;

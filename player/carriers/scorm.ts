@@ -1,5 +1,5 @@
 import { packState, unpackState } from '../../core/learning/packed';
-import { interactionOf } from '../../core/checks/markings';
+import { interactionOf, type Interaction } from '../../core/checks/markings';
 import { BEGINNING, progressOf, type Answer, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
@@ -78,6 +78,25 @@ export function sessionTime(edition: '1.2' | '2004', seconds: number): string {
   return edition === '1.2' ? `${two(hours)}:${two(minutes)}:${two(rest)}` : `PT${hours}H${minutes}M${rest}S`;
 }
 
+/** What a field of an answer holds at most, by edition and type. */
+const LONGEST = { '1.2': 255, 2004: 250, long: 4000 } as const;
+
+/**
+ * An answer as an edition writes it: several by commas, pairs by points, both in brackets in the later edition. The
+ * first knows true and false by one letter, and no long texts.
+ */
+export function reported(
+  edition: '1.2' | '2004',
+  { type, response }: Interaction,
+): { type: Interaction['type']; said: string } {
+  const [comma, point] = edition === '1.2' ? [',', '.'] : ['[,]', '[.]'];
+  const said = response.map((each) => (typeof each === 'string' ? each : each.join(point))).join(comma);
+  if (edition === '2004') return { type, said: said.slice(0, type === 'long-fill-in' ? LONGEST.long : LONGEST[2004]) };
+  return type === 'true-false'
+    ? { type, said: said.slice(0, 1) }
+    : { type: type === 'long-fill-in' ? 'fill-in' : type, said: said.slice(0, LONGEST['1.2']) };
+}
+
 /**
  * Keeps a learner's state in a learning platform: packed in its suspend data, with place, score, status and each
  * answer. Without a platform around (opened by hand) nothing is kept beyond the page.
@@ -136,11 +155,9 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
     if (!interaction) return;
     const at = `cmi.interactions.${interactions++}`;
     api!.set(`${at}.id`, check.id);
-    api!.set(`${at}.type`, interaction.type);
+    const { type, said } = reported(edition, interaction);
+    api!.set(`${at}.type`, type);
     if (edition === '2004') api!.set(`${at}.description`, check.stem.slice(0, 250));
-    // The first edition knows true and false by one letter.
-    const short = edition === '1.2' && interaction.type === 'true-false';
-    const said = short ? interaction.response.slice(0, 1) : interaction.response;
     api!.set(edition === '1.2' ? `${at}.student_response` : `${at}.learner_response`, said);
     api!.set(`${at}.result`, resultOf(answer));
   }

@@ -1,4 +1,4 @@
-import type { Words } from '../../core/words';
+import type { PartView } from '../blocks/part';
 
 /** What the part of a check is given that takes and shows a response; the response itself is its model. */
 export interface CheckPartProps<View, Response> {
@@ -9,5 +9,5 @@ export interface CheckPartProps<View, Response> {
   solution?: Response;
   /** Whether the response that is shown was marked and is not all right. */
   wrong: boolean;
-  words: Words;
+  view: PartView;
 }

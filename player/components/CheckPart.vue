@@ -2,7 +2,9 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import type { Feedback, LearnerCheck } from '../../core/checks/markings';
 import { isRight, type Shown } from '../../core/learning/progress';
-import { say, type Words } from '../../core/words';
+import { say } from '../../core/words';
+import type { PartView } from '../blocks/part';
+import { picture } from '../blocks/picture';
 import { CHECK_PARTS } from '../checks';
 
 /** A question: answered, marked, tried again as long as the rules allow. */
@@ -11,13 +13,25 @@ const props = defineProps<{
   shown?: Shown;
   waiting?: unknown;
   tries: number | null;
-  words: Words;
+  view: PartView;
 }>();
 const emit = defineEmits<{ answer: [response: unknown] }>();
 const response = ref<unknown>(props.waiting ?? props.shown?.response);
 /** A wrong answer stands with what is said to it until it is tried again. */
 const again = ref(false);
 const form = ref<HTMLFormElement | null>(null);
+const words = computed(() => props.view.words);
+/** What it weighs, and whether it must be answered. */
+const asides = computed(() => {
+  const { points, required } = props.check;
+  const { asks } = words.value;
+  const weight = points === undefined ? '' : points === 1 ? asks.onePoint : say(asks.points, { points });
+  return [weight, required ? asks.required : ''].filter(Boolean);
+});
+/** The same answer again would only cost a try. */
+const isSame = computed(
+  () => props.shown !== undefined && JSON.stringify(response.value) === JSON.stringify(props.shown.response),
+);
 const open = computed(() => props.waiting === undefined && (!props.shown || (!props.shown.settled && again.value)));
 const left = computed(() => (props.tries === null || !props.shown ? null : props.tries - props.shown.tries));
 watch(
@@ -29,27 +43,34 @@ watch(
 );
 async function retry() {
   again.value = true;
-  response.value = undefined;
   await nextTick();
-  form.value?.querySelector<HTMLElement>('input, textarea, select, button')?.focus();
+  const fields = [...(form.value?.querySelectorAll<HTMLElement>('input, textarea, select, button') ?? [])];
+  (fields.find((field) => field.matches(':checked')) ?? fields.find((field) => !field.matches(':disabled')))?.focus();
 }
 /** What an answer is worth, in words. */
 const verdict = (answer: Shown) => {
-  if (answer.state === 'waiting') return props.words.toBeMarked;
-  if (isRight(answer)) return props.words.right;
-  return answer.score > 0 ? say(props.words.partly, { share: Math.round(answer.score * 100) }) : props.words.wrong;
+  const { toBeMarked, right, wrong, partly } = words.value;
+  if (answer.state === 'waiting') return toBeMarked;
+  if (isRight(answer)) return right;
+  return answer.score > 0 ? say(partly, { share: Math.round(answer.score * 100) }) : wrong;
 };
 const sayWhy = (feedback: Feedback) =>
   feedback.text ??
-  (feedback.code === 'right' ? props.words.says : feedback.code === 'own' ? '' : props.words.feedback[feedback.code]);
+  (feedback.code === 'right' ? words.value.says : feedback.code === 'own' ? '' : words.value.feedback[feedback.code]);
+/** Where learners compare, nothing is right or wrong. */
+const isCompared = (answer: Shown) => answer.state === 'marked' && answer.feedback?.code === 'compare';
 </script>
 
 <template>
   <form ref="form" class="up-check" @submit.prevent="response !== undefined && emit('answer', response)">
     <fieldset>
       <legend>
-        <span class="kind">{{ words.check }}</span>{{ check.stem }}
+        <span class="kind">{{ [words.check, ...asides].join(', ') }}</span>{{ check.stem }}
       </legend>
+      <component
+        :is="picture({ picture: check.picture.media, alt: check.picture.alt, caption: [] }, view)"
+        v-if="check.picture"
+      />
       <component
         :is="CHECK_PARTS[check.kind]"
         v-model="response"
@@ -57,30 +78,40 @@ const sayWhy = (feedback: Feedback) =>
         :open="open"
         :solution="shown?.solution"
         :wrong="shown !== undefined && !isRight(shown)"
-        :words="words"
+        :view="view"
       />
     </fieldset>
-    <button v-if="open" type="submit" class="first" :disabled="response === undefined">{{ words.answer }}</button>
+    <button v-if="open" type="submit" class="first" :disabled="response === undefined || isSame">
+      {{ words.answer }}
+    </button>
     <div role="status">
       <p v-if="waiting !== undefined" class="up-said">{{ words.checking }}. {{ words.kept }}</p>
       <div v-else-if="shown && !open" class="up-said" :class="{ no: !isRight(shown) }">
-        <p>
+        <p v-if="!isCompared(shown)">
           <strong>{{ verdict(shown) }}</strong>
         </p>
+        <p v-if="shown.said">{{ shown.said }}</p>
         <template v-for="(feedback, at) in [shown.feedback, shown.why]" :key="at">
           <template v-if="feedback && (at === 0 || feedback !== shown.feedback)">
             <p v-if="sayWhy(feedback) && (feedback.code !== 'right' || feedback.text || feedback.quotes.length)">
               {{ sayWhy(feedback) }}
             </p>
+            <template v-if="feedback.points">
+              <p>{{ words.asks.looksFor }}</p>
+              <ul>
+                <li v-for="point in feedback.points" :key="point">{{ point }}</li>
+              </ul>
+            </template>
             <p v-for="quote in feedback.quotes" :key="quote">
               <q>{{ quote }}</q>
             </p>
+            <p v-if="feedback.general">{{ feedback.general }}</p>
           </template>
         </template>
       </div>
     </div>
     <p v-if="shown && !shown.settled && !open && waiting === undefined">
-      <button type="button" @click="retry">{{ words.again }}</button>
+      <button type="button" class="first" @click="retry">{{ words.again }}</button>
       <span v-if="left !== null" class="quiet">{{ say(words.triesLeft, { left }) }}</span>
     </p>
   </form>

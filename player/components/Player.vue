@@ -3,7 +3,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch 
 import { rowsOf } from '../../core/blocks/forms';
 import { progressOf } from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
-import { lessonsOf, type LearnerCourse } from '../../core/learning/view';
+import { checksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Carrier } from '../carriers/carrier';
 import { say, wordsFor } from '../../core/words';
 import { BlockRow, BlockView } from '../blocks';
@@ -37,6 +37,13 @@ const view = computed<PartView>(() => ({
 }));
 
 const lessons = computed(() => lessonsOf(props.course));
+/** Something on this page was answered wrongly and can be tried again: that comes first. */
+const wantsAgain = computed(() =>
+  checksIn(lesson.value ?? { blocks: [] }).some((id) => {
+    const answer = state.value.answers[id];
+    return answer !== undefined && !answer.settled && answer.state === 'marked';
+  }),
+);
 const checks = computed(() => new Map(props.course.checks.map((check) => [check.id, check])));
 const progress = computed(() => progressOf(props.course, props.rules, state.value));
 const place = ref('');
@@ -169,7 +176,7 @@ onBeforeUnmount(() => {
                 :shown="state.answers[block.body.checkId]"
                 :waiting="state.waiting[block.body.checkId]"
                 :tries="rules.tries"
-                :words="words"
+                :view="view"
                 @answer="carrier.answer(lesson.id, block.body.checkId, $event)"
               />
               <BlockView v-else :block="block" :view="view" />
@@ -179,7 +186,7 @@ onBeforeUnmount(() => {
         <div class="up-onward">
           <p v-if="refused" class="up-note" role="alert">{{ refused }}</p>
           <button v-if="at > 0" type="button" @click="go(lessons[at - 1]!.id)">{{ words.back }}</button>
-          <button type="button" class="first" @click="done">
+          <button type="button" :class="{ first: !wantsAgain }" @click="done">
             {{ at + 1 < lessons.length ? words.next : words.finish }}
           </button>
         </div>

@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { CHECK_KINDS, checkFields, checkFormOf, checkText, type Check, type CheckKind } from '../../core/checks/forms';
+import {
+  CHECK_KINDS,
+  checkFields,
+  checkFormOf,
+  checkText,
+  rewordedFields,
+  type Check,
+  type CheckKind,
+} from '../../core/checks/forms';
 import {
   interactionOf,
   mark,
+  markedAlone,
   packResponse,
   solutionOf,
   splitCheck,
@@ -12,28 +21,26 @@ import {
 import { checkHtml } from '../../core/checks/pages';
 import type { PageView } from '../../core/blocks/page';
 import type { Problem } from '../../core/document/problem';
+import { readNumber } from '../../core/checks/number/reading';
+import { after, BEGINNING, shown } from '../../core/learning/progress';
+import { USUAL_RULES } from '../../core/learning/rules';
 import { wordsFor } from '../../core/words';
-import type { TruthCheck } from '../../core/checks/truth/form';
-import { aCheck, anId } from '../builders';
+import { EVERY_CHECK, MATCH, NUMBER, OPEN, ORDER, SEVERAL, SHORT, SORT, wrongTo } from '../every-check';
+import type { NumberCheck } from '../../core/checks/number/form';
+import type { OpenCheck } from '../../core/checks/open/form';
+import type { ShortCheck } from '../../core/checks/short/form';
 
-const A_STATEMENT: TruthCheck = {
-  id: anId('statement'),
-  kind: 'truth',
-  lessonId: anId('First one'),
-  stem: 'Ladders go back first.',
-  answer: true,
-  quotes: [],
-  evidence: [],
-  level: 'recall',
-  difficulty: 0.3,
-};
-
-/** A check of each kind, what platforms are told of its right answer, and what is no response to it. */
-const EVERY_KIND: {
-  [Kind in CheckKind]: { check: Extract<Check, { kind: Kind }>; type: Interaction['type']; bad: unknown[] };
-} = {
-  choice: { check: aCheck('choice'), type: 'choice', bad: ['nothing', '__proto__', 1, null, undefined, {}, []] },
-  truth: { check: A_STATEMENT, type: 'true-false', bad: ['true', 0, 1, null, undefined, {}, []] },
+/** What platforms are told of an answer to each kind of check, and what is no response to it. */
+const TAKEN: { [Kind in CheckKind]: { type: Interaction['type']; bad: unknown[] } } = {
+  choice: { type: 'choice', bad: ['nothing', '__proto__', 1, null, undefined, {}, []] },
+  truth: { type: 'true-false', bad: ['true', 0, 1, null, undefined, {}, []] },
+  several: { type: 'choice', bad: ['nothing', [], [1], ['__proto__'], null, undefined, {}] },
+  order: { type: 'sequencing', bad: ['a', [], ['a', 'b', 'c', 'd'], null, undefined, {}] },
+  match: { type: 'matching', bad: ['a', [], {}, { a: 'b', c: 'd' }, null, undefined] },
+  sort: { type: 'matching', bad: ['a', [], {}, { a: 'b', c: 'd', e: 'f' }, null, undefined] },
+  number: { type: 'numeric', bad: ['1.5', NaN, Infinity, null, undefined, [], {}] },
+  short: { type: 'fill-in', bad: ['', '  ', 'x'.repeat(201), 1, null, undefined, [], {}] },
+  open: { type: 'long-fill-in', bad: ['', '  ', 'x'.repeat(5001), 1, null, undefined, [], {}] },
 };
 
 const view: PageView = {
@@ -45,7 +52,8 @@ const view: PageView = {
 };
 
 describe.each(CHECK_KINDS)('a check of the kind %s', (kind) => {
-  const { check, type, bad } = EVERY_KIND[kind];
+  const check: Check = EVERY_CHECK[kind];
+  const { type, bad } = TAKEN[kind];
   const { view: asked, secret } = splitCheck(check, 'mixed');
   const { response } = solutionOf(secret);
 
@@ -68,7 +76,10 @@ describe.each(CHECK_KINDS)('a check of the kind %s', (kind) => {
   });
 
   it('is worth all for the right response, and what is no response is refused', () => {
-    expect(mark(secret, response)).toMatchObject({ score: 1, state: 'marked', feedback: { code: 'right' } });
+    expect(mark(secret, response)).toMatchObject({ score: 1, state: 'marked' });
+    expect(['right', 'compare']).toContain(mark(secret, response)?.feedback?.code);
+    const wrong = wrongTo(asked, secret);
+    if (wrong !== undefined) expect(mark(secret, wrong)).toMatchObject({ score: 0, state: 'marked' });
     for (const none of bad) expect(mark(secret, none), String(none)).toBeUndefined();
     // As it comes back from storage.
     expect(mark(secret, JSON.parse(JSON.stringify(response)))).toMatchObject({ score: 1 });
@@ -97,5 +108,171 @@ describe.each(CHECK_KINDS)('a check of the kind %s', (kind) => {
     expect(checkText(check)).toContain('✓');
     expect(checkHtml(check, view)).toContain(check.stem);
     expect(checkHtml(check, view)).toContain('class="right"');
+  });
+});
+
+/** What a response is worth; `choose` picks it from what a learner sees, by the texts there. */
+function worth(check: Check, choose: (id: (text: string) => string) => unknown): number | undefined {
+  const { view: asked, secret } = splitCheck(check, 'mixed');
+  const seen = Object.values(asked).flatMap((field) => (Array.isArray(field) ? field : [])) as {
+    id: string;
+    text: string;
+  }[];
+  return mark(
+    secret,
+    choose((text) => seen.find((each) => each.text === text)!.id),
+  )?.score;
+}
+
+describe('what is partly right', () => {
+  it('of several, counts each right choice up and each wrong one down, or all together', () => {
+    expect(worth(SEVERAL, (id) => [id('Gloves')])).toBe(0.5);
+    expect(worth(SEVERAL, (id) => [id('Gloves'), id('Goggles'), id('Sandals')])).toBe(0.5);
+    expect(worth(SEVERAL, (id) => [id('Gloves'), id('Sandals'), id('A loose scarf')])).toBe(0);
+    expect(worth({ ...SEVERAL, credit: 'all' }, (id) => [id('Gloves')])).toBe(0);
+    expect(worth({ ...SEVERAL, credit: 'all' }, (id) => [id('Goggles'), id('Gloves')])).toBe(1);
+  });
+
+  it('in an order, counts what stands behind what it belongs behind', () => {
+    expect(worth(ORDER, (id) => ['keys', 'ladders', 'saws', 'gloves'].map(id))).toBeCloseTo(2 / 3);
+    expect(worth(ORDER, (id) => ['keys', 'gloves', 'saws', 'ladders'].map(id))).toBe(0);
+    expect(worth({ ...ORDER, credit: 'all' }, (id) => ['keys', 'ladders', 'saws', 'gloves'].map(id))).toBe(0);
+  });
+
+  it('in pairs and groups, counts the share of what is where it belongs', () => {
+    expect(worth(MATCH, (id) => ({ [id('A saw')]: id('two days'), [id('A ladder')]: id('a year') }))).toBe(0.5);
+    const groups = (id: (text: string) => string) => ({
+      [id('A saw')]: id('May be lent'),
+      [id('The lathe')]: id('May be lent'),
+      [id('The kiln')]: id('Stays here'),
+    });
+    expect(worth(SORT, groups)).toBeCloseTo(2 / 3);
+    expect(worth({ ...SORT, credit: 'all' }, groups)).toBe(0);
+  });
+
+  it('tells no part of what is right while there are tries left, and all when there are none', () => {
+    const { view: asked, secret } = splitCheck(SORT, 'mixed');
+    const groups = (asked as { groups: { id: string }[] }).groups;
+    const wrong = Object.fromEntries((asked as { items: { id: string }[] }).items.map(({ id }) => [id, groups[0].id]));
+    const event = { id: 'e', kind: 'answer' as const, lesson: 'l', check: SORT.id, response: wrong };
+    const rules = { ...USUAL_RULES, tries: 2 };
+    const once = after(BEGINNING, event, { [SORT.id]: secret }, rules);
+    expect(once.answers[SORT.id].parts).toContain(1);
+    const first = shown(SORT.id, once.answers[SORT.id], { [SORT.id]: secret }, rules);
+    expect(first).not.toHaveProperty('parts');
+    expect(first).not.toHaveProperty('solution');
+    const twice = after(once, event, { [SORT.id]: secret }, rules);
+    expect(shown(SORT.id, twice.answers[SORT.id], { [SORT.id]: secret }, rules)).toMatchObject({
+      parts: [expect.any(Number), expect.any(Number), expect.any(Number)],
+      solution: expect.any(Object) as object,
+    });
+  });
+});
+
+describe('numbers and typed words', () => {
+  it.each([
+    [1.25, 1],
+    [1.75, 1],
+    [1.76, 0],
+    [-1.5, 0],
+  ])('%s is worth %s where the tolerance is a quarter', (response, score) => {
+    const { secret } = splitCheck(NUMBER, 'mixed');
+    expect(mark(secret, response)?.score).toBe(score);
+  });
+
+  it('takes a tolerance in per cent, and says its own to wrong figures that were expected', () => {
+    const inPercent: NumberCheck = { ...NUMBER, value: 200, tolerance: 5, inPercent: true };
+    const { secret } = splitCheck(inPercent, 'mixed');
+    expect([190, 210, 189.9].map((each) => mark(secret, each)?.score)).toEqual([1, 1, 0]);
+    expect(mark(splitCheck(NUMBER, 'mixed').secret, 15)?.feedback?.text).toBe('Mind the point.');
+    expect(checkFormOf(NUMBER).problems?.({ ...NUMBER, known: [{ ...NUMBER.known[0], value: 1.6 }] })).toEqual([
+      'known-right',
+    ]);
+  });
+
+  it.each([
+    ['1,500', 'en', 1500],
+    ['1,500.5', 'en', 1500.5],
+    ['1,5', 'en', 1.5],
+    ['1.500', 'de', 1500],
+    ['1.500,25', 'de', 1500.25],
+    ['1,5', 'de', 1.5],
+    ['1.5', 'de', 1.5],
+    ['1 500', 'fr', 1500],
+    ['.5', 'en', 0.5],
+    ['\u22123', 'en', -3],
+    ['about 3', 'en', undefined],
+    ['3 or 4', 'en', undefined],
+    ['1,2,3', 'en', undefined],
+    ['', 'en', undefined],
+  ])('reads "%s" in %s as %s', (typed, language, value) => {
+    expect(readNumber(typed, language)).toBe(value);
+  });
+
+  it.each([
+    ['Deposit Box', 1],
+    [' “deposit  box.” ', 1],
+    ['depositt box', 1],
+    ['deposit bag', 0],
+    ['depositbox', 1],
+    ['desposti bax', 0],
+    ['the box', 1],
+    ['a box', 0],
+  ])('typed as "%s" is worth %s', (typed, score) => {
+    expect(mark(splitCheck(SHORT, 'mixed').secret, typed)?.score).toBe(score);
+  });
+
+  it('forgives no slip in figures, nor where the spelling counts', () => {
+    const room: ShortCheck = { ...SHORT, accepted: ['cupboard 12'] };
+    expect(mark(splitCheck(room, 'mixed').secret, 'cupboard 13')?.score).toBe(0);
+    const exact: ShortCheck = { ...SHORT, spelling: 'exact' };
+    expect(mark(splitCheck(exact, 'mixed').secret, 'depositt box')?.score).toBe(0);
+  });
+});
+
+describe('an open answer', () => {
+  const byPerson: OpenCheck = { ...OPEN, by: 'person' };
+  const { secret } = splitCheck(byPerson, 'mixed');
+
+  it('waits for a person, whose mark and words come with it', () => {
+    const keys = { [OPEN.id]: secret };
+    const rules = { ...USUAL_RULES, tries: 1 };
+    const event = { id: 'e', kind: 'answer' as const, lesson: 'l', check: OPEN.id, response: 'I ring at once.' };
+    const waiting = after(BEGINNING, event, keys, rules);
+    expect(waiting.answers[OPEN.id]).toMatchObject({ state: 'waiting', score: 0 });
+    const marked = { id: 'm', kind: 'mark' as const, lesson: 'l', check: OPEN.id, score: 0.5, said: 'And the chair?' };
+    expect(after(waiting, marked, keys, rules).answers[OPEN.id]).toMatchObject({
+      state: 'marked',
+      score: 0.5,
+      said: 'And the chair?',
+      response: 'I ring at once.',
+    });
+  });
+
+  it('is compared by learners themselves where no person marks', () => {
+    const alone = markedAlone(secret);
+    expect(mark(alone, 'I ring at once.')).toMatchObject({
+      score: 1,
+      state: 'marked',
+      feedback: { code: 'compare', points: ['sitting down'] },
+    });
+    expect(markedAlone(splitCheck(SORT, 'mixed').secret)).toEqual(splitCheck(SORT, 'mixed').secret);
+  });
+});
+
+describe('what an author says to all answers', () => {
+  it('stands beside what is said to the one, right or not', () => {
+    const { secret } = splitCheck({ ...SHORT, said: { right: 'Well remembered.', wrong: 'Look again.' } }, 'mixed');
+    expect(mark(secret, 'deposit box')?.feedback).toMatchObject({ code: 'right', general: 'Well remembered.' });
+    expect(mark(secret, 'a drawer')?.feedback).toMatchObject({ general: 'Look again.' });
+  });
+
+  it('changes with all other words of theirs', () => {
+    const shouted = rewordedFields({ ...NUMBER, said: { right: 'good' } }, (words) => words.toUpperCase());
+    expect(shouted).toMatchObject({
+      stem: 'WHAT OF NUMBER?',
+      said: { right: 'GOOD' },
+      known: [{ feedback: { text: 'MIND THE POINT.' } }],
+    });
   });
 });

@@ -1,7 +1,9 @@
 import type { CheckMarking, Feedback } from '../marking';
+import { mixed, toldOf } from '../options';
+import { placeIn, PLACE_BITS, putPlace } from '../packing';
 import type { ChoiceCheck } from './form';
 
-/** A choice as a learner gets it: its options in an order that says nothing. */
+/** A choice as a learner gets it: its options in an order that says nothing, unless their order is fixed. */
 export interface ChoiceView {
   options: { id: string; text: string }[];
 }
@@ -11,22 +13,15 @@ export interface ChoiceSecret {
   feedback: Record<string, Feedback>;
 }
 
-/** Options behind the 15th cannot be packed. */
-const BITS = 4;
-
 /** The response is the id of an option. */
 export const choice: CheckMarking<ChoiceCheck, ChoiceView, ChoiceSecret, string> = {
-  view: ({ options }, mix) => ({
-    options: options.map(({ id, text }) => ({ id: mix(id), text })).sort((a, b) => (a.id < b.id ? -1 : 1)),
-  }),
+  view({ options, fixed }, mix) {
+    const seen = options.map(({ id, text }) => ({ id: mix(id), text }));
+    return { options: fixed ? seen : mixed(seen) };
+  },
   secret: ({ options, key }, mix) => ({
     key: mix(key),
-    feedback: Object.fromEntries(
-      options.map(({ id, feedback: { code, quotes, text } }) => [
-        mix(id),
-        { code, quotes: quotes.map((quote) => quote.text), ...(text && { text }) },
-      ]),
-    ),
+    feedback: Object.fromEntries(options.map(({ id, feedback }) => [mix(id), toldOf(feedback)])),
   }),
   read: (response, { feedback }) =>
     typeof response === 'string' && Object.hasOwn(feedback, response) ? response : undefined,
@@ -36,14 +31,12 @@ export const choice: CheckMarking<ChoiceCheck, ChoiceView, ChoiceSecret, string>
     feedback: feedback[response],
   }),
   solution: ({ key, feedback }) => ({ response: key, feedback: feedback[key] }),
-  pack({ options }, response, bits) {
-    const place = options.findIndex((each) => each.id === response) + 1;
-    bits.put(place < 2 ** BITS ? place : 0, BITS);
-  },
-  unpack: ({ options }, bits) => options[bits(BITS) - 1]?.id,
+  pack: ({ options }, response, bits) => putPlace(options, response, bits),
+  unpack: ({ options }, bits) => options[bits(PLACE_BITS) - 1]?.id,
   // By the letter of the option, as it stands on the page.
   interaction({ options }, response) {
-    const letter = 'abcdefghijklmnopqrstuvwxyz'[options.findIndex((each) => each.id === response)];
-    return letter ? { type: 'choice', response: letter } : undefined;
+    const letter = placeIn(options, response);
+    return letter ? { type: 'choice', response: [letter] } : undefined;
   },
+  said: ({ options }, response) => options.filter(({ id }) => id === response).map(({ text }) => text),
 };

@@ -28,5 +28,6 @@ export const truth: CheckMarking<TruthCheck, object, TruthSecret, boolean> = {
   solution: (secret) => ({ response: secret.answer, feedback: said(secret, secret.answer) }),
   pack: (_, response, bits) => bits.put(response ? 1 : 2, BITS),
   unpack: (_, bits) => [undefined, true, false][bits(BITS)],
-  interaction: (_, response) => ({ type: 'true-false', response: String(response) }),
+  interaction: (_, response) => ({ type: 'true-false', response: [String(response)] }),
+  said: (_, response) => [String(response)],
 };

@@ -1,14 +1,13 @@
 import { escape } from '../../document/html';
-import type { CheckPage } from '../page';
+import { answersHtml, whyHtml, type CheckPage } from '../page';
 import type { TruthCheck } from './form';
 
-export const truth: CheckPage<TruthCheck> = ({ answer, quotes, why, evidence }, view) => {
+export const truth: CheckPage<TruthCheck> = (check, view) => {
   const { isTrue, isFalse } = view.words;
-  const row = (value: boolean, words: string) =>
-    value === answer ? `<li class="right">${escape(words)} ✓</li>` : `<li>${escape(words)}</li>`;
-  const said = quotes.map(({ text, passage }) =>
-    view.cited(`<p>“${escape(text)}”</p>`, passage ? [passage] : evidence),
-  );
-  const own = why ? `<p>${escape(why)}</p>` : '';
-  return `<ul>${row(true, isTrue)}${row(false, isFalse)}</ul><details><summary>Why</summary>${own}${said.join('')}</details>`;
+  const { answer, quotes, why } = check;
+  const rows = [
+    { text: isTrue, right: answer },
+    { text: isFalse, right: !answer },
+  ];
+  return answersHtml(rows) + whyHtml(quotes, check, view, { before: why ? `<p>${escape(why)}</p>` : '' });
 };

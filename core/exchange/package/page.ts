@@ -1,3 +1,4 @@
+import { markedAlone } from '../../checks/markings';
 import type { PackageKind } from '../../learning/packages';
 import type { Rules } from '../../learning/rules';
 import type { FrozenCourse } from '../../learning/view';
@@ -17,7 +18,8 @@ export interface Released {
  * script it stands in.
  */
 export function packagePage({ id, rules, frozen }: Released, scorm: PackageKind['scorm']): string {
-  const { view, keys } = frozen;
+  const { view } = frozen;
+  const keys = Object.fromEntries(Object.entries(frozen.keys).map(([check, secret]) => [check, markedAlone(secret)]));
   const data = JSON.stringify({ course: view, rules, keys, release: id, ...(scorm && { scorm }) })
     .replaceAll('<', '\\u003c')
     .replaceAll('\u2028', '\\u2028')

@@ -11,11 +11,12 @@ const response = defineModel<string>();
   <label
     v-for="option in check.options"
     :key="option.id"
+    class="up-option"
     :class="{ chosen: response === option.id, off: !open, 'is-key': solution === option.id }"
   >
     <input v-model="response" type="radio" :name="check.id" :value="option.id" :disabled="!open" />
     <span>{{ option.text }}</span>
-    <span v-if="!open && solution === option.id" class="mark">✓ {{ words.rightAnswer }}</span>
-    <span v-else-if="!open && wrong && response === option.id" class="mark no">{{ words.yourAnswer }}</span>
+    <span v-if="!open && solution === option.id" class="mark">✓ {{ view.words.rightAnswer }}</span>
+    <span v-else-if="!open && wrong && response === option.id" class="mark no">{{ view.words.yourAnswer }}</span>
   </label>
 </template>

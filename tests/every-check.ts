@@ -1,0 +1,141 @@
+import type { CheckFrame } from '../core/checks/check';
+import type { Check, CheckKind, CheckKinds } from '../core/checks/forms';
+import { solutionOf, type LearnerCheck, type Secret } from '../core/checks/markings';
+import type { MatchCheck } from '../core/checks/match/form';
+import type { NumberCheck } from '../core/checks/number/form';
+import type { OpenCheck } from '../core/checks/open/form';
+import type { OrderCheck } from '../core/checks/order/form';
+import type { SeveralCheck } from '../core/checks/several/form';
+import type { ShortCheck } from '../core/checks/short/form';
+import type { SortCheck } from '../core/checks/sort/form';
+import type { TruthCheck } from '../core/checks/truth/form';
+import { aCheck, anId } from './builders';
+
+const frameOf = (name: string): CheckFrame => ({
+  id: anId(name),
+  lessonId: anId('First one'),
+  stem: `What of ${name}?`,
+  evidence: [],
+  level: 'recall',
+  difficulty: 0.3,
+});
+const quotes = [{ text: 'Ladders go back first, then saws, then gloves.' }];
+const said = (code: 'right' | 'own') => ({ code, quotes: [] });
+export const A_STATEMENT: TruthCheck = { ...frameOf('statement'), kind: 'truth', answer: true, quotes: [] };
+export const SEVERAL: SeveralCheck = {
+  ...frameOf('several'),
+  kind: 'several',
+  credit: 'each',
+  options: [
+    { id: anId('gloves'), text: 'Gloves', feedback: said('right') },
+    { id: anId('goggles'), text: 'Goggles', feedback: said('right') },
+    { id: anId('sandals'), text: 'Sandals', feedback: { code: 'own', quotes: [], text: 'Your toes need cover.' } },
+    { id: anId('scarf'), text: 'A loose scarf', feedback: said('own') },
+  ],
+  keys: [anId('gloves'), anId('goggles')],
+};
+export const ORDER: OrderCheck = {
+  ...frameOf('order'),
+  kind: 'order',
+  credit: 'each',
+  quotes,
+  items: ['ladders', 'saws', 'gloves', 'keys'].map((text) => ({ id: anId(`in order ${text}`), text })),
+};
+export const MATCH: MatchCheck = {
+  ...frameOf('match'),
+  kind: 'match',
+  credit: 'each',
+  quotes,
+  pairs: [
+    { id: anId('p saw'), left: 'A saw', right: 'two days' },
+    { id: anId('p ladder'), left: 'A ladder', right: 'one day' },
+  ],
+  others: [{ id: anId('o'), text: 'a year' }],
+};
+export const SORT: SortCheck = {
+  ...frameOf('sort'),
+  kind: 'sort',
+  credit: 'each',
+  quotes,
+  groups: [
+    { id: anId('g may'), text: 'May be lent' },
+    { id: anId('g not'), text: 'Stays here' },
+  ],
+  items: [
+    { id: anId('i saw'), text: 'A saw', group: anId('g may') },
+    { id: anId('i lathe'), text: 'The lathe', group: anId('g not') },
+    { id: anId('i kiln'), text: 'The kiln', group: anId('g not') },
+  ],
+};
+export const NUMBER: NumberCheck = {
+  ...frameOf('number'),
+  kind: 'number',
+  value: 1.5,
+  tolerance: 0.25,
+  unit: 'm',
+  quotes,
+  known: [{ id: anId('n'), value: 15, feedback: { code: 'own', quotes: [], text: 'Mind the point.' } }],
+};
+export const SHORT: ShortCheck = {
+  ...frameOf('short'),
+  kind: 'short',
+  accepted: ['deposit box', 'the box'],
+  spelling: 'close',
+  quotes,
+};
+export const OPEN: OpenCheck = {
+  ...frameOf('open'),
+  kind: 'open',
+  by: 'learner',
+  model: 'Ask them to sit down, then ring.',
+  looksFor: ['sitting down'],
+  quotes,
+};
+
+/** A check of each kind. */
+export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
+  choice: aCheck('choice'),
+  several: SEVERAL,
+  truth: A_STATEMENT,
+  order: ORDER,
+  match: MATCH,
+  sort: SORT,
+  number: NUMBER,
+  short: SHORT,
+  open: OPEN,
+};
+
+/** The same check in another lesson, under a name of its own. */
+export const another = (check: Check, name: string, lessonId: string): Check => ({
+  ...check,
+  id: anId(name),
+  lessonId,
+});
+
+/** A response that is all wrong; undefined where there is none (an open answer). */
+export function wrongTo(view: LearnerCheck, secret: Secret): unknown {
+  const right = solutionOf(secret).response;
+  switch (view.kind) {
+    case 'choice':
+      return view.options.find(({ id }) => id !== right)!.id;
+    case 'several':
+      return view.options.filter(({ id }) => !(right as string[]).includes(id)).map(({ id }) => id);
+    case 'truth':
+      return !right;
+    case 'order':
+      return [...(right as string[])].reverse();
+    case 'match':
+      return paired(view.from, view.to, right as Record<string, string>);
+    case 'sort':
+      return paired(view.items, view.groups, right as Record<string, string>);
+    case 'number':
+      return 77_777;
+    case 'short':
+      return 'something else';
+    case 'open':
+      return undefined;
+  }
+}
+
+const paired = (from: { id: string }[], to: { id: string }[], right: Record<string, string>) =>
+  Object.fromEntries(from.map(({ id }) => [id, to.find((place) => place.id !== right[id])!.id]));
