@@ -1,18 +1,23 @@
+import { lintCheck } from '../checks/lints';
 import { blockTexts } from '../blocks/forms';
 import type { AskingForm } from '../checks/check';
-import type { Check, Option } from '../checks/forms';
-import { idFrom, shortHash } from '../document/id';
+import type { Check } from '../checks/forms';
 import { evidencedSentences } from '../document/rich-text';
 import type { Claim } from '../knowledge';
 import { overlap } from '../language/similarity';
 import { conditionQuestions } from './forms/condition';
-import { quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
+import type { Candidate, QuestionForm, QuestionMatter } from './forms/form';
+import { groupQuestions } from './forms/groups';
 import { lookupQuestions } from './forms/lookup';
 import { numberQuestions } from './forms/number';
+import { pairQuestions } from './forms/pairs';
 import { permissionQuestions } from './forms/permission';
 import { prohibitionQuestions } from './forms/prohibition';
+import { sequenceQuestions } from './forms/sequence';
 import { stepQuestions } from './forms/step';
 import { termQuestions } from './forms/term';
+import { bandQuestions } from './forms/band';
+import { checkOf } from './make';
 
 export type { QuestionMatter } from './forms/form';
 export { questionPool, type QuestionPool } from './pool';
@@ -23,7 +28,11 @@ const FORMS: Record<AskingForm, QuestionForm> = {
   term: termQuestions,
   number: numberQuestions,
   lookup: lookupQuestions,
+  pairs: pairQuestions,
+  band: bandQuestions,
   step: stepQuestions,
+  sequence: sequenceQuestions,
+  groups: groupQuestions,
   prohibition: prohibitionQuestions,
   permission: permissionQuestions,
 };
@@ -35,7 +44,8 @@ export const SHOWN_FROM = 0.72;
 
 /**
  * Questions on a lesson's claims, best first: each with its options, feedback, evidence and the score it was given,
- * none twice on one sentence. The order of options is settled by their letters, so it tells nothing of the key.
+ * none twice on one sentence, none with a flaw that a question written by hand would be told of. The order of options
+ * is settled by their letters, so it tells nothing of the key.
  */
 export function draftQuestions(lessonId: string, matter: QuestionMatter): Check[] {
   const taught = { ...matter, lesson: withoutTold(matter) };
@@ -54,17 +64,21 @@ export function draftQuestions(lessonId: string, matter: QuestionMatter): Check[
       stems.push(words);
       return true;
     })
-    .map((candidate) => toCheck(lessonId, candidate));
+    .map((candidate) => checkOf(lessonId, candidate))
+    .filter((check) => lintCheck(check, matter.pack.code).length === 0);
 }
 
 /** Parts of a page that tell of one case: their figures and deeds are of that case, and no rule. */
 const TOLD = new Set(['case', 'experience', 'example']);
 
-/** The claims of a lesson without those that only a story or an example on its page tells. */
+/** The claims of a lesson without those that only a story, an example or a quotation on its page tells. */
 function withoutTold({ lesson, blocks }: QuestionMatter): Claim[] {
   const told = new Set(
     blocks
-      .filter((block) => block.kind === 'worked' || (block.kind === 'callout' && TOLD.has(block.body.tone)))
+      .filter(
+        (block) =>
+          block.kind === 'worked' || block.kind === 'quote' || (block.kind === 'callout' && TOLD.has(block.body.tone)),
+      )
       .flatMap((block) => blockTexts(block).flatMap(evidencedSentences))
       .flatMap(({ mark }) => mark.attrs.passages.map(({ id }) => id)),
   );
@@ -72,41 +86,13 @@ function withoutTold({ lesson, blocks }: QuestionMatter): Claim[] {
 }
 
 /** No option stands out by its length alone, none twice, none a part of another. */
-function isFair({ right, wrong, form, holds }: Candidate): boolean {
-  if (holds !== undefined) return true;
+function isFair({ asks, form }: Candidate): boolean {
+  if (asks.kind !== 'choice') return true;
+  const { right, wrong } = asks;
   const texts = [right, ...wrong.map((option) => option.text)];
   if (new Set(texts.map((text) => text.toLowerCase())).size < texts.length) return false;
   if (form === 'term' || form === 'number') return true;
   const longest = Math.max(...wrong.map((option) => option.text.length));
   const shortest = Math.min(...wrong.map((option) => option.text.length));
   return right.length <= longest * 1.5 + 10 && right.length >= shortest * 0.5 - 5;
-}
-
-function toCheck(lessonId: string, candidate: Candidate): Check {
-  const id = idFrom('k', lessonId, candidate.form, candidate.about.id);
-  const frame = {
-    id,
-    lessonId,
-    stem: candidate.stem,
-    evidence: candidate.about.ranges,
-    level: candidate.level,
-    difficulty: candidate.difficulty,
-    drafted: { form: candidate.form, score: Math.round(candidate.score * 100) / 100, reasons: candidate.reasons },
-  };
-  if (candidate.holds !== undefined)
-    return { ...frame, kind: 'truth', answer: candidate.holds, quotes: [quoteOf(candidate.about)] };
-  const option = (text: string, feedback: Option['feedback']): Option => ({
-    id: idFrom('a', id, text),
-    text,
-    feedback,
-  });
-  const right = {
-    ...option(candidate.right, { code: 'right', quotes: [quoteOf(candidate.about)] }),
-    value: candidate.value,
-  };
-  const wrong = candidate.wrong.map(({ text, code, quotes, value }) => ({ ...option(text, { code, quotes }), value }));
-  const options = [right, ...wrong]
-    .sort((a, b) => (a.value ?? 0) - (b.value ?? 0) || (shortHash(id + a.text, 8) < shortHash(id + b.text, 8) ? -1 : 1))
-    .map(({ id: optionId, text, feedback }) => ({ id: optionId, text, feedback }));
-  return { ...frame, kind: 'choice', options, key: right.id };
 }

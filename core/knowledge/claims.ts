@@ -57,7 +57,7 @@ export function claimsOf(
       const range = { id: passage.id, from: sentence.from, to: sentence.to };
       if (!sentence.facts || sentence.technical) return;
       if (isStep && index === 0 && sentence.facts.imperative && sentence.facts.rule)
-        make('step', [range], sentence.text, ruleParts(sentence.text, sentence.facts));
+        addStep(sentence.facts, [range], sentence.text, make);
       else
         addByFacts(
           isTold && !sentence.facts.rule ? { ...sentence.facts, limits: false } : sentence.facts,
@@ -95,6 +95,12 @@ function isDefinition(
 
 type Make = (kind: ClaimKind, ranges: PassageRange[], text: string, more?: Partial<Claim>) => void;
 
+/** A step of a procedure, with what it says how much of. */
+function addStep(facts: SentenceFacts, ranges: PassageRange[], text: string, make: Make): void {
+  make('step', ranges, text, ruleParts(text, facts));
+  if (facts.limits) make('figure', ranges, text, { ...figureOf(facts, text), ...leaning(facts) });
+}
+
 function addByFacts(
   facts: SentenceFacts,
   ranges: PassageRange[],
@@ -117,27 +123,20 @@ function addByFacts(
       ...more,
     });
   }
-  if (facts.limits) {
-    const [first] = facts.quantities;
-    make('figure', ranges, text, {
-      quantity: {
-        value: first.value,
-        unit: first.unit,
-        dimension: first.dimension,
-        text: text.slice(first.from, first.to),
-        from: first.from,
-        to: first.to,
-        worded: first.worded,
-      },
-      ...more,
-    });
-  }
+  // What something came to once is no figure to know.
+  if (facts.limits && !facts.past) make('figure', ranges, text, { ...figureOf(facts, text), ...more });
   if (facts.warning) make('warning', ranges, text, more);
   if (facts.reason) make('reason', ranges, text, more);
   if (facts.example) make('example', ranges, text, more);
   if (facts.tip) make('tip', ranges, text, more);
   if (facts.comparison) make('comparison', ranges, text, more);
   if (facts.role) make('role', ranges, text, more);
+}
+
+/** The first figure of a sentence that has one. */
+function figureOf({ quantities: [first] }: SentenceFacts, text: string): Pick<Claim, 'quantity'> {
+  const { value, unit, dimension, from, to, worded } = first;
+  return { quantity: { value, unit, dimension, text: text.slice(from, to), from, to, worded } };
 }
 
 function leaning(facts: SentenceFacts): Pick<Claim, 'leaning'> {

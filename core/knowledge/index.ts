@@ -30,7 +30,7 @@ export interface Knowledge {
 }
 
 /** Raised whenever sources are understood differently than before: claims that were kept are then made anew. */
-export const UNDERSTANDING = 2;
+export const UNDERSTANDING = 3;
 
 /** Reads a source for what it claims. */
 export function understand(source: Source, pack: LanguagePack): Knowledge {

@@ -30,6 +30,14 @@ export interface Quantity extends Range {
   worded: boolean;
 }
 
+/** A stretch of figures, in the unit of one of its ends; without an upper end it goes on. */
+export interface Band {
+  from: number;
+  to?: number;
+  /** The quantity at one end, with its words. */
+  like: Quantity & { text: string };
+}
+
 /** Who must, should or may do what, and when. All ranges are of the sentence. */
 export interface RuleFacts {
   strength: Strength;
@@ -167,10 +175,17 @@ export interface LanguagePack {
   caseOf?(sentence: string, tags: readonly TaggedWord[]): { when: Range; then: Range } | undefined;
   /** Who a sentence begins with as the one who does something, and what stands behind that. */
   actorOf?(sentence: string, tags: readonly TaggedWord[]): { who: Range; rest: Range; sure: boolean } | undefined;
-  /** What a sentence among definitions is worded to define, by its form alone ("The lead is the person on call"). */
-  definesAlike?(sentence: string, tags: readonly TaggedWord[]): DefinitionFacts | undefined;
+  /**
+   * What a sentence among definitions is worded to define, by its form alone ("The lead is the person on call");
+   * `marked`: what its author sets apart in it.
+   */
+  definesAlike?(sentence: string, tags: readonly TaggedWord[], marked?: Range): DefinitionFacts | undefined;
   /** The beginning of a sentence that tells its case, its time or a name without being a clause. */
   openerOf?(sentence: string, tags: readonly TaggedWord[], quantities: readonly Quantity[]): Opener | undefined;
+  /** A stretch of figures that is all a text says ("£51 to £250"). */
+  bandOf?(text: string): Band | undefined;
+  /** Another figure, written like a quantity is. */
+  written?(like: { text: string; worded: boolean }, value: number): string;
   /** Changes of a sentence's words that leave what it says as it is, by their kind. */
   rewriting?: Record<ChangeKind, (sentence: string, facts: SentenceFacts) => Change[]>;
   /** Whether a sentence says that something does not hold. */
@@ -250,8 +265,16 @@ export interface QuestionWording {
   whoDoes?(action: string): string | undefined;
   /** What a column of a table has for a row, in the matter of a lesson. */
   inColumn?(column: string, row: string, lesson: string): string;
-  /** What comes after a step. */
+  /** What comes after a step; in which order steps are done. */
   afterStep?(step: string): string;
+  inOrder?(lesson: string): string;
+  /** What belongs together: by the heads of two columns, where they have some; words and their meanings. */
+  together?(lesson: string, columns?: readonly [string, string]): string;
+  meanings?(lesson: string): string;
+  /** What a column has for each of several things. */
+  forEach?(lesson: string, column: string): string;
+  /** What is done and what is not. */
+  doOrNot?(lesson: string): string;
   /** Which of some actions must not be done, in the matter of a lesson. */
   notToDo?(lesson: string): string;
   /** A statement that something may be done, or must not. */

@@ -170,6 +170,6 @@ describe('understanding', () => {
     expect({
       understanding: UNDERSTANDING,
       claims: createHash('sha256').update(JSON.stringify(claims)).digest('hex').slice(0, 16),
-    }).toEqual({ understanding: 2, claims: '32bfb59ddceb1da2' });
+    }).toEqual({ understanding: 3, claims: '998bf2cf8e4673df' });
   });
 });

@@ -15,22 +15,35 @@ export interface Said {
   text: string;
 }
 
+/** A wrong answer, and what is said to it. */
+export interface Wrong {
+  text: string;
+  value?: number;
+  code: 'other-case' | 'other-term' | 'other-figure' | 'not-said';
+  quotes: Quote[];
+}
+
+/** What can be answered to a question, by the kind of check it becomes. */
+export type Asks =
+  /** `value`: the right answer is a figure; options are ordered by size instead of by chance. */
+  | { kind: 'choice'; right: string; value?: number; wrong: Wrong[] }
+  | { kind: 'truth'; holds: boolean }
+  | { kind: 'order'; items: string[] }
+  | { kind: 'match'; pairs: { left: string; right: string }[] }
+  | { kind: 'sort'; groups: { text: string; items: string[] }[] }
+  | { kind: 'number'; value: number; unit: string; wrong: Wrong[] }
+  | { kind: 'short'; accepted: string[] }
+  | { kind: 'open'; model: string };
+
 /** A question before it has ids: what one form of question makes of something said. */
 export interface Candidate {
   form: AskingForm;
   about: Said;
   stem: string;
-  /** A statement to be judged, in place of options: whether it holds. */
-  holds?: boolean;
-  right: string;
-  /** Where the right answer is a figure: options are ordered by size instead of by chance. */
-  value?: number;
-  wrong: {
-    text: string;
-    value?: number;
-    code: 'other-case' | 'other-term' | 'other-figure' | 'not-said';
-    quotes: Quote[];
-  }[];
+  /** How it is answered, and what is right. */
+  asks: Asks;
+  /** What the source says to the right answer, where that is more than what it is about. */
+  quotes?: Quote[];
   level: 'recall' | 'apply' | 'decide';
   difficulty: number;
   /** 0 to 1: how sure we are that it is a good question. */

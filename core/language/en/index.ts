@@ -15,7 +15,8 @@ import { comparesWithNothing, leaningOf, namesKnownThing, pointsWithin } from '.
 import { wordList, type Lexicon, type WordList } from './lexicon';
 import { englishObjectives } from './objectives';
 import { askedOfLearner, englishQuestions } from './questions';
-import { numbersOf, quantitiesOf } from './quantities';
+import { bandOf } from './bands';
+import { numbersOf, quantitiesOf, withValue } from './quantities';
 import { bracketedReferences, sendsToSection } from './references';
 import { regular } from './regular';
 import { englishRewriting } from './rewriting';
@@ -171,6 +172,8 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     tellsMeaning: (term, meaning, tags) => !isImperative(meaning, tags, words) && tellsMeaning(term, meaning, tags),
     comparesWithNothing,
     caseOf: (sentence, tagged) => caseOf(sentence, tagged, words),
+    bandOf,
+    written: withValue,
     openerOf: (sentence, tagged, quantities) => openerOf(sentence, tagged, quantities, words),
     definesAlike,
     actorOf: (sentence, tagged) => actorOf(sentence, tagged, words),

@@ -170,3 +170,15 @@ function unitOf(word: string, rest: string): [string, string, number?] | undefin
 function gap(sentence: string, at: number): number {
   return /^[\s-]*/.exec(sentence.slice(at))![0].length;
 }
+
+/** Another figure, written like a quantity is: its currency, unit and way of writing. */
+export function withValue(quantity: { text: string; worded: boolean }, value: number): string {
+  const number = /^[£$€]?([\d,.]+|[a-z]+(?:-[a-z]+)?(?: and a half)?)/i.exec(quantity.text)!;
+  const currency = /^[£$€]/.exec(quantity.text)?.[0] ?? '';
+  let unit = quantity.text.slice(number[0].length);
+  if (value === 1) unit = unit.replace(/([a-z]{3,})s\b(?!.*s\b)/, '$1');
+  const figures = writtenLike(value, quantity.worded);
+  // "£2,000" goes on as "£1,400", "2000 m" as "1400 m".
+  const isGrouped = /^\d{4,}$/.test(figures) && !/\d{4}/.test(quantity.text);
+  return currency + (isGrouped ? figures.replace(/\B(?=(?:\d{3})+$)/g, ',') : figures) + unit;
+}

@@ -31,7 +31,7 @@ export function englishQuestions(words: WordList): QuestionWording {
     whichTerm: (meaning, plural) => `Which ${plural ? 'words stand' : 'term stands'} for this: “${meaning}”?`,
     whichFigure: (sentence) => `Which figure belongs in the gap? “${sentence}”`,
     inCase: (head) => `${head}: what holds?`,
-    belongsTo: (name, lesson) => `${lesson}: which of these belongs to “${name}”?`,
+    belongsTo: (name, lesson) => `${about(lesson)} which of these belongs to “${name}”?`,
     whoDoes(action) {
       const bare = action.replace(/[\s.;]+$/, '');
       // "Who" asks in the singular: what several do is not asked so.
@@ -39,12 +39,24 @@ export function englishQuestions(words: WordList): QuestionWording {
         ? `Who ${bare}?`
         : undefined;
     },
-    inColumn: (column, row, lesson) => `${lesson}, “${column}”: which of these is right for “${row}”?`,
+    inColumn: (column, row, lesson) => `${about(lesson, `, “${column}”`)} which of these is right for “${row}”?`,
     afterStep: (step) => `“${step}.” What comes next?`,
-    notToDo: (lesson) => `${lesson}: which of these must you not do?`,
+    inOrder: (lesson) => `${about(lesson)} put these steps in order.`,
+    together: (lesson, columns) =>
+      columns
+        ? `${about(lesson)} which “${columns[1]}” belongs to which “${columns[0]}”?`
+        : `${about(lesson)} what belongs together?`,
+    meanings: (lesson) => `${about(lesson)} what does each of these mean?`,
+    forEach: (lesson, column) => `${about(lesson)} what is “${column}” for each of these?`,
+    doOrNot: (lesson) => `${about(lesson)} what do you do, and what must you not do?`,
+    notToDo: (lesson) => `${about(lesson)} which of these must you not do?`,
     allowed: (action, may) => `You ${may ? 'may' : 'must not'} ${action.charAt(0).toLowerCase()}${action.slice(1)}.`,
   };
 }
+
+/** What a question is about, in front of it; a title that is a question itself stands as one. */
+const about = (title: string, more = ''): string =>
+  /[?!]$/.test(title) && !more ? title : `${title.replace(/[?!.]$/, '')}${more}:`;
 
 /** A subject that began its sentence, inside one: the capital goes unless it is a name's. */
 function inSentence(subject: string, words: WordList): string {

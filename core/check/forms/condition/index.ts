@@ -13,6 +13,8 @@ import {
 } from '../form';
 import { anyOf } from '../../../language/phrases';
 
+/** Of a lesson so many are answered in one's own words: nobody writes all the time. */
+const MOST_WRITTEN = 1;
 /** So many of the fittest are tried as wrong answers. */
 const TRIED = 40;
 
@@ -22,11 +24,15 @@ const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as
  * "If this happens, what must you do?": rules with a condition for somebody who acts. Wrong answers are what other
  * rules ask for under other conditions, alike in polarity, strength and length.
  */
-export const conditionQuestions: QuestionForm = ofClaims(
-  ({ kind, rule }) =>
-    kind === 'rule' && rule?.condition !== undefined && rule.person && CONDITION_WORDS.has(rule.condition.word),
-  ask,
-);
+export const conditionQuestions: QuestionForm = (matter) => {
+  const all = ofClaims(
+    ({ kind, rule }) =>
+      kind === 'rule' && rule?.condition !== undefined && rule.person && CONDITION_WORDS.has(rule.condition.word),
+    ask,
+  )(matter);
+  const chosen = all.filter(({ asks }) => asks.kind !== 'open');
+  return [...chosen, ...all.filter(({ asks }) => asks.kind === 'open').slice(0, MOST_WRITTEN)];
+};
 
 function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const { pack } = matter;
@@ -55,16 +61,24 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative, !rule.modal);
   if (!stem) return undefined;
   const wrong = wrongAnswers(claim, matter);
-  if (
-    wrong.length < 2 ||
-    givenAway(
-      rule.action,
-      condition.text,
-      wrong.map((other) => other.rule!.action),
-      pack,
-    )
-  )
-    return undefined;
+  const frame = { form: 'condition' as const, about: claim, stem, level: 'decide' as const };
+  const isGiven = givenAway(
+    rule.action,
+    condition.text,
+    wrong.map((other) => other.rule!.action),
+    pack,
+  );
+  // Without wrong answers that could tempt, learners say what they would do and hold it against the source.
+  if (wrong.length < 2 || isGiven) {
+    if (rule.negative || condition.word === 'unless') return undefined;
+    return {
+      ...frame,
+      asks: { kind: 'open', model: asOption(rule.action) },
+      difficulty: 0.3,
+      score: 0.73,
+      reasons: ['written'],
+    };
+  }
   const reasons = [`wrong-answers:${wrong.length}`];
   let score = 0.75 + (wrong.length >= 3 ? 0.08 : -0.04);
   if (condition.leading) score += 0.04;
@@ -76,14 +90,14 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   if (/\b(?:they|them|their|it|its)\b/i.test(rule.action)) score -= 0.05;
   if (rule.subject && !/^you$/i.test(rule.subject)) score -= 0.02;
   return {
-    form: 'condition',
-    about: claim,
-    stem,
-    right: asOption(rule.action),
-    wrong: wrong
-      .slice(0, 3)
-      .map((other) => ({ text: asOption(other.rule!.action), code: 'other-case' as const, quotes: [quoteOf(other)] })),
-    level: 'decide',
+    ...frame,
+    asks: {
+      kind: 'choice',
+      right: asOption(rule.action),
+      wrong: wrong
+        .slice(0, 3)
+        .map((other) => ({ text: asOption(other.rule!.action), code: 'other-case', quotes: [quoteOf(other)] })),
+    },
     difficulty: wrong.length >= 3 ? 0.4 : 0.3,
     score: Math.min(1, score),
     reasons,

@@ -1,6 +1,3 @@
-import { evidencedSentences, textOf, type RichText } from '../../../document/rich-text';
-import { idFrom } from '../../../document/id';
-import type { Block } from '../../../blocks/forms';
 import {
   alike,
   asOption,
@@ -10,10 +7,8 @@ import {
   type Candidate,
   type QuestionForm,
   type QuestionMatter,
-  type Said,
 } from '../form';
-
-type Table = Extract<Block, { kind: 'table' }>;
+import { columnsOf, count, type Asking, type Column, type Row } from '../rows';
 
 /** Rows that are held against each other: few are told apart by chance. */
 const FEWEST = { shaped: 3, source: 4 };
@@ -23,57 +18,18 @@ const LONGEST = { head: 22, cell: 26 };
 const MOST = 4;
 const AGAIN = 0.03;
 
-interface Row {
-  head: string;
-  cell: string;
-  about: Said;
-}
-
 /**
  * What a row of a table says: what holds in a case, at a time or in a band, who does something, what belongs to a name,
  * what a column has for a row. Wrong answers are the same table's other rows, which hold there.
  */
 export const lookupQuestions: QuestionForm = (matter) =>
   matter.blocks.flatMap((block) =>
-    block.kind === 'table' && matter.pack.questions ? gladly(ofTable(block, matter)) : [],
+    block.kind === 'table' && matter.pack.questions
+      ? gladly(columnsOf(block, matter.pack.labels).map((column) => asked(column, matter)))
+      : [],
   );
 
-/** Questions by column. */
-function ofTable(table: Table, matter: QuestionMatter): Candidate[][] {
-  const { shapes } = matter.pack.labels;
-  const [first, second] = table.body.header.map(textOf);
-  const columns = Math.max(...table.body.rows.map((row) => row.length));
-  if (first === shapes.who) return [asked(rowsOf(table, 1), matter, 'who')];
-  if (columns === 2 && (first === undefined || second === shapes.then))
-    return [asked(rowsOf(table, 1), matter, first === undefined ? 'name' : 'case')];
-  if (first === undefined) return [];
-  return table.body.header.slice(1).map((header, at) => {
-    const column = textOf(header);
-    return column ? asked(rowsOf(table, at + 1), matter, 'column', column) : [];
-  });
-}
-
-/** The rows of a table by their first cell and one other, with where they stand; without one of the two, none. */
-function rowsOf({ id, body }: Table, column: number): Row[] {
-  return body.rows.flatMap((cells, at): Row[] => {
-    const [head, cell]: (RichText | undefined)[] = [cells[0], cells[column]];
-    const [left, right] = [textOf(head ?? []).trim(), textOf(cell ?? []).trim()];
-    const ranges = evidencedSentences([...(head ?? []), ...(cell ?? [])]).flatMap(({ mark }) => mark.attrs.passages);
-    if (!left || !right || ranges.length === 0) return [];
-    // A cell that goes on in further sentences is asked about by its first.
-    const [answer] = right.split(/(?<=[.!])\s+(?=\p{Lu})/u);
-    return [
-      { head: left, cell: answer, about: { id: idFrom('c', id, at, column), ranges, text: `${left}: ${right}` } },
-    ];
-  });
-}
-
-function asked(
-  rows: readonly Row[],
-  matter: QuestionMatter,
-  how: 'case' | 'who' | 'name' | 'column',
-  column = '',
-): Candidate[] {
+function asked({ how, heads: [, column], rows }: Column, matter: QuestionMatter): Candidate[] {
   const { pack } = matter;
   if (rows.length < (how === 'column' ? FEWEST.source : FEWEST.shaped)) return [];
   return rows.flatMap((row, at): Candidate[] => {
@@ -98,8 +54,11 @@ function asked(
         form: 'lookup',
         about: row.about,
         stem,
-        right,
-        wrong: wrong.map((other) => ({ text: answer(other), code: 'other-case', quotes: [quoteOf(other.about)] })),
+        asks: {
+          kind: 'choice',
+          right,
+          wrong: wrong.map((other) => ({ text: answer(other), code: 'other-case', quotes: [quoteOf(other.about)] })),
+        },
         level: how === 'case' ? 'decide' : 'recall',
         difficulty: wrong.length >= WRONG ? 0.4 : 0.32,
         score: SCORES[how] + (wrong.length >= WRONG ? 0.05 : 0),
@@ -122,12 +81,7 @@ function gladly(columns: readonly Candidate[][]): Candidate[] {
 
 const SCORES = { case: 0.82, who: 0.78, name: 0.76, column: 0.77 };
 
-function stemOf(
-  { head, cell }: Row,
-  how: 'case' | 'who' | 'name' | 'column',
-  column: string,
-  { pack, title }: QuestionMatter,
-): string | undefined {
+function stemOf({ head, cell }: Row, how: Asking, column: string, { pack, title }: QuestionMatter): string | undefined {
   const words = pack.questions!;
   const bare = head.replace(/[\s,:;.]+$/, '');
   if (how === 'case') return words.inCase?.(bare);
@@ -135,8 +89,6 @@ function stemOf(
   if (how === 'who') return words.whoDoes?.(cell);
   return words.inColumn?.(column, bare, title);
 }
-
-const count = (text: string) => text.split(/\s+/).length;
 
 /** A short whole answer that points at nothing outside; a figure is one in a table. */
 const isAnswer = (text: string, how: string): boolean =>

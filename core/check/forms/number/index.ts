@@ -1,6 +1,5 @@
 import { shortHash } from '../../../document/id';
 import type { Claim } from '../../../knowledge';
-import { writtenLike } from '../../../language/en/quantities';
 import { ofClaims, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 import { anyOf } from '../../../language/phrases';
 
@@ -12,7 +11,7 @@ const ROUGHLY = anyOf`
 const NOT_A_LIMIT = new RegExp(String.raw`\b${ROUGHLY}\b`, 'i');
 const BOUNDING = anyOf`
   at least | at most | up to | no more than | not more than | no less than | no later than | within | less than
-  more than | fewer than | longer than | later than | maximum | minimum | limit | must | should | may | exceed
+  more than | fewer than | [a-z]{3,}er than | maximum | minimum | limit | must | should | may | exceed
   only | every | for | after | above | below | under | over | until
 `;
 const LIMITING = new RegExp(String.raw`\b${BOUNDING}\b`, 'i');
@@ -26,7 +25,7 @@ export const numberQuestions: QuestionForm = ofClaims(
   ask,
 );
 
-function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
+function ask(claim: Claim, { course, pack, lesson }: QuestionMatter): Candidate | undefined {
   const { text } = claim;
   const quantity = claim.quantity!;
   if (!pack.questions) return undefined;
@@ -36,7 +35,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
     words < 7 ||
     words > 34 ||
     NOT_A_LIMIT.test(text) ||
-    !LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from)) ||
+    !(isOrder(claim, lesson) || LIMITING.test(text.slice(Math.max(0, quantity.from - 30), quantity.from))) ||
     /[`{}<>|]|https?:/.test(text) ||
     /^(?:other|another|some other|the other|in that|only then)\b/i.test(text)
   )
@@ -49,9 +48,13 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const wrong = wrongFigures(quantity.value, course.values(quantity.unit), claim.id)
     // A share of more than the whole gives itself away.
     .filter((value) => !inSentence.has(value) && !(quantity.unit === 'percent' && value > 100))
-    .map((value) => ({ value, text: withValue(quantity, value) }))
+    .map((value) => ({ value, text: pack.written?.(quantity, value) ?? '' }))
     .filter((option) => option.text !== quantity.text && !rest.toLowerCase().includes(option.text.toLowerCase()));
-  if (wrong.length < 3) return undefined;
+  // Typed in, no wrong figure can give the right one away; every third is asked so, and where there are too few.
+  const unit = unitOf(quantity);
+  const typed = unit !== undefined && (wrong.length < 3 || shortHash(claim.id, 6).charCodeAt(5) % 3 === 0);
+  if (wrong.length < 3 && !typed) return undefined;
+  const figures = wrong.slice(0, 3).map((each) => ({ ...each, code: 'other-figure' as const, quotes: [] }));
   const stem = pack.questions.whichFigure(
     `${text.slice(0, quantity.from)}_____${text.slice(quantity.to)}`.replace(/\s+/g, ' '),
   );
@@ -60,15 +63,26 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
     form: 'number',
     about: claim,
     stem,
-    right: quantity.text,
-    wrong: wrong.slice(0, 3).map((option) => ({ ...option, code: 'other-figure' as const, quotes: [] })),
-    value: quantity.value,
+    asks: typed
+      ? { kind: 'number', value: quantity.value, unit, wrong: figures }
+      : { kind: 'choice', right: quantity.text, value: quantity.value, wrong: figures },
     level: 'recall',
     difficulty: 0.35,
     score: 0.72 + (modal ? 0.1 : 0) - (words > 28 ? 0.05 : 0),
-    reasons: [modal ? 'limit' : 'amount'],
+    reasons: [modal ? 'limit' : 'amount', ...(typed ? ['typed'] : [])],
   };
 }
+
+/** Whether the sentence of a figure tells the reader what to do: what it says how much of is to be kept to. */
+const isOrder = ({ ranges: [own] }: Claim, lesson: readonly Claim[]): boolean =>
+  lesson.some(
+    ({ kind, rule, ranges: [other] }) =>
+      (kind === 'rule' || kind === 'step') &&
+      other.id === own.id &&
+      other.from === own.from &&
+      rule?.strength === 'must' &&
+      rule.subject === undefined,
+  );
 
 /**
  * Three figures around the right one: how many lie below it is settled by the claim's id, so that its place tells
@@ -94,14 +108,13 @@ function wrongFigures(value: number, inSources: readonly number[], id: string): 
   return [...low, ...high, ...unique(below).slice(low.length)].slice(0, 5);
 }
 
-function unique(values: readonly number[]): number[] {
-  return [...new Set(values)];
+/** What stands behind or before a figure that is to be typed; undefined where the figure cannot be taken out. */
+function unitOf({ text, value }: NonNullable<Claim['quantity']>): string | undefined {
+  const [, before, figure, behind] = /^([£$€]?)\s?(\d[\d,.]*)\s?(.*)$/.exec(text) ?? [];
+  if (figure === undefined || Number(figure.replaceAll(',', '')) !== value) return undefined;
+  return (before + behind).trim();
 }
 
-function withValue(quantity: NonNullable<Claim['quantity']>, value: number): string {
-  const number = /^[£$€]?([\d,.]+|[a-z]+(?:-[a-z]+)?(?: and a half)?)/i.exec(quantity.text)!;
-  const currency = /^[£$€]/.exec(quantity.text)?.[0] ?? '';
-  let unit = quantity.text.slice(number[0].length);
-  if (value === 1) unit = unit.replace(/([a-z]{3,})s\b(?!.*s\b)/, '$1');
-  return currency + writtenLike(value, quantity.worded) + unit;
+function unique(values: readonly number[]): number[] {
+  return [...new Set(values)];
 }

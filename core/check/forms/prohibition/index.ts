@@ -40,8 +40,15 @@ function ask(claim: Claim, { lesson, pack, title }: QuestionMatter): Candidate |
     form: 'prohibition',
     about: claim,
     stem,
-    right: asOption(right),
-    wrong: wrong.map((other) => ({ text: asOption(other.rule!.action), code: 'other-case', quotes: [quoteOf(other)] })),
+    asks: {
+      kind: 'choice',
+      right: asOption(right),
+      wrong: wrong.map((other) => ({
+        text: asOption(other.rule!.action),
+        code: 'other-case',
+        quotes: [quoteOf(other)],
+      })),
+    },
     level: 'apply',
     difficulty: 0.35,
     score: wrong.length >= WRONG.most ? 0.79 : 0.75,

@@ -26,13 +26,27 @@ export const stepQuestions: QuestionForm = (matter) =>
     block.kind === 'steps' && matter.pack.questions?.afterStep ? ofSteps(block, matter) : [],
   );
 
-function ofSteps({ id, body }: Steps, matter: QuestionMatter): Candidate[] {
-  const steps = body.steps.map(({ text }, at) => {
+/** A step that can be asked about, with where it stands; `clear`: it says by itself what is done. */
+interface Step {
+  words: string;
+  about: Said;
+  clear: boolean;
+}
+
+/** The steps of a procedure by their own words, without what is said further of each. */
+export const stepsOf = ({ id, body }: Steps): Step[] =>
+  body.steps.map(({ text }, at) => {
     const words = textOf(text).trim();
     const ranges = evidencedSentences(text).flatMap(({ mark }) => mark.attrs.passages);
-    const about: Said = { id: idFrom('c', id, at), ranges, text: words };
-    return { words, about, clear: ranges.length > 0 && isClear(words) };
+    return {
+      words,
+      about: { id: idFrom('c', id, at), ranges, text: words },
+      clear: ranges.length > 0 && isClear(words),
+    };
   });
+
+function ofSteps(block: Steps, matter: QuestionMatter): Candidate[] {
+  const steps = stepsOf(block);
   if (steps.length < FEWEST) return [];
   const made: Candidate[] = [];
   // The middle first: what comes first and last is remembered anyway.
@@ -60,8 +74,11 @@ function ofSteps({ id, body }: Steps, matter: QuestionMatter): Candidate[] {
         text: `${step.words} ${next.words}`,
       },
       stem,
-      right: asOption(next.words),
-      wrong: wrong.map(({ words, about }) => ({ text: asOption(words), code: 'other-case', quotes: [quoteOf(about)] })),
+      asks: {
+        kind: 'choice',
+        right: asOption(next.words),
+        wrong: wrong.map((each) => ({ text: asOption(each.words), code: 'other-case', quotes: [quoteOf(each.about)] })),
+      },
       level: 'apply',
       difficulty: 0.35,
       score: 0.74 + (wrong.length >= 3 ? 0.04 : 0),

@@ -3,6 +3,8 @@ import { overlap } from '../../../language/similarity';
 import { asOption, ofClaims, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 
 const EVERYDAY = 4.7;
+/** Words of a term that can be asked to be typed. */
+const MOST_TYPED = 2;
 
 /**
  * "Which term stands for this?": definitions, with other defined terms as wrong answers. The term's own words are
@@ -11,7 +13,7 @@ const EVERYDAY = 4.7;
 export const termQuestions: QuestionForm = ofClaims(({ kind }) => kind === 'definition', ask);
 
 function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefined {
-  if (!isGood(claim, pack) || !pack.questions) return undefined;
+  if (!isTerm(claim, pack) || !pack.questions) return undefined;
   const termStems = pack.stems(claim.term!);
   const meaning = masked(claim.meaning!, termStems, pack);
   if (!meaning) return undefined;
@@ -20,7 +22,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
   const seen = [termStems];
   const others = course
     .definitionsNear(claim)
-    .filter((other) => other !== claim && isGood(other, pack) && (other.plural ?? false) === (claim.plural ?? false))
+    .filter((other) => other !== claim && isTerm(other, pack) && (other.plural ?? false) === (claim.plural ?? false))
     .map((other) => ({
       other,
       stems: course.stems(other.term!),
@@ -40,19 +42,31 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
       return true;
     })
     .slice(0, 3);
-  if (others.length < 2) return undefined;
-  const score = 0.74 + (others.length >= 3 ? 0.06 : -0.03) + (meaningStems.length >= 5 ? 0.03 : 0);
-  return {
-    form: 'term',
+  const frame = {
+    form: 'term' as const,
     about: claim,
     stem: pack.questions.whichTerm(meaning, claim.plural ?? false),
-    right: asOption(claim.term!),
-    wrong: others.map(({ other }) => ({
-      text: asOption(other.term!),
-      code: 'other-term' as const,
-      quotes: [quoteOf(other)],
-    })),
-    level: 'recall',
+    level: 'recall' as const,
+  };
+  // Where nothing near could be mistaken for it, the word itself is to be known.
+  if (others.length < 2)
+    return claim.term!.split(' ').length <= MOST_TYPED && !claim.plural
+      ? {
+          ...frame,
+          asks: { kind: 'short', accepted: [asOption(claim.term!)] },
+          difficulty: 0.5,
+          score: 0.73,
+          reasons: ['typed'],
+        }
+      : undefined;
+  const score = 0.74 + (others.length >= 3 ? 0.06 : -0.03) + (meaningStems.length >= 5 ? 0.03 : 0);
+  return {
+    ...frame,
+    asks: {
+      kind: 'choice',
+      right: asOption(claim.term!),
+      wrong: others.map(({ other }) => ({ text: asOption(other.term!), code: 'other-term', quotes: [quoteOf(other)] })),
+    },
     difficulty: 0.25,
     score,
     reasons: [`wrong-answers:${others.length}`],
@@ -60,7 +74,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
 }
 
 /** A definition in the true sense, and not of an everyday word. */
-function isGood(claim: Claim, pack: QuestionMatter['pack']): boolean {
+export function isTerm(claim: Claim, pack: QuestionMatter['pack']): boolean {
   if (claim.kind !== 'definition' || !claim.proper || !claim.term || !claim.meaning || claim.leaning) return false;
   // An everyday word says too little to be asked for.
   if (!claim.term.includes(' ') && (pack.commonness(claim.term.toLowerCase()) ?? 0) > EVERYDAY) return false;
@@ -77,7 +91,11 @@ function isGood(claim: Claim, pack: QuestionMatter['pack']): boolean {
 }
 
 /** The meaning with words of the term masked; undefined when the term as a whole stands in it. */
-function masked(meaning: string, termStems: readonly string[], pack: QuestionMatter['pack']): string | undefined {
+export function masked(
+  meaning: string,
+  termStems: readonly string[],
+  pack: QuestionMatter['pack'],
+): string | undefined {
   const hits = pack.stemmedWords(meaning).filter((word) => termStems.includes(word.stem));
   if (hits.length >= Math.max(1, termStems.length) && termStems.length > 1) return undefined;
   // Masking the kind itself ("a … of values") leaves nothing to go by.
