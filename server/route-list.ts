@@ -27,6 +27,7 @@ export interface Routes {
   'GET /api/courses/:course/figures': typeof import('./api/courses/[course]/figures.get').default;
   'GET /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.get').default;
   'GET /api/courses/:course/learners': typeof import('./api/courses/[course]/learners.get').default;
+  'GET /api/courses/:course/learners/:learner': typeof import('./api/courses/[course]/learners/[learner].get').default;
   'GET /api/courses/:course/lessons/:lesson/history': typeof import('./api/courses/[course]/lessons/[lesson]/history.get').default;
   'GET /api/courses/:course/lessons/:lesson/page': typeof import('./api/courses/[course]/lessons/[lesson]/page.get').default;
   'GET /api/courses/:course/lessons/:lesson/points': typeof import('./api/courses/[course]/lessons/[lesson]/points.get').default;
@@ -74,6 +75,7 @@ export interface Routes {
   'POST /api/courses/:course/copy': typeof import('./api/courses/[course]/copy.post').default;
   'POST /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.post').default;
   'POST /api/courses/:course/jobs/:job': typeof import('./api/courses/[course]/jobs/[job].post').default;
+  'POST /api/courses/:course/learners/:learner/marks': typeof import('./api/courses/[course]/learners/[learner]/marks.post').default;
   'POST /api/courses/:course/lessons/:lesson/pulled': typeof import('./api/courses/[course]/lessons/[lesson]/pulled.post').default;
   'POST /api/courses/:course/lessons/:lesson/rewrite': typeof import('./api/courses/[course]/lessons/[lesson]/rewrite.post').default;
   'POST /api/courses/:course/links': typeof import('./api/courses/[course]/links.post').default;
@@ -144,6 +146,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/figures': 'reader',
   'GET /api/courses/:course/jobs': 'reader',
   'GET /api/courses/:course/learners': 'author',
+  'GET /api/courses/:course/learners/:learner': 'author',
   'GET /api/courses/:course/lessons/:lesson/history': 'reader',
   'GET /api/courses/:course/lessons/:lesson/page': 'reader',
   'GET /api/courses/:course/lessons/:lesson/points': 'reader',
@@ -191,6 +194,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/copy': 'author',
   'POST /api/courses/:course/jobs': 'author',
   'POST /api/courses/:course/jobs/:job': 'author',
+  'POST /api/courses/:course/learners/:learner/marks': 'author',
   'POST /api/courses/:course/lessons/:lesson/pulled': 'reader',
   'POST /api/courses/:course/lessons/:lesson/rewrite': 'reader',
   'POST /api/courses/:course/links': 'author',

@@ -1,10 +1,28 @@
-import { CHECK_KINDS, type Check, type CheckKind, type CheckKinds } from '~~/core/checks/forms';
+import { CHECK_KINDS, type Check, type CheckKind } from '~~/core/checks/forms';
+import { FRESH } from '~~/core/checks/fresh';
 import { choice } from './choice';
 import type { CheckEditor } from './editor';
+import { match } from './match';
+import { number } from './number';
+import { open } from './open';
+import { order } from './order';
+import { several } from './several';
+import { short } from './short';
+import { sort } from './sort';
 import { truth } from './truth';
 
 /** Every kind of check as the desk knows it, in the order they are offered in. */
-export const CHECK_EDITORS: { [Kind in CheckKind]: CheckEditor<CheckKinds[Kind]> } = { choice, truth };
+export const CHECK_EDITORS: Record<CheckKind, CheckEditor> = {
+  choice,
+  several,
+  truth,
+  order,
+  match,
+  sort,
+  number,
+  short,
+  open,
+};
 
 /** What can be written by hand: what it is called, and a new one for a lesson. `id` gives ids by their letter. */
 export function newChecks(id: (letter: string) => string): {
@@ -22,7 +40,7 @@ export function newChecks(id: (letter: string) => string): {
         evidence: [],
         level: 'apply',
         difficulty: 0.4,
-        ...CHECK_EDITORS[kind].fresh(id),
+        ...FRESH[kind](id),
       }) as Check,
   }));
 }

@@ -29,4 +29,5 @@ export const AUDIT: Record<string, string> = {
   'release-withdrawn': 'withdrew',
   'learner-removed': 'took a learner out of',
   'learner-unnamed': "took a learner's name out of",
+  'answer-marked': 'marked an answer in',
 };

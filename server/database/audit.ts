@@ -31,6 +31,7 @@ export const AUDITED = [
   'release-withdrawn',
   'learner-removed',
   'learner-unnamed',
+  'answer-marked',
 ] as const;
 export type Audited = (typeof AUDITED)[number];
 

@@ -12,6 +12,7 @@ import {
   type Shown,
 } from '../../core/learning/progress';
 import { carriedOver, difference, type Difference } from '../../core/learning/releases';
+import { answersIn, type CheckAnswers } from '../../core/learning/answers';
 import type { Rules } from '../../core/learning/rules';
 import { checksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Db } from '../database/open';
@@ -66,17 +67,23 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
   const changesBetween = (from: string, to: string): Difference =>
     differences.of(`${from}/${to}`, () => difference(desk.frozen(from).view, desk.frozen(to).view));
 
-  /** Where a learner stands: their attempts on this release, and those on older ones that still count. */
-  function stateOf(learner: LearnerRow, rules: ReleaseRow['rules']): LearnerState {
-    return states.of(`${learner.id}/${learner.release_id}`, () => {
-      const events = releases.attempts(learner.id).flatMap((attempt): LearnerEvent[] => {
-        const event = eventOf(attempt);
-        if (attempt.release_id === learner.release_id) return [event];
-        return carriedOver([event], changesBetween(attempt.release_id, learner.release_id));
-      });
-      return stateAfter(events, desk.frozen(learner.release_id).keys, rules);
+  /** What a learner did on this release, and what still counts of older ones. */
+  function eventsOf(learner: LearnerRow): (LearnerEvent & { at: number })[] {
+    return releases.attempts(learner.id).flatMap((attempt) => {
+      const event = { ...eventOf(attempt), at: attempt.made_at };
+      const counts =
+        attempt.release_id === learner.release_id ||
+        carriedOver([event], changesBetween(attempt.release_id, learner.release_id)).length > 0;
+      return counts ? [event] : [];
     });
   }
+  /** Where a learner stands. */
+  const stateOf = (learner: LearnerRow, rules: ReleaseRow['rules']): LearnerState =>
+    states.of(`${learner.id}/${learner.release_id}`, () =>
+      stateAfter(eventsOf(learner), desk.frozen(learner.release_id).keys, rules),
+    );
+  const learnerOf = (courseId: string, id: string): LearnerRow =>
+    releases.learners(courseId).find((row) => row.id === id) ?? fail('no-such-learner', undefined, id);
   function told(learner: LearnerRow, state: LearnerState): ToldLearner {
     return {
       read: state.read,
@@ -191,6 +198,35 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
       news.tell(courseId, { kind: 'learners' });
       return count;
     },
+    /** Every answer of a learner, as their author reads it. Throws `no-such-learner`. */
+    answers(courseId: string, id: string): CheckAnswers[] {
+      const learner = learnerOf(courseId, id);
+      return answersIn(desk.frozen(learner.release_id), desk.rules(learner.release_id), eventsOf(learner));
+    },
+    /**
+     * Takes a person's mark, 0 to 1, for a learner's last answer to a check. Throws `no-such-learner`, and
+     * `nothing-to-mark` where there is no answer.
+     */
+    mark(courseId: string, id: string, { check, score, said }: { check: string; score: number; said?: string }): void {
+      const learner = learnerOf(courseId, id);
+      const rules = desk.rules(learner.release_id);
+      const answered = this.answers(courseId, id).find((each) => each.check === check);
+      if (!answered) return fail('nothing-to-mark', undefined, check);
+      const event = {
+        id: freshId('e'),
+        kind: 'mark' as const,
+        lesson: answered.lesson.id,
+        check,
+        score,
+        ...(said && { said }),
+        at: now(),
+      };
+      const before = stateOf(learner, rules);
+      releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now()));
+      const { keys } = desk.frozen(learner.release_id);
+      states.keep(`${learner.id}/${learner.release_id}`, after(before, event, keys, rules));
+      news.tell(courseId, { kind: 'learners' });
+    },
     /** All learners of a course with how far they are, the last seen first. */
     lines: (courseId: string): LearnerLine[] =>
       releases.learners(courseId).map((learner) => {
@@ -247,8 +283,12 @@ function eventOf(row: AttemptRow): LearnerEvent {
   const [check, said] = [row.check_id!, JSON.parse(row.answer!) as unknown];
   return row.kind === 'answer'
     ? { id, kind: 'answer', lesson, check, response: said }
-    : { id, kind: 'mark', lesson, check, score: said as number };
+    : { id, kind: 'mark', lesson, check, ...markIn(said) };
 }
+
+/** A mark as it is stored: a number, with what is said to it where something is. */
+const markIn = (stored: unknown): { score: number; said?: string } =>
+  typeof stored === 'number' ? { score: stored } : (stored as { score: number; said?: string });
 
 /** Whether an event is about a check of the release, and an answer is one to it. */
 function canTake(event: Exclude<LearnerEvent, { kind: 'read' }>, keys: Readonly<Record<string, Secret>>): boolean {
@@ -263,10 +303,12 @@ function attemptOf(event: LearnerEvent & { at: number }, release: string, receiv
     kind: event.kind,
     lesson_id: event.lesson,
     check_id: event.kind === 'read' ? null : event.check,
-    answer: event.kind === 'read' ? null : JSON.stringify(event.kind === 'answer' ? event.response : event.score),
+    answer: event.kind === 'read' ? null : JSON.stringify(event.kind === 'answer' ? event.response : markOf(event)),
     made_at: event.at,
     received_at: receivedAt,
   };
 }
+
+const markOf = ({ score, said }: { score: number; said?: string }) => (said ? { score, said } : score);
 
 export type LearnerDesk = ReturnType<typeof learnerDesk>;

@@ -82,6 +82,15 @@ export class EventsInput {
   events!: EventInput[];
 }
 
+/** A person's mark for an answer. */
+export class MarkInput {
+  @IsString() @Matches(ID_PATTERN) check!: string;
+  /** 0 to 1. */
+  @IsNumber() @Min(0) @Max(1) score!: number;
+  /** What is said to it. */
+  @IsOptional() @IsString() @MaxLength(2000) said?: string;
+}
+
 /** The rules a screen's choice stands for. */
 export function rulesFrom({ lesson, course, share, order, tries }: RulesInput): Rules {
   return {

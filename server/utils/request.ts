@@ -23,6 +23,7 @@ const STATUS: Record<string, number> = {
   'no-such-person': 404,
   'no-such-session': 404,
   'no-such-learner': 404,
+  'nothing-to-mark': 404,
   'no-such-media': 404,
   'no-such-letter': 404,
   'link-over': 404,

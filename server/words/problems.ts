@@ -115,6 +115,7 @@ const PROBLEMS: Record<string, Wording> = {
   'picture-too-big': ({ megapixels, limit }) =>
     `it has ${megapixels} million pixels; up to ${limit} million can be shown. Make it smaller first.`,
   'too-much-media': ({ limit }) => `the course has ${limit} GB of pictures already, which is the most it may have.`,
+  'nothing-to-mark': () => 'there is no answer of this learner to mark.',
   'no-such-learner': () => 'there is no such learner in this course.',
   'not-yours-to-change': () =>
     'this source belongs to somebody else. Ask its owner to put the newer version, or to let you; you can also add the file as a source of your own.',

@@ -1,36 +1,27 @@
 <script setup lang="ts">
 import type { TruthCheck } from '~~/core/checks/truth/form';
-import { useCourse } from '~/stores/course';
+import { useCheckEditing } from '../editing';
 
 /** Whether a statement is true, and why, as its author settles it. */
 const props = defineProps<{ check: TruthCheck; readonly?: boolean }>();
-const desk = useCourse();
-const mayEdit = computed(() => desk.mayEdit && !props.readonly);
-
-function right(value: boolean) {
-  desk.flushTyping();
-  const { id, answer } = props.check;
-  if (value !== answer) desk.change('right answer', [{ type: 'set', id, field: 'answer', value, was: answer }]);
-}
-function why(words: string, was: string, group: string) {
-  const given = (text: string) => text.trim() || null;
-  const operation = { type: 'set' as const, id: props.check.id, field: 'why', value: given(words), was: given(was) };
-  return desk.type('feedback', [operation], group);
-}
+const { mayEdit, set, type } = useCheckEditing<TruthCheck>(props);
 </script>
 
 <template>
   <div class="truth">
     <label v-for="value in [true, false]" :key="String(value)" :class="{ right: value === check.answer }">
-      <CheckKeyMark :name="check.id" :checked="value === check.answer" :disabled="!mayEdit" @change="right(value)" />{{
-        value ? 'True' : 'False'
-      }}
+      <CheckKeyMark
+        :name="check.id"
+        :checked="value === check.answer"
+        :disabled="!mayEdit"
+        @change="set('right answer', 'answer', value)"
+      />{{ value ? 'True' : 'False' }}
     </label>
-    <p v-for="quote in check.quotes" :key="quote.text" class="small quiet">“{{ quote.text }}”</p>
+    <CheckQuotes :quotes="check.quotes" />
     <FieldInPlace
       v-if="mayEdit || check.why"
       :value="check.why ?? ''"
-      :save="why"
+      :save="(text, was, group) => type('feedback', 'why', text.trim() || undefined, was.trim() || undefined, group)"
       lines
       class="small"
       :readonly="!mayEdit"

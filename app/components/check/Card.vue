@@ -1,31 +1,29 @@
 <script setup lang="ts">
 import type { Check } from '~~/core/checks/forms';
 import { CHECK_EDITORS } from '~/checks';
-import { useCourse } from '~/stores/course';
+import { useCheckEditing } from '~/checks/editing';
 
 /** A check as its author works on it: what is asked, and its answers as its kind has them. */
 const props = defineProps<{ check: Check; readonly?: boolean }>();
-const desk = useCourse();
-const mayEdit = computed(() => desk.mayEdit && !props.readonly);
+const { mayEdit, type } = useCheckEditing<Check>(props);
 const editor = computed(() => CHECK_EDITORS[props.check.kind]);
-
-function stem(words: string, was: string, group: string) {
-  return desk.type('question', [{ type: 'set', id: props.check.id, field: 'stem', value: words, was }], group);
-}
 </script>
 
 <template>
   <div class="check" :data-check="check.id" :data-node="check.id">
     <FieldInPlace
       :value="check.stem"
-      :save="stem"
+      :save="(words, was, group) => type('question', 'stem', words, was, group)"
       lines
       required
       class="stem"
       :readonly="!mayEdit"
       :aria-label="editor.stem"
     />
+    <CheckPicture :check="check" :readonly="readonly" />
     <component :is="editor.part" :check="check" :readonly="readonly" />
+    <CheckFlaws :check="check" :readonly="readonly" />
+    <CheckMore :check="check" :readonly="readonly" />
   </div>
 </template>
 

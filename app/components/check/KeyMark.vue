@@ -1,11 +1,17 @@
 <script setup lang="ts">
-/** The mark of the right answer among several. */
-defineProps<{ name: string; checked: boolean; disabled?: boolean }>();
-defineEmits<{ change: [] }>();
+/** The mark of the right answer among several, or of one of the right ones. */
+const props = defineProps<{ name: string; checked: boolean; disabled?: boolean; several?: boolean }>();
+const emit = defineEmits<{ change: [] }>();
+/** What is asked for may be refused: the mark shows what the check says. */
+async function change(event: Event) {
+  emit('change');
+  await nextTick();
+  (event.target as HTMLInputElement).checked = props.checked;
+}
 </script>
 
 <template>
-  <input type="radio" :name="name" :checked="checked" :disabled="disabled" @change="$emit('change')" />
+  <input :type="several ? 'checkbox' : 'radio'" :name="name" :checked="checked" :disabled="disabled" @change="change" />
 </template>
 
 <style scoped>
@@ -28,5 +34,17 @@ input:checked {
     var(--moss) 7px,
     transparent 7.5px
   );
+}
+input[type='checkbox'] {
+  border-radius: 4px;
+  background:
+    linear-gradient(var(--sheet), var(--sheet)) center / 12px 12px no-repeat,
+    linear-gradient(var(--ink-3), var(--ink-3)) center / 14px 14px no-repeat;
+}
+input[type='checkbox']:checked {
+  background:
+    linear-gradient(var(--moss), var(--moss)) center / 8px 8px no-repeat,
+    linear-gradient(var(--sheet), var(--sheet)) center / 12px 12px no-repeat,
+    linear-gradient(var(--moss), var(--moss)) center / 14px 14px no-repeat;
 }
 </style>

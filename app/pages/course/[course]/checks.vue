@@ -6,13 +6,15 @@ import type { Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
+import { useFlaws } from '~/stores/flaws';
 import { useStale } from '~/stores/stale';
 import { counted } from '~/words/states';
 
 /** All questions of the course: those that stand in lessons, and offers to be taken or refused. */
 const desk = useCourse();
 const stale = useStale();
-const what = ref<'offers' | 'placed'>('offers');
+const flaws = useFlaws();
+const what = ref<'offers' | 'placed' | 'mend'>('offers');
 const current = ref<string | null>(null);
 const placed = computed(() => new Set(placedChecks(desk.course!).map((check) => check.id)));
 const offers = computed(() =>
@@ -21,20 +23,37 @@ const offers = computed(() =>
     .toSorted((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
 );
 const standing = computed(() => placedChecks(desk.course!));
+/** Those in lessons that something is wrong with. */
+const flawed = computed(() =>
+  standing.value.filter(({ id }) => flaws.of(id).some(({ code }) => code !== 'no-evidence')),
+);
 const tabs = computed(() => [
   { value: 'offers' as const, label: `Offers ${offers.value.length}` },
   { value: 'placed' as const, label: `In lessons ${standing.value.length}` },
+  { value: 'mend' as const, label: `To mend ${flawed.value.length}` },
 ]);
-const list = computed(() => (what.value === 'offers' ? offers.value : standing.value));
+const list = computed(() => ({ offers: offers.value, placed: standing.value, mend: flawed.value })[what.value]);
 const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
+const EMPTY = {
+  offers: {
+    title: 'No offers',
+    says: 'Questions are drafted together with lessons. Only those that are likely to be good are offered; fewer than asked is normal.',
+  },
+  placed: { title: 'No checks yet', says: 'Take an offer, or write a question in a lesson.' },
+  mend: { title: 'Nothing to mend', says: 'No check in a lesson has a flaw that can be told from its words.' },
+};
 const FORMS: Record<AskingForm, string> = {
   condition: 'what to do in a case',
   term: 'which term',
   number: 'which figure',
   lookup: 'what a row says',
+  pairs: 'what belongs together',
+  band: 'which band a figure falls into',
   step: 'what comes next',
+  sequence: 'in which order',
+  groups: 'what is done and what is not',
   prohibition: 'what must not be done',
   permission: 'allowed or not',
 };
@@ -135,7 +154,9 @@ useActions([
         {{
           what === 'offers'
             ? 'Drafted from your sources, best first, and in no lesson yet.'
-            : `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.`
+            : what === 'placed'
+              ? `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.`
+              : 'Checks in lessons that learners could see through, or misread; each says what mends it.'
         }}
         <template v-if="what === 'offers' && desk.mayEdit"
           ><kbd>↑↓</kbd> go through, <kbd>T</kbd> take, <kbd>R</kbd> refuse.</template
@@ -171,13 +192,9 @@ useActions([
       </article>
     </div>
     <div v-else class="empty">
-      <h2>{{ what === 'offers' ? 'No offers' : 'No checks yet' }}</h2>
+      <h2>{{ EMPTY[what].title }}</h2>
       <p>
-        {{
-          what === 'offers'
-            ? 'Questions are drafted together with lessons. Only those that are likely to be good are offered; fewer than asked is normal.'
-            : 'Take an offer, or write a question in a lesson.'
-        }}
+        {{ EMPTY[what].says }}
       </p>
     </div>
   </div>

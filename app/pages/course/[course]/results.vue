@@ -19,6 +19,8 @@ watch(
 );
 type Row = AnswerOf<'GET /api/courses/:course/learners'>[number];
 const chosen = ref<string[]>([]);
+/** Whose answers are read. */
+const read = shallowRef<Row | null>(null);
 /** Who is about to be taken out. */
 const leaving = ref<Row[] | null>(null);
 const leavingName = computed(() =>
@@ -53,6 +55,7 @@ const COLUMNS: ListColumn<Row>[] = [
   { key: 'release', label: 'Release', value: (row) => row.release, number: true, down: true },
   { key: 'lessons', label: 'Lessons done', value: (row) => row.progress.done, down: true },
   { key: 'checks', label: 'Checks right', value: (row) => row.progress.checks.right, number: true, down: true },
+  { key: 'waiting', label: 'To mark', value: (row) => row.progress.checks.waiting, number: true, down: true },
   { key: 'score', label: 'Score', value: (row) => scoreOf(row) ?? -1, number: true, down: true },
   { key: 'standing', label: 'Standing', value: standing },
   { key: 'seen', label: 'Last seen', value: (row) => row.seen_at, down: true },
@@ -70,6 +73,7 @@ function save() {
       'lessons of': lessons(row.release),
       'checks right': row.progress.checks.right,
       'checks of': row.progress.checks.of,
+      'checks to mark': row.progress.checks.waiting,
       'score in percent': scoreOf(row) ?? '',
       standing: standing(row),
       'last seen': new Date(row.seen_at).toISOString(),
@@ -132,8 +136,9 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
       label="Learners"
     >
       <template #name="{ row }"
-        ><strong v-if="row.name">{{ row.name }}</strong
-        ><span v-else class="quiet">name taken out</span></template
+        ><button type="button" class="link" :aria-label="`Answers of ${nameOf(row)}`" @click="read = row">
+          <strong v-if="row.name">{{ row.name }}</strong><span v-else class="quiet">name taken out</span>
+        </button></template
       >
       <template #lessons="{ row }">
         <span class="small bar"
@@ -151,6 +156,17 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
         >
       </template>
       <template #checks="{ row }">{{ row.progress.checks.right }} of {{ row.progress.checks.of }}</template>
+      <template #waiting="{ row }"
+        ><button
+          v-if="row.progress.checks.waiting"
+          type="button"
+          class="link decide"
+          :aria-label="`Mark ${row.progress.checks.waiting} of ${nameOf(row)}`"
+          @click="read = row"
+        >
+          {{ row.progress.checks.waiting }}</button
+        ><span v-else
+      /></template>
       <template #score="{ row }">{{ scoreWords(row) }}</template>
       <template #standing="{ row }"
         ><span class="small">{{ standing(row) }}</span></template
@@ -164,6 +180,7 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
         </button></template
       >
     </ListTable>
+    <ResultsAnswers :learner="read" @close="read = null" @marked="all.loadLearners()" />
     <UModal
       :open="leaving !== null"
       :title="`Take ${leavingName} out`"

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { POINTS } from '~~/core/checks/check';
+import type { Check, ChoiceCheck } from '~~/core/checks/forms';
+import { useCheckEditing } from '~/checks/editing';
+import { giveMedia } from '~/composables/useMedia';
+
+/** What every check can have besides its answers: weight, duty, what is said to all answers, a picture. */
+const props = defineProps<{ check: Check; readonly?: boolean }>();
+const { desk, mayEdit, set, type } = useCheckEditing<Check>(props);
+const open = ref(false);
+const file = ref<HTMLInputElement | null>(null);
+const SAID = [
+  { to: 'right', label: 'Said to every right answer' },
+  { to: 'wrong', label: 'Said to every other answer' },
+] as const;
+/** What is set, in short, while it is folded. */
+const summary = computed(() => {
+  const { points, required, said } = props.check;
+  const weight = points === undefined ? '' : points === 1 ? '1 point' : `${points} points`;
+  return [weight, required ? 'must be answered' : '', said ? 'general feedback' : ''].filter(Boolean).join(', ');
+});
+function saidWith(to: 'right' | 'wrong', words: string): Check['said'] {
+  const other = to === 'right' ? 'wrong' : 'right';
+  const kept = props.check.said?.[other];
+  const said = { ...(kept && { [other]: kept }), ...(words.trim() && { [to]: words.trim() }) };
+  return Object.keys(said).length > 0 ? said : undefined;
+}
+/** Of choices alone. */
+function setOrder(fixed: boolean) {
+  const { id, fixed: was } = props.check as ChoiceCheck;
+  desk.flushTyping();
+  desk.change('order of the answers', [{ type: 'set', id, field: 'fixed', value: fixed || null, was: was ?? null }]);
+}
+async function picture(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const given = input.files?.[0];
+  input.value = '';
+  if (!given) return;
+  await desk.asking(async () => {
+    const { hash, type: kind, width, height } = await giveMedia(desk.course!.id, given);
+    set('picture', 'picture', { media: { hash, type: kind, width, height }, alt: '' });
+  });
+}
+</script>
+
+<template>
+  <div v-if="mayEdit || summary" class="more small">
+    <button v-if="mayEdit" type="button" class="link" :aria-expanded="open" @click="open = !open">
+      {{ open ? 'Less' : 'Points, feedback, picture' }}
+    </button>
+    <span v-if="!open && summary" class="quiet">{{ summary }}</span>
+    <div v-if="open && mayEdit" class="fields">
+      <label
+        >Points
+        <FieldFigure
+          :value="check.points"
+          :save="(value, was, group) => type('points', 'points', value, was, group)"
+          label="Points"
+          placeholder="1"
+          optional
+          v-bind="POINTS"
+      /></label>
+      <UCheckbox
+        :model-value="check.required === true"
+        label="must be answered before its lesson is done"
+        size="sm"
+        @update:model-value="set('must be answered', 'required', $event ? true : undefined)"
+      />
+      <UCheckbox
+        v-if="check.kind === 'choice' || check.kind === 'several'"
+        :model-value="check.fixed === true"
+        label="answers always in this order"
+        size="sm"
+        @update:model-value="setOrder(!!$event)"
+      />
+      <FieldInPlace
+        v-for="{ to, label } in SAID"
+        :key="to"
+        :value="check.said?.[to] ?? ''"
+        :save="(words, was, group) => type('feedback', 'said', saidWith(to, words), saidWith(to, was), group)"
+        lines
+        boxed
+        maxlength="2000"
+        :placeholder="label"
+        :aria-label="label"
+      />
+      <p>
+        <button type="button" class="link" @click="file?.click()">
+          {{ check.picture ? 'Another picture' : 'A picture under the question' }}</button><input
+          ref="file"
+          type="file"
+          accept="image/*"
+          hidden
+          aria-label="Picture"
+          @change="picture"
+        />
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.more {
+  margin-top: 4px;
+}
+.more > .link {
+  min-height: 24px;
+  margin-right: 10px;
+}
+.fields {
+  display: grid;
+  gap: 12px;
+  padding: 6px 0 6px 30px;
+}
+</style>
