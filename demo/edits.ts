@@ -1,5 +1,6 @@
 import { allLessons, type Course, type Lesson, type LessonState } from '../core/course/course';
 import { idFrom } from '../core/document/id';
+import { askingLesson } from './checks';
 import { applyAll, type Operation } from '../core/course/operations';
 
 /** How far the work on each lesson has come in the demo, from the first on; all behind are drafted. */
@@ -15,8 +16,8 @@ const PURPOSES: [about: RegExp, purpose: string][] = [
 ];
 
 /**
- * What the coordinator changed in the draft by hand: purposes, states, a lesson of her own with a paragraph, one
- * sentence changed.
+ * What the coordinator changed in the draft by hand: purposes, states, a lesson of her own with a paragraph, one of
+ * questions, one sentence changed.
  */
 export function handEdits(course: Course): Operation[] {
   const operations: Operation[] = [];
@@ -64,5 +65,6 @@ export function handEdits(course: Course): Operation[] {
     ],
   };
   add({ type: 'insert', kind: 'lesson', parent: last.id, after: last.lessons.at(-1)!.id, node: own });
+  add(...askingLesson(course, last.id, own.id));
   return operations;
 }

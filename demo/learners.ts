@@ -6,22 +6,34 @@ import { idFrom } from '../core/document/id';
 
 /** Volunteers of the demo, all invented: how many lessons each has done, and every which answer was wrong (0: none). */
 const VOLUNTEERS = [
-  { name: 'Rosa Finch', done: 22, wrong: 0 },
-  { name: 'Bilal Harrow', done: 22, wrong: 3 },
+  { name: 'Rosa Finch', done: 24, wrong: 0 },
+  { name: 'Bilal Harrow', done: 24, wrong: 3 },
   { name: 'Nuala Penn', done: 14, wrong: 6 },
   { name: 'Gus Ottley', done: 5, wrong: 4 },
   { name: 'Wren Calloway', done: 0, wrong: 0 },
 ];
 
+/** What they write where an open answer is asked for. */
+const WRITTEN: Record<string, string> = {
+  'Rosa Finch':
+    'I tell the queue that I am with them in two minutes, because then nobody feels passed over. Then I ask the borrower to come to the end of the counter with me. The telephone can wait.',
+  'Bilal Harrow': 'First the telephone, because it is loudest. Then the others one after another.',
+};
+
 /** What a volunteer answers to a check: rightly at once, or wrongly as often as there are tries. */
-function answersTo(view: LearnerCourse, secret: Secret, id: string, wrongly: boolean): unknown[] {
+function answersTo(view: LearnerCourse, secret: Secret, id: string, name: string, wrongly: boolean): unknown[] {
   const right = solutionOf(secret).response;
   const check = view.checks.find((each) => each.id === id);
-  if (!wrongly || check?.kind !== 'choice') return [right];
-  return check.options
-    .map((option) => option.id)
-    .filter((option) => option !== right)
-    .slice(0, 2);
+  if (check?.kind === 'open') return [WRITTEN[name] ?? 'I would ask the desk lead.'];
+  if (!wrongly || !check) return [right];
+  if (check.kind === 'choice')
+    return check.options
+      .map((option) => option.id)
+      .filter((option) => option !== right)
+      .slice(0, 2);
+  // The order they are shown in is never the right one.
+  if (check.kind === 'order') return [check.items.map((item) => item.id), right];
+  return check.kind === 'short' ? ['in the corner', right] : [right];
 }
 
 /** Makes the demo's course available and lets its volunteers learn by it. */
@@ -42,7 +54,7 @@ export async function addLearners(
     for (const lesson of lessonsOf(view).slice(0, done)) {
       const answers = checksIn(lesson).flatMap((check) => {
         answered++;
-        const responses = answersTo(view, keys[check], check, wrong > 0 && answered % wrong === 0);
+        const responses = answersTo(view, keys[check], check, name, wrong > 0 && answered % wrong === 0);
         return responses.map((response, at) => ({
           id: idFrom('e', name, check, at),
           kind: 'answer' as const,
