@@ -52,6 +52,18 @@ export function useCheckEditing<Kind extends Check>(props: { check: Kind; readon
     const each = (change: typeof changed) => list.map((item) => (item.id === id ? change(plain(item)) : item));
     return type(what, field, each(changed) as Kind[Field], each(before) as Kind[Field], group);
   }
+  /** Takes in what is typed as one text of a thing of a list: what a field in place saves by. */
+  const saves =
+    <Field extends Lists<Kind>>(field: Field, id: string, key: keyof Item<Kind, Field>, what: string) =>
+    (text: string, was: string, group: string) =>
+      typeIn(
+        field,
+        id,
+        what,
+        group,
+        (item) => ({ ...item, [key]: text }),
+        (item) => ({ ...item, [key]: was }),
+      );
   /** Changes one thing of a list at once. */
   function change<Field extends Lists<Kind>>(
     field: Field,
@@ -81,7 +93,7 @@ export function useCheckEditing<Kind extends Check>(props: { check: Kind; readon
     list.splice(at + by, 0, item!);
     set(what, field, list as Kind[Field]);
   }
-  return { desk, mayEdit, now, set, type, typeIn, change, add, drop, move };
+  return { desk, mayEdit, now, set, type, typeIn, saves, change, add, drop, move };
 }
 
 /** Lines of a field as a list, without empty ones. */

@@ -35,13 +35,13 @@ test('a check of every kind is written by hand, by keys and at a person’s spee
     await page.keyboard.press('Enter');
     const stem = page.locator(':focus');
     await expect(stem).toHaveAttribute('aria-label', /Question|Statement|Task/);
-    await page.keyboard.type(`What about ${kind}?`, { delay: 60 });
+    await page.keyboard.type(`Of ${kind}?`, { delay: 60 });
   }
   await saved(page);
   const { checks } = await courseOf(page, app);
   const made = checks.slice(before);
   expect(made.map(({ kind }) => kind).sort()).toEqual([...CHECK_KINDS].sort());
-  expect(made.map(({ stem }) => stem).sort()).toEqual(CHECK_KINDS.map((kind) => `What about ${kind}?`).sort());
+  expect(made.map(({ stem }) => stem).sort()).toEqual(CHECK_KINDS.map((kind) => `Of ${kind}?`).sort());
   await looksRight(page);
 
   // A number out of bounds is said, and neither taken nor changed.

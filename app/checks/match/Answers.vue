@@ -5,7 +5,7 @@ import { useCheckEditing } from '../editing';
 
 /** Pairs, and what belongs to nothing, as their author works on them. */
 const props = defineProps<{ check: MatchCheck; readonly?: boolean }>();
-const { mayEdit, typeIn, add, drop } = useCheckEditing<MatchCheck>(props);
+const { mayEdit, saves, add, drop } = useCheckEditing<MatchCheck>(props);
 const SIDES = [
   { side: 'left', label: 'Thing' },
   { side: 'right', label: 'What belongs to it' },
@@ -29,17 +29,7 @@ const SIDES = [
             v-for="{ side, label } in SIDES"
             :key="side"
             :value="row[side]"
-            :save="
-              (text, was, group) =>
-                typeIn(
-                  'pairs',
-                  row.id,
-                  'pair',
-                  group,
-                  (pair) => ({ ...pair, [side]: text }),
-                  (pair) => ({ ...pair, [side]: was }),
-                )
-            "
+            :save="saves('pairs', row.id, side, 'pair')"
             lines
             required
             class="words"
@@ -62,17 +52,7 @@ const SIDES = [
         <template #default="{ row }">
           <FieldInPlace
             :value="row.text"
-            :save="
-              (text, was, group) =>
-                typeIn(
-                  'others',
-                  row.id,
-                  'answer',
-                  group,
-                  (other) => ({ ...other, text }),
-                  (other) => ({ ...other, text: was }),
-                )
-            "
+            :save="saves('others', row.id, 'text', 'answer')"
             lines
             required
             class="words"
@@ -92,10 +72,6 @@ const SIDES = [
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 4px 14px;
-}
-.words {
-  min-height: 26px;
-  padding: 2px 4px;
 }
 .pair .words + .words {
   border-left: 2px solid var(--hair);

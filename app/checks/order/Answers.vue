@@ -5,7 +5,7 @@ import { useCheckEditing } from '../editing';
 
 /** Things in their right order, as their author works on them. */
 const props = defineProps<{ check: OrderCheck; readonly?: boolean }>();
-const { mayEdit, typeIn, add, drop, move } = useCheckEditing<OrderCheck>(props);
+const { mayEdit, saves, add, drop, move } = useCheckEditing<OrderCheck>(props);
 </script>
 
 <template>
@@ -24,17 +24,7 @@ const { mayEdit, typeIn, add, drop, move } = useCheckEditing<OrderCheck>(props);
       <template #default="{ row }">
         <FieldInPlace
           :value="row.text"
-          :save="
-            (text, was, group) =>
-              typeIn(
-                'items',
-                row.id,
-                'step',
-                group,
-                (item) => ({ ...item, text }),
-                (item) => ({ ...item, text: was }),
-              )
-          "
+          :save="saves('items', row.id, 'text', 'step')"
           lines
           required
           class="words"
@@ -47,10 +37,3 @@ const { mayEdit, typeIn, add, drop, move } = useCheckEditing<OrderCheck>(props);
     <CheckCredit :check="check" :readonly="readonly" />
   </div>
 </template>
-
-<style scoped>
-.words {
-  min-height: 26px;
-  padding: 2px 4px;
-}
-</style>

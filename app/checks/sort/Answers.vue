@@ -5,7 +5,7 @@ import { useCheckEditing } from '../editing';
 
 /** Groups and what belongs to each, as their author works on them. */
 const props = defineProps<{ check: SortCheck; readonly?: boolean }>();
-const { mayEdit, typeIn, change, add, drop } = useCheckEditing<SortCheck>(props);
+const { mayEdit, saves, change, add, drop } = useCheckEditing<SortCheck>(props);
 const groups = computed(() => props.check.groups.map(({ id, text }) => ({ value: id, label: text })));
 /** A group that something belongs to stays. */
 const isUsed = ({ id }: { id: string }) => props.check.items.some(({ group }) => group === id);
@@ -37,17 +37,7 @@ function another(field: 'groups' | 'items', id: string) {
           <div class="row">
             <FieldInPlace
               :value="row.text"
-              :save="
-                (text, was, group) =>
-                  typeIn(
-                    field,
-                    row.id,
-                    one,
-                    group,
-                    (each) => ({ ...each, text }),
-                    (each) => ({ ...each, text: was }),
-                  )
-              "
+              :save="saves(field, row.id, 'text', one)"
               lines
               required
               class="words"
@@ -80,10 +70,6 @@ function another(field: 'groups' | 'items', id: string) {
   grid-template-columns: 1fr minmax(0, 14em);
   gap: 4px 14px;
   align-items: start;
-}
-.words {
-  min-height: 26px;
-  padding: 2px 4px;
 }
 .group {
   font-weight: 700;

@@ -6,7 +6,7 @@ import { useCheckEditing } from '~/checks/editing';
 
 /** Answers to choose from as their author works on them: words and keys in place, with what the sources say to each. */
 const props = defineProps<{ check: ChoiceCheck | SeveralCheck; readonly?: boolean }>();
-const { desk, mayEdit, now, typeIn, add, drop } = useCheckEditing<ChoiceCheck | SeveralCheck>(props);
+const { desk, mayEdit, now, typeIn, saves, add, drop } = useCheckEditing<ChoiceCheck | SeveralCheck>(props);
 const keysOf = (check: ChoiceCheck | SeveralCheck) => (check.kind === 'choice' ? [check.key] : check.keys);
 const isKey = (id: string) => keysOf(props.check).includes(id);
 
@@ -55,17 +55,7 @@ function right(id: string) {
       <template #default="{ row }">
         <FieldInPlace
           :value="row.text"
-          :save="
-            (text, was, group) =>
-              typeIn(
-                'options',
-                row.id,
-                'answer',
-                group,
-                (option) => ({ ...option, text }),
-                (option) => ({ ...option, text: was }),
-              )
-          "
+          :save="saves('options', row.id, 'text', 'answer')"
           lines
           required
           class="words"
@@ -97,10 +87,6 @@ function right(id: string) {
 </template>
 
 <style scoped>
-.words {
-  min-height: 26px;
-  padding: 2px 4px;
-}
 .right {
   font-weight: 700;
 }

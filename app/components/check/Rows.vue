@@ -105,6 +105,10 @@ li {
   padding: 4px 0;
   align-items: start;
 }
+:deep(.words) {
+  min-height: 26px;
+  padding: 2px 4px;
+}
 .at {
   padding-top: 4px;
   text-align: right;
