@@ -11,9 +11,9 @@ type Offers = AnswerOf<'GET /api/courses/:course/modules/:module/offers'>;
 type Field = keyof Offers;
 const offers = shallowRef<Offers>();
 async function load() {
-  if (!desk.mayEdit) return;
+  if (!desk.course || !desk.mayEdit) return;
   offers.value = await api('GET /api/courses/:course/modules/:module/offers', {
-    course: desk.course!.id,
+    course: desk.course.id,
     module: module.id,
   }).catch(() => offers.value);
 }

@@ -24,8 +24,9 @@ const offers = shallowRef<Offers>();
 const failed = ref(false);
 const box = ref<HTMLElement | null>(null);
 async function load() {
+  if (!desk.course) return;
   const found = await api('GET /api/courses/:course/lessons/:lesson/points', {
-    course: desk.course!.id,
+    course: desk.course.id,
     lesson: lesson.id,
   }).catch(() => undefined);
   failed.value = found === undefined;

@@ -72,18 +72,24 @@ function understood({ answer }: Question): string {
 }
 
 async function look() {
-  view.value = await api('GET /api/courses/:course/answers', { course: course.value.id }).catch(() => view.value);
+  // The course may have been left while it was saved.
+  if (!desk.course) return;
+  view.value = await api('GET /api/courses/:course/answers', { course: desk.course.id }).catch(() => view.value);
 }
 /** Makes the answers a source, once everything typed is saved. */
 async function bring() {
   if (busy.value || done.value === 0) return;
   busy.value = true;
+  // Asked for on the way out, too: the answers are those of the course that is left.
+  const { id } = course.value;
   await desk.settleAll();
   try {
-    view.value = await api('POST /api/courses/:course/answers', { course: course.value.id });
+    view.value = await api('POST /api/courses/:course/answers', { course: id });
     trouble.value = null;
-    await desk.refresh();
-    void changed();
+    if (desk.course?.id === id) {
+      await desk.refresh();
+      void changed();
+    }
   } catch (error) {
     trouble.value = troubleOf(error);
   }
