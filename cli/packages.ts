@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { needsPerson } from '../core/checks/markings';
 import { contentHash } from '../core/document/id';
 import { readArchive } from '../core/exchange/archive';
 import { packageName, writePackage } from '../core/exchange/package';
@@ -37,8 +38,10 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   tell(
     `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`,
   );
-  if (given.formats.some((format) => format !== 'archive'))
-    tell('note: packages mark answers by themselves, so they carry the right answers.');
+  if (!given.formats.some((format) => format !== 'archive')) return;
+  tell('note: packages mark answers by themselves, so they carry the right answers.');
+  const open = Object.values(frozen.keys).filter(needsPerson).length;
+  if (open > 0) tell(`note: nobody marks in a package: ${open} open answers are compared by the learners themselves.`);
 }
 
 function bytesOf(path: string): Uint8Array {

@@ -113,6 +113,9 @@ export function markedAlone(secret: Secret): Secret {
   return (markingOf(secret).alone?.(secret) as Secret | undefined) ?? secret;
 }
 
+/** Whether a check becomes another where no person marks. */
+export const needsPerson = (secret: Secret): boolean => JSON.stringify(markedAlone(secret)) !== JSON.stringify(secret);
+
 /** Whether responses of a kind are typed words. */
 export const isTypedKind = (view: LearnerCheck): boolean => markingOf(view).typed === true;
 

@@ -272,8 +272,8 @@ const packageAt = (release: string, format: PackageFormat) =>
     </table>
     <p v-if="all.releases?.length" class="small quiet foot">
       Packages work without this app: a site that opens from a file, or a package for a learning platform. They mark
-      answers by themselves, so they carry the right answers. Withdrawing a release shuts it here; what learners did is
-      kept.
+      answers by themselves, so they carry the right answers; open answers that a person would mark are compared by the
+      learners themselves there. Withdrawing a release shuts it here; what learners did is kept.
     </p>
   </div>
 </template>
