@@ -150,6 +150,15 @@ describe('what is partly right', () => {
     expect(worth({ ...SORT, credit: 'all' }, groups)).toBe(0);
   });
 
+  it('in pairs, takes what belongs to two things as one', () => {
+    const twice: Check = { ...MATCH, pairs: MATCH.pairs.map((pair) => ({ ...pair, right: 'one day' })) };
+    expect((splitCheck(twice, 'mixed').view as { to: { text: string }[] }).to.map(({ text }) => text).sort()).toEqual([
+      'a year',
+      'one day',
+    ]);
+    expect(worth(twice, (id) => ({ [id('A saw')]: id('one day'), [id('A ladder')]: id('one day') }))).toBe(1);
+  });
+
   it('tells no part of what is right while there are tries left, and all when there are none', () => {
     const { view: asked, secret } = splitCheck(SORT, 'mixed');
     const groups = (asked as { groups: { id: string }[] }).groups;

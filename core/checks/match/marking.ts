@@ -10,21 +10,32 @@ export interface MatchView {
   to: { id: string; text: string }[];
 }
 
-/** Ids of the right side tell nothing of the left. */
-const other = (id: string) => `${id} right`;
+/** The right side by its words: what is there twice is one thing to choose, and ids tell nothing of the left. */
+const side = (text: string) => `right ${text.trim()}`;
+const once = <Item extends { id: string }>(items: readonly Item[]): Item[] => [
+  ...new Map(items.map((item) => [item.id, item])).values(),
+];
 
 /** The response is an id of the right side for each of the left. */
 export const match: CheckMarking<MatchCheck, MatchView, PairingSecret, Pairing> = {
   view: ({ pairs, others }, mix) => ({
     from: pairs.map(({ id, left }) => ({ id: mix(id), text: left })),
-    to: mixed([
-      ...pairs.map(({ id, right }) => ({ id: mix(other(id)), text: right })),
-      ...others.map(({ id, text }) => ({ id: mix(id), text })),
-    ]),
+    to: mixed(
+      once(
+        [...pairs.map(({ right }) => right), ...others.map(({ text }) => text)].map((text) => ({
+          id: mix(side(text)),
+          text,
+        })),
+      ),
+    ),
   }),
   secret: ({ pairs, others, credit, quotes }, mix) => ({
-    pairs: Object.fromEntries(pairs.map(({ id }) => [mix(id), mix(other(id))])),
-    to: [...pairs.map(({ id }) => mix(other(id))), ...others.map(({ id }) => mix(id))].sort(byLetters),
+    pairs: Object.fromEntries(pairs.map(({ id, right }) => [mix(id), mix(side(right))])),
+    to: [
+      ...new Set(
+        [...pairs.map(({ right }) => right), ...others.map(({ text }) => text)].map((text) => mix(side(text))),
+      ),
+    ].sort(byLetters),
     credit,
     quotes: quotes.map(({ text }) => text),
   }),
