@@ -75,6 +75,7 @@ export interface Routes {
   'POST /api/courses/:course/copy': typeof import('./api/courses/[course]/copy.post').default;
   'POST /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.post').default;
   'POST /api/courses/:course/jobs/:job': typeof import('./api/courses/[course]/jobs/[job].post').default;
+  'POST /api/courses/:course/learners/:learner/grants': typeof import('./api/courses/[course]/learners/[learner]/grants.post').default;
   'POST /api/courses/:course/learners/:learner/marks': typeof import('./api/courses/[course]/learners/[learner]/marks.post').default;
   'POST /api/courses/:course/lessons/:lesson/pulled': typeof import('./api/courses/[course]/lessons/[lesson]/pulled.post').default;
   'POST /api/courses/:course/lessons/:lesson/rewrite': typeof import('./api/courses/[course]/lessons/[lesson]/rewrite.post').default;
@@ -194,6 +195,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/copy': 'author',
   'POST /api/courses/:course/jobs': 'author',
   'POST /api/courses/:course/jobs/:job': 'author',
+  'POST /api/courses/:course/learners/:learner/grants': 'author',
   'POST /api/courses/:course/learners/:learner/marks': 'author',
   'POST /api/courses/:course/lessons/:lesson/pulled': 'reader',
   'POST /api/courses/:course/lessons/:lesson/rewrite': 'reader',

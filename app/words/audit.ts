@@ -30,4 +30,5 @@ export const AUDIT: Record<string, string> = {
   'learner-removed': 'took a learner out of',
   'learner-unnamed': "took a learner's name out of",
   'answer-marked': 'marked an answer in',
+  'quiz-granted': 'granted more at a quiz of',
 };

@@ -1,5 +1,6 @@
-import { BLOCKS, blockTexts, checksOn, formOf, type Block, type BlockKind } from '../blocks/forms';
+import { BLOCKS, blockTexts, formOf, type Block, type BlockKind } from '../blocks/forms';
 import type { Course, Lesson } from '../course/course';
+import { asksOf } from '../course/quizzes';
 import { textOf } from '../document/rich-text';
 import { roughWords } from '../source/words';
 
@@ -38,10 +39,10 @@ export function lessonWords(lesson: Pick<Lesson, 'blocks'>): number {
 }
 
 /** How many minutes a learner needs, rounded to a tenth. The author's own figure wins. */
-export function lessonMinutes(lesson: Pick<Lesson, 'blocks' | 'minutesFixed'>): number {
+export function lessonMinutes(lesson: Pick<Lesson, 'blocks' | 'minutesFixed' | 'quiz'>): number {
   if (lesson.minutesFixed !== undefined) return lesson.minutesFixed;
   const beside = lesson.blocks.reduce((sum, block) => sum + minutesBeside(block), 0);
-  return minutesFor(lessonWords(lesson), checksOn(lesson).length, beside);
+  return minutesFor(lessonWords(lesson), asksOf(lesson), beside);
 }
 
 /** Minutes for so many words and checks, and what else takes minutes. */

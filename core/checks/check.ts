@@ -18,7 +18,7 @@ export interface CheckFrame {
   stem: string;
   evidence: PassageRange[];
   objectiveId?: string;
-  level: 'recall' | 'apply' | 'decide';
+  level: Level;
   /** Expected share of learners who miss it, 0 to 1. */
   difficulty: number;
   /** How the engine came to it; absent on hand-written ones. */
@@ -32,6 +32,10 @@ export interface CheckFrame {
   /** A picture under what is asked. */
   picture?: CheckPicture;
 }
+
+/** What is asked of learners: to know something again, to apply it, to decide by it. */
+export const LEVELS = ['recall', 'apply', 'decide'] as const;
+export type Level = (typeof LEVELS)[number];
 
 /** A picture of a check; `alt` says what it shows to who cannot see it. */
 export interface CheckPicture {
@@ -83,7 +87,7 @@ export const FRAME: Required<Fields> = {
     lessonId: idShape,
     stem: string({ min: 1 }),
     evidence: list(passageRange),
-    level: oneOf('recall', 'apply', 'decide'),
+    level: oneOf(...LEVELS),
     difficulty: number({ min: 0, max: 1 }),
   },
   optional: {

@@ -47,6 +47,8 @@ export interface CheckMarking<Kind extends CheckFrame, View, Secret, Response> {
   mark(secret: Secret, response: Response): Mark;
   /** The right response and what is said to it, for when nothing can be won by knowing it. */
   solution(secret: Secret): { response: Response; feedback?: Feedback };
+  /** The same view with what can be chosen from in another order, where its order says nothing. */
+  reordered?(view: View, order: <Item extends { id: string }>(items: readonly Item[]) => Item[]): View;
   /** What becomes of it where no person marks, as in a package. */
   alone?(secret: Secret): Secret;
   /** Its responses are typed words: the first that a packed state does without. */

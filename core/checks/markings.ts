@@ -96,6 +96,14 @@ export function splitCheck(check: Check, mixed: string): { view: LearnerCheck; s
   };
 }
 
+/** A check with what can be chosen from in another order; as it is where the order is its author's, or its matter. */
+export function reordered(
+  view: LearnerCheck,
+  order: <Item extends { id: string }>(items: readonly Item[]) => Item[],
+): LearnerCheck {
+  return (markingOf(view).reordered?.(view, order) as LearnerCheck | undefined) ?? view;
+}
+
 /** Marks a response: the one scoring of app and packages. Undefined when it is none to this check. */
 export function mark(secret: Secret, response: unknown): Mark | undefined {
   const marking = markingOf(secret);

@@ -45,6 +45,7 @@ const WORDLESS = new Set([
   'plannedPassages',
   'minutesFixed',
   'lessonKind',
+  'quiz',
   'does',
   'passages',
   'key',

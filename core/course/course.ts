@@ -1,7 +1,9 @@
 import { checksOn, type Block } from '../blocks/forms';
+import type { Level } from '../checks/check';
 import type { Check } from '../checks/forms';
 import type { LeftOut } from './left-out';
 import type { PassageRange } from '../document/rich-text';
+import type { Quiz } from '../quiz/form';
 
 /** What the author wants of the course. */
 export interface Brief {
@@ -48,7 +50,7 @@ export interface Objective {
   /** What the verb is done to, as words of the course's language. */
   object: string;
   condition?: string;
-  level: 'recall' | 'apply' | 'decide';
+  level: Level;
   /** The whole sentence, as shown. */
   text: string;
   evidence: PassageRange[];
@@ -88,7 +90,10 @@ export type LessonState = 'blank' | 'drafted' | 'in-work' | 'for-review' | 'appr
 export interface Lesson {
   id: string;
   title: string;
-  kind: 'lesson';
+  /** A page to learn from, or a quiz: what stands before its first question introduces it. */
+  kind: 'lesson' | 'quiz';
+  /** How a quiz is taken; lessons have none. */
+  quiz?: Quiz;
   /** What it is for; absent where nobody said. */
   lessonKind?: LessonKind;
   objectiveIds: string[];

@@ -16,7 +16,11 @@ export function nodeProblems(kind: NodeKind, node: CourseNode): Problem[] {
     case 'module':
       return (node as Module).lessons.flatMap((lesson) => nodeProblems('lesson', lesson));
     case 'lesson':
-      return (node as Lesson).blocks.flatMap((block) => nodeProblems('block', block));
+      return [
+        ...((node as Lesson).kind === 'quiz' && !(node as Lesson).quiz ? [{ code: 'no-quiz', place: node.id }] : []),
+        ...((node as Lesson).kind !== 'quiz' && (node as Lesson).quiz ? [{ code: 'not-a-quiz', place: node.id }] : []),
+        ...(node as Lesson).blocks.flatMap((block) => nodeProblems('block', block)),
+      ];
     case 'block':
       return blockTexts(node as Block).every((text) => sameData(text, canonicalRichText(text)))
         ? []

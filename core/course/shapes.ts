@@ -1,11 +1,12 @@
 import { BLOCKS, formOf, type Block, type BlockKind } from '../blocks/forms';
 import { CHECK_KINDS, checkFields, OWN_CHECK_FIELDS, type Check } from '../checks/forms';
-import { FRAME } from '../checks/check';
-import { LESSON_KINDS, POINT_DOES, type CourseNode, type NodeKind, type Take } from './course';
+import { FRAME, LEVELS } from '../checks/check';
+import { LESSON_KINDS, POINT_DOES, type CourseNode, type Lesson, type NodeKind, type Take } from './course';
 import { LEFT_OUT_REASONS } from './left-out';
 import { ID_PATTERN } from '../document/id';
 import type { Problem } from '../document/problem';
 import { passageRange } from '../document/rich-text';
+import { quizShape } from '../quiz/form';
 import {
   anything,
   boolean,
@@ -26,7 +27,7 @@ const id = string({ pattern: ID_PATTERN });
 const ids = list(id);
 const language = string({ pattern: /^[a-z]{2,3}(-[A-Z]{2}|-\d{3})?$/ });
 const title = string({ min: 1, max: 400 });
-const level = oneOf('recall', 'apply', 'decide');
+const level = oneOf(...LEVELS);
 
 export const briefShape = object({
   promise: string({ max: 4000 }),
@@ -78,13 +79,14 @@ const lessonShape = object(
   {
     id,
     title,
-    kind: oneOf('lesson'),
+    kind: oneOf('lesson', 'quiz'),
     objectiveIds: ids,
     state: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved'),
     plannedPassages: ids,
     blocks: list(blockShape),
   },
   {
+    quiz: quizShape,
     minutesFixed: number({ min: 0, max: 10_000 }),
     given: list(id, { min: 1 }),
     lessonKind: oneOf(...LESSON_KINDS),
@@ -219,6 +221,7 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
     state: { shape: oneOf('blank', 'drafted', 'in-work', 'for-review', 'approved') },
     minutesFixed: { shape: number({ min: 0, max: 10_000 }), optional: true },
     lessonKind: { shape: oneOf(...LESSON_KINDS), optional: true },
+    quiz: { shape: quizShape },
   },
   block: {
     body: { shape: anything },
@@ -262,6 +265,7 @@ export function fieldRule(
 ): { shape: Shape; optional?: boolean } | undefined {
   if (!Object.hasOwn(FIELDS[kind], field)) return undefined;
   if (kind === 'block' && field === 'body') return { shape: formOf(node as Block).body };
+  if (kind === 'lesson' && field === 'quiz' && (node as Lesson).kind !== 'quiz') return undefined;
   if (kind !== 'check' || !OWN_CHECK_FIELDS.includes(field)) return FIELDS[kind][field];
   const { required, optional } = checkFields((node as Check).kind);
   if (Object.hasOwn(required, field)) return { shape: required[field] };

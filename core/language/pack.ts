@@ -3,6 +3,7 @@
  * itself.
  */
 
+import type { Level } from '../checks/check';
 import type { Change, ChangeKind } from './change';
 import type { NoiseDetector } from './noise';
 
@@ -223,7 +224,7 @@ export interface LanguagePack {
 /** Words of an objective: the whole sentence, and the object of its verb. */
 export interface ObjectiveWords {
   verb: 'carry-out' | 'apply' | 'decide' | 'explain' | 'choose' | 'state';
-  level: 'recall' | 'apply' | 'decide';
+  level: Level;
   object: string;
   condition?: string;
   text: string;

@@ -1,130 +1,17 @@
-import { mark, solutionOf, type Feedback, type LearnerCheck, type Mark, type Secret } from '../checks/markings';
+import type { LearnerCheck } from '../checks/markings';
 import type { Rules } from './rules';
-import { checksIn, lessonsOf, type LearnerCourse, type LearnerLesson } from './view';
-
-/** The last answer to a check with what it is worth, and how many there were. */
-export interface Answer extends Pick<Mark, 'score' | 'state' | 'parts'> {
-  /** As the check's kind has it; absent when it is no longer known. */
-  response?: unknown;
-  tries: number;
-  /** What the person who marked it says. */
-  said?: string;
-}
-
-/** How far a learner is. */
-export interface LearnerState {
-  /** Lessons read to their end. */
-  read: string[];
-  answers: Record<string, Answer>;
-  /** The lesson they were at last. */
-  at?: string;
-}
-
-/** Something a learner did, or was done with it; only ever added to. */
-export type LearnerEvent =
-  | { id: string; kind: 'read'; lesson: string }
-  | { id: string; kind: 'answer'; lesson: string; check: string; response: unknown }
-  /** A person's mark, 0 to 1: it holds, whatever was marked before, until there is another answer. */
-  | { id: string; kind: 'mark'; lesson: string; check: string; score: number; said?: string };
-
-/**
- * An answer as it may be shown: what is said to it, and, once nothing can be won by knowing it, the right response and
- * why it is.
- */
-export interface Shown extends Answer {
-  settled: boolean;
-  /** Absent when it is no longer known what was answered. */
-  feedback?: Feedback;
-  solution?: unknown;
-  why?: Feedback;
-}
-
-type Secrets = Readonly<Record<string, Secret>>;
-
-export const BEGINNING: LearnerState = { read: [], answers: {} };
-
-/** Whether an answer is all right, as far as is known. */
-export const isRight = ({ score, state }: Pick<Answer, 'score' | 'state'>): boolean =>
-  state === 'marked' && score === 1;
-
-/** Whether a check takes no more answers: it was answered rightly, or its tries are used up. */
-export function isSettled(answer: Answer | undefined, rules: Rules): boolean {
-  return answer !== undefined && (isRight(answer) || (rules.tries !== null && answer.tries >= rules.tries));
-}
-
-const own = <Value>(of: Readonly<Record<string, Value>>, id: string): Value | undefined =>
-  Object.hasOwn(of, id) ? of[id] : undefined;
-
-/**
- * The state after one more event. What cannot be (an unknown check or response, an answer too many) changes nothing.
- */
-export function after(state: LearnerState, event: LearnerEvent, keys: Secrets, rules: Rules): LearnerState {
-  if (event.kind === 'read') {
-    const read = state.read.includes(event.lesson) ? state.read : [...state.read, event.lesson];
-    return { ...state, at: event.lesson, read };
-  }
-  const before = own(state.answers, event.check);
-  const take = (answer: Answer): LearnerState => ({ ...state, answers: { ...state.answers, [event.check]: answer } });
-  if (event.kind === 'mark') return before ? take(markedBy(before, event)) : state;
-  const secret = own(keys, event.check);
-  const marked = secret && mark(secret, event.response);
-  if (!marked || isSettled(before, rules)) return state;
-  const { score, state: worth, parts } = marked;
-  const tries = (before?.tries ?? 0) + 1;
-  return {
-    ...take({ response: event.response, score, state: worth, ...(parts && { parts }), tries }),
-    at: event.lesson,
-  };
-}
-
-const markedBy = ({ response, tries }: Answer, { score, said }: { score: number; said?: string }): Answer => ({
-  response,
-  score,
-  state: 'marked',
-  tries,
-  ...(said && { said }),
-});
-
-/** The state that events lead to, in the order they came in. */
-export function stateAfter(events: readonly LearnerEvent[], keys: Secrets, rules: Rules): LearnerState {
-  return events.reduce((state, event) => after(state, event, keys, rules), BEGINNING);
-}
-
-/** What may be shown of an answer; undefined for an unknown check. */
-export function shown(check: string, answer: Answer, keys: Secrets, rules: Rules): Shown | undefined {
-  const secret = own(keys, check);
-  if (!secret) return undefined;
-  const feedback = mark(secret, answer.response)?.feedback;
-  const settled = isSettled(answer, rules);
-  const solution = settled ? solutionOf(secret) : undefined;
-  const { parts, ...rest } = answer;
-  return {
-    ...rest,
-    // Which part is right would tell the key to who has tries left.
-    ...(settled && parts && { parts }),
-    settled,
-    ...(feedback && { feedback }),
-    ...(solution && { solution: solution.response }),
-    ...(solution?.feedback && !isRight(answer) && { why: solution.feedback }),
-  };
-}
-
-/** All answers as they may be shown. */
-export function allShown(state: LearnerState, keys: Secrets, rules: Rules): Record<string, Shown> {
-  return Object.fromEntries(
-    Object.entries(state.answers).flatMap(([check, answer]) => {
-      const seen = shown(check, answer, keys, rules);
-      return seen ? [[check, seen]] : [];
-    }),
-  );
-}
+import { quizzesOf, resultOf, type QuizResult } from './sittings';
+import { isRight, own, type LearnerState } from './state';
+import { checksIn, lessonsOf, type LearnerCourse, type LearnerLesson, type LearnerQuiz } from './view';
 
 export interface LessonProgress {
   done: boolean;
+  /** A quiz told that it need not be learned. */
+  known?: true;
   /** Whether it may be opened. */
   open: boolean;
   /** What is still to be done for it. */
-  left: ('read' | 'answer' | 'pass')[];
+  left: ('read' | 'answer' | 'hand' | 'pass')[];
 }
 
 export interface Progress {
@@ -132,12 +19,19 @@ export interface Progress {
   done: number;
   /** Minutes of the lessons that are done, and of all. */
   minutes: { done: number; of: number };
-  /** `waiting`: of those answered, so many are not marked yet. */
+  /** Those of lessons. `waiting`: of those answered, so many are not marked yet. */
   checks: { answered: number; right: number; waiting: number; of: number };
-  /** What the marked answers are worth, as a share of all checks, 0 to 1; undefined where there are none. */
+  /** What each quiz counts, by its lesson. */
+  quizzes: Record<string, QuizResult>;
+  /** What the marked answers are worth, as a share of all that counts, 0 to 1; undefined where nothing does. */
   score?: number;
   completed: boolean;
-  /** Undefined where the rules ask for no share of right answers, and while answers not marked yet decide it. */
+  /** Nothing is left to read or to answer. */
+  ended: boolean;
+  /**
+   * Whether the share of right answers that the rules ask for is reached, and every quiz that is to be passed. Undefined
+   * where nothing asks for that, and while quizzes not sat or answers not marked yet decide it.
+   */
   passed?: boolean;
   /** Where to go on. */
   next?: string;
@@ -154,23 +48,61 @@ export interface LearnerLine {
   progress: Omit<Progress, 'lessons' | 'next'>;
 }
 
+/** What is known of a learner where it is told how far they are; quizzes by what they count. */
+export interface Standing extends Pick<LearnerState, 'read' | 'answers' | 'at'> {
+  /** Those that were begun. */
+  quizzes: Readonly<Record<string, QuizResult>>;
+}
+
+/** A learner's state as progress is told by it. */
+export function standingIn(course: LearnerCourse, { quizzes = {}, ...state }: LearnerState): Standing {
+  const results = [...quizzesOf(course)].map(([id, quiz]) => [id, resultOf(quiz, own(quizzes, id), course)]);
+  return { ...state, quizzes: Object.fromEntries(results) };
+}
+
 /** How far a learner is by the rules: lessons done and open, minutes, score, completion. */
-export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerState): Progress {
+export function progressOf(course: LearnerCourse, rules: Rules, state: Standing): Progress {
   const all = lessonsOf(course);
   const asked = new Map(course.checks.map((check) => [check.id, check]));
+  const quizzes = Object.fromEntries(
+    [...quizzesOf(course)].map(([id, quiz]) => [id, own(state.quizzes, id) ?? resultOf(quiz, undefined, course)]),
+  );
+  const known = new Set(Object.values(quizzes).flatMap(({ knows }) => knows));
+  const left = new Map(
+    all.map((lesson) => [
+      lesson.id,
+      lesson.quiz
+        ? leftOfQuiz(lesson.quiz, quizzes[lesson.id])
+        : known.has(lesson.id)
+          ? []
+          : leftOf(lesson, asked, rules, state),
+    ]),
+  );
+  // Who has done what a quiz could have spared them need not sit it.
+  for (const { lessons } of course.modules)
+    for (const { id, quiz } of lessons)
+      if (quiz?.skips && lessons.every((each) => each.quiz?.skips || left.get(each.id)!.length === 0)) left.set(id, []);
   const lessons: Record<string, LessonProgress> = {};
   let open = true;
-  for (const lesson of all) {
-    const left = leftOf(lesson, asked, rules, state);
-    lessons[lesson.id] = { done: left.length === 0, open, left };
-    if (rules.order === 'forced' && left.length > 0) open = false;
+  for (const { id, quiz } of all) {
+    const still = left.get(id)!;
+    lessons[id] = { done: still.length === 0, ...(known.has(id) && { known: true as const }), open, left: still };
+    if (rules.order === 'forced' && still.length > 0 && !quiz?.skips) open = false;
   }
   const done = all.filter((lesson) => lessons[lesson.id].done);
-  const { scored, points, ...checks } = worthOf(all.flatMap(checksIn), asked, state);
+  const { scored, points, ...checks } = worthOf(all.filter(({ id }) => !known.has(id)).flatMap(checksIn), asked, state);
+  const courseMark = markOf(course, quizzes, { scored, points });
   const sum = (list: readonly LearnerLesson[]) =>
     Math.round(list.reduce((total, lesson) => total + lesson.minutes, 0) * 10) / 10;
-  const share = rules.course.kind === 'passed' && points.of > 0 ? rules.course.share : undefined;
-  const passed = share === undefined ? undefined : reaches({ scored, points }, share);
+  const share = rules.course.kind === 'passed' && courseMark.points.of > 0 ? rules.course.share : undefined;
+  const reached = share === undefined ? undefined : reaches(courseMark, share);
+  const toPass = counting(course).filter(([, quiz]) => quiz.pass !== undefined);
+  const verdicts = [...(share === undefined ? [] : [reached]), ...toPass.map(([id]) => quizzes[id].passed)];
+  const passed = verdicts.includes(false)
+    ? false
+    : verdicts.length === 0 || verdicts.includes(undefined)
+      ? undefined
+      : true;
   const at = all.findIndex((lesson) => lesson.id === state.at);
   const here = all[at] as LearnerLesson | undefined;
   const next =
@@ -182,12 +114,71 @@ export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerSt
     done: done.length,
     minutes: { done: sum(done), of: sum(all) },
     checks,
-    ...(points.of > 0 && { score: scored / points.of }),
-    completed: done.length === all.length && (share === undefined || passed === true),
+    quizzes,
+    ...(courseMark.points.of > 0 && { score: courseMark.scored / courseMark.points.of }),
+    completed: done.length === all.length && (share === undefined || reached === true),
+    ended: all.every(({ id }) => lessons[id].left.every((each) => each === 'pass')),
     ...(passed !== undefined && { passed }),
     ...((next ?? here ?? all[0]) && { next: (next ?? here ?? all[0]).id }),
   };
 }
+
+/** Quizzes that count: those for practice and those that tell what is known already do not. */
+const counting = (course: LearnerCourse) =>
+  [...quizzesOf(course)].filter(([, { practice, skips }]) => !practice && !skips);
+
+/** What is still to be done for a quiz. */
+function leftOfQuiz({ practice, skips }: LearnerQuiz, { share, passed }: QuizResult): LessonProgress['left'] {
+  if (share === undefined) return ['hand'];
+  return passed === false && !practice && !skips ? ['pass'] : [];
+}
+
+type Counted = Pick<Worth, 'scored' | 'points'>;
+
+/**
+ * What counts to the course's mark: quizzes with a weight count that many hundredths of it; the rest is shared by
+ * points among the checks of lessons and the other quizzes.
+ */
+function markOf(course: LearnerCourse, results: Readonly<Record<string, QuizResult>>, lessons: Counted): Counted {
+  const counted = counting(course);
+  const points = new Map(course.checks.map((check) => [check.id, check.points ?? 1]));
+  const part = (id: string, of: number): Counted => {
+    const { share = 0, waiting } = results[id];
+    return { scored: share * of, points: { of, waiting: waiting * of } };
+  };
+  const byPoints = counted.flatMap(([id, { weight, draws }]) =>
+    weight === undefined
+      ? [
+          part(
+            id,
+            draws.reduce((sum, draw) => sum + worthOfDraw(draw, points), 0),
+          ),
+        ]
+      : [],
+  );
+  const weighted = counted.flatMap(([id, { weight }]) => (weight === undefined ? [] : [part(id, weight / 100)]));
+  const rest = added([lessons, ...byPoints]);
+  if (weighted.length === 0) return rest;
+  const heavy = added(weighted);
+  const left = Math.max(0, 1 - heavy.points.of);
+  return rest.points.of === 0 ? heavy : added([heavy, scaled(rest, left / rest.points.of)]);
+}
+
+/** Points of a draw: of those it takes, on average. */
+function worthOfDraw({ take, from }: { take: number; from: readonly string[] }, points: ReadonlyMap<string, number>) {
+  const all = from.reduce((sum, id) => sum + (points.get(id) ?? 1), 0);
+  return from.length === 0 ? 0 : (all * take) / from.length;
+}
+
+const scaled = ({ scored, points }: Counted, by: number): Counted => ({
+  scored: scored * by,
+  points: { of: points.of * by, waiting: points.waiting * by },
+});
+const added = (parts: readonly Counted[]): Counted =>
+  parts.reduce((sum, { scored, points }) => ({
+    scored: sum.scored + scored,
+    points: { of: sum.points.of + points.of, waiting: sum.points.waiting + points.waiting },
+  }));
 
 /**
  * What the answers to some checks are worth; `scored` are the points had by those that are marked, `points` those that
@@ -196,7 +187,7 @@ export function progressOf(course: LearnerCourse, rules: Rules, state: LearnerSt
 type Worth = Progress['checks'] & { scored: number; points: { of: number; waiting: number } };
 type Asked = ReadonlyMap<string, LearnerCheck>;
 
-function worthOf(ids: readonly string[], asked: Asked, { answers }: LearnerState): Worth {
+function worthOf(ids: readonly string[], asked: Asked, { answers }: Pick<LearnerState, 'answers'>): Worth {
   const worth: Worth = { answered: 0, right: 0, waiting: 0, of: ids.length, scored: 0, points: { of: 0, waiting: 0 } };
   for (const id of ids) {
     const points = asked.get(id)?.points ?? 1;
@@ -221,7 +212,7 @@ function reaches({ points, scored }: Pick<Worth, 'points' | 'scored'>, share: nu
   return scored + points.waiting >= asked ? undefined : false;
 }
 
-function leftOf(lesson: LearnerLesson, asked: Asked, rules: Rules, state: LearnerState): LessonProgress['left'] {
+function leftOf(lesson: LearnerLesson, asked: Asked, rules: Rules, state: Standing): LessonProgress['left'] {
   const ids = checksIn(lesson);
   const worth = worthOf(ids, asked, state);
   const left: LessonProgress['left'] = state.read.includes(lesson.id) ? [] : ['read'];

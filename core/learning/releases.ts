@@ -1,6 +1,6 @@
 import { sameData } from '../document/canonical';
-import type { LearnerEvent } from './progress';
-import { checksIn, lessonsOf, type LearnerCourse } from './view';
+import type { LearnerEvent } from './state';
+import { asksIn, lessonsOf, type LearnerCourse } from './view';
 
 /** What a newer release changes for those who are under way on an older one, by ids of lessons. */
 export interface Difference {
@@ -24,7 +24,8 @@ export function difference(from: LearnerCourse, to: LearnerCourse): Difference {
     return (
       old.title === lesson.title &&
       sameData(old.blocks, lesson.blocks) &&
-      checksIn(lesson).every((id) => staying.has(id))
+      sameData(old.quiz ?? null, lesson.quiz ?? null) &&
+      asksIn(lesson).every((id) => staying.has(id))
     );
   };
   const kept = after.filter((lesson) => before.has(lesson.id));
@@ -43,5 +44,6 @@ export function difference(from: LearnerCourse, to: LearnerCourse): Difference {
  * still answered.
  */
 export function carriedOver(events: readonly LearnerEvent[], { same, checks }: Difference): LearnerEvent[] {
-  return events.filter((event) => (event.kind === 'read' ? same.includes(event.lesson) : checks.includes(event.check)));
+  // What belongs to a check goes by the check; what belongs to a lesson, a try at a quiz too, by the lesson.
+  return events.filter((event) => ('check' in event ? checks.includes(event.check) : same.includes(event.lesson)));
 }

@@ -4,8 +4,11 @@ import { hostOf, mayEmbed } from '../blocks/embed/form';
 import { checkIn, checksOn, mapBlockTexts, type Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
 import { allLessons, type Course, type CourseAbout, type Lesson } from '../course/course';
+import { moduleOf } from '../course/gestures';
+import { drawsOf, isQuiz, poolOf, type QuizLesson } from '../course/quizzes';
 import { fail } from '../document/problem';
 import { canonicalRichText, type RichText } from '../document/rich-text';
+import type { Quiz } from '../quiz/form';
 
 /** A lesson as a learner gets it. */
 export interface LearnerLesson {
@@ -16,6 +19,15 @@ export interface LearnerLesson {
   /** What the learner can do afterwards. */
   aims: string[];
   blocks: Block[];
+  /** What it asks and how, where it is a quiz: no check stands on its page then. */
+  quiz?: LearnerQuiz;
+}
+
+/** A quiz as a learner gets it: what it draws from is settled, by ids of checks. */
+export interface LearnerQuiz extends Omit<Quiz, 'draw'> {
+  draws: { take: number; from: string[] }[];
+  /** Lessons of its module that each check is about, where the quiz tells what need not be learned. */
+  about?: Record<string, string[]>;
 }
 
 /** A course as a learner gets it. */
@@ -39,14 +51,14 @@ export interface FrozenCourse {
   keys: Record<string, Secret>;
 }
 
-/** The version of frozen courses: 2 since checks say their kind. */
-export const FROZEN_VERSION = 2;
+/** The version of frozen courses: 2 since checks say their kind, 3 since a lesson can be a quiz. */
+export const FROZEN_VERSION = 3;
 
 /** A frozen course of any version, as learners are served from it. Throws `newer-document`. */
 export function upgradeFrozen(document: unknown, version: number): FrozenCourse {
   if (version > FROZEN_VERSION) fail('newer-document', { version, known: FROZEN_VERSION });
   const { view, keys } = document as FrozenCourse;
-  if (version === FROZEN_VERSION) return { view, keys };
+  if (version >= 2) return { view, keys };
   const asChoice = <Thing extends object>(thing: Thing) => ({ kind: 'choice' as const, ...thing });
   return {
     view: { ...view, checks: view.checks.map(asChoice) },
@@ -68,27 +80,31 @@ export function freezeCourse(
 ): FrozenCourse {
   const byId = new Map(course.checks.map((check) => [check.id, check]));
   const placed = new Map<string, Check>();
+  const place = (check: Check | undefined, placed: Map<string, Check>): boolean => {
+    if (!check || placed.has(check.id)) return false;
+    placed.set(check.id, check);
+    return true;
+  };
+  const inQuizzes = new Map<string, Check>();
   const modules = course.modules
     .map((module) => ({
       id: module.id,
       title: module.title,
       lessons: module.lessons
-        .filter((lesson) => lesson.blocks.length > 0)
-        .map((lesson) => ({
+        .filter((lesson) => lesson.blocks.length > 0 || (isQuiz(lesson) && poolOf(course, lesson).length > 0))
+        .map((lesson): LearnerLesson => ({
           id: lesson.id,
           title: lesson.title,
           minutes: lessonMinutes(lesson),
           demand: lessonDemand(lesson, course, grades[lesson.id]),
           aims: aimsOf(course, lesson),
           blocks: lesson.blocks.flatMap((block) => {
-            const place = checkIn(block);
-            if (place === undefined) return [bare(block)];
-            const check = byId.get(place);
+            const id = checkIn(block);
+            if (id === undefined) return [bare(block)];
             // A check stands where it is placed first; the same one again would be answered already.
-            if (!check || placed.has(check.id)) return [];
-            placed.set(check.id, check);
-            return [block];
+            return !isQuiz(lesson) && place(byId.get(id), placed) ? [block] : [];
           }),
+          ...(isQuiz(lesson) && { quiz: quizSeen(course, lesson, (check) => void place(check, inQuizzes)) }),
         })),
     }))
     .filter((module) => module.lessons.length > 0);
@@ -97,7 +113,7 @@ export function freezeCourse(
     .flatMap((block) =>
       block.kind === 'embed' && mayEmbed(block.body.address, embeds) ? hostOf(block.body.address) : [],
     );
-  const split = [...placed.values()].map((check) => splitCheck(check, secret));
+  const split = [...new Map([...placed, ...inQuizzes]).values()].map((check) => splitCheck(check, secret));
   return {
     view: {
       id: course.id,
@@ -124,9 +140,35 @@ export function checksIn(lesson: Pick<LearnerLesson, 'blocks'>): string[] {
   return checksOn(lesson);
 }
 
+/** Ids of all checks a lesson asks: on its page, or as a quiz. */
+export function asksIn(lesson: Pick<LearnerLesson, 'blocks' | 'quiz'>): string[] {
+  return lesson.quiz ? [...new Set(lesson.quiz.draws.flatMap(({ from }) => from))] : checksIn(lesson);
+}
+
 /** What keeps a course from being made available: nothing in it that could be taken. */
 export function isEmptyForLearners(course: Course): boolean {
-  return allLessons(course).every((lesson) => lesson.blocks.length === 0);
+  return allLessons(course).every(
+    (lesson) => lesson.blocks.length === 0 && (!isQuiz(lesson) || poolOf(course, lesson).length === 0),
+  );
+}
+
+/** A quiz with its draws settled; each of its checks is handed to `take`. */
+function quizSeen(course: Course, lesson: QuizLesson, take: (check: Check) => void): LearnerQuiz {
+  const pool = poolOf(course, lesson);
+  pool.forEach(take);
+  const { draw: _, ...rest } = lesson.quiz;
+  const others = moduleOf(course, lesson.id)?.lessons.filter(({ kind }) => kind === 'lesson') ?? [];
+  const isAbout = ({ id, objectiveIds }: Lesson, check: Check) =>
+    check.lessonId === id || (check.objectiveId !== undefined && objectiveIds.includes(check.objectiveId));
+  return {
+    ...rest,
+    draws: drawsOf(course, lesson),
+    ...(rest.skips && {
+      about: Object.fromEntries(
+        pool.map((check) => [check.id, others.filter((each) => isAbout(each, check)).map(({ id }) => id)]),
+      ),
+    }),
+  };
 }
 
 function aimsOf(course: Course, lesson: Lesson): string[] {

@@ -1,7 +1,39 @@
 import type { Feedback } from '../checks/marking';
 import type { CalloutTone } from '../blocks/callout/form';
+import type { Shows } from '../quiz/form';
 
-/** Everything the learner's side says, in one language; `{name}` stands for a value. */
+/** What learners read of quizzes. */
+export interface QuizWords {
+  title: string;
+  practice: string;
+  skips: string;
+  questions: string;
+  oneQuestion: string;
+  minutes: string;
+  pass: string;
+  weight: string;
+  anyTries: string;
+  shows: Record<Shows, string>;
+  begin: string;
+  again: string;
+  againWrong: string;
+  wait: string;
+  progress: string;
+  timeLeft: string;
+  handIn: string;
+  missing: string;
+  timeOver: string;
+  result: string;
+  best: string;
+  passed: string;
+  failed: string;
+  waits: string;
+  known: string;
+  mark: string;
+  stands: string;
+  yourAnswers: string;
+}
+
 /** What is said where something is to be answered. */
 export interface AskingWords {
   several: string;
@@ -26,6 +58,7 @@ export interface AskingWords {
   byPerson: string;
 }
 
+/** Everything the learner's side says, in one language; `{name}` stands for a value. */
 export interface Words {
   begin: string;
   goOn: string;
@@ -65,9 +98,10 @@ export interface Words {
   says: string;
   feedback: Record<Exclude<Feedback['code'], 'right' | 'own'>, string>;
   asks: AskingWords;
+  quiz: QuizWords;
   kept: string;
   lost: string;
-  left: Record<'read' | 'answer' | 'pass', string>;
+  left: Record<'read' | 'answer' | 'hand' | 'pass', string>;
   firstThese: string;
   stillHere: string;
   endTitle: string;

@@ -1,8 +1,10 @@
 import { packState, unpackState } from '../../core/learning/packed';
 import { interactionOf, type Interaction } from '../../core/checks/markings';
-import { BEGINNING, progressOf, type Answer, type LearnerEvent, type LearnerState } from '../../core/learning/progress';
+import { progressOf, standingIn } from '../../core/learning/progress';
+import { BEGINNING, own, type Answer, type LearnerEvent, type LearnerState } from '../../core/learning/state';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
+import { chanceName } from './carrier';
 import type { Store } from './local';
 
 /** A learning platform's run-time as the standards name it; all values are text. */
@@ -55,6 +57,7 @@ const NAMES = {
     place: 'cmi.core.lesson_location',
     entry: 'cmi.core.entry',
     exit: 'cmi.core.exit',
+    learner: 'cmi.core.student_id',
     time: 'cmi.core.session_time',
     score: 'cmi.core.score',
     most: 4096,
@@ -64,6 +67,7 @@ const NAMES = {
     place: 'cmi.location',
     entry: 'cmi.entry',
     exit: 'cmi.exit',
+    learner: 'cmi.learner_id',
     time: 'cmi.session_time',
     score: 'cmi.score',
     most: 64_000,
@@ -109,9 +113,10 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
   let running = false;
   let interactions = 0;
   let last: LearnerState = BEGINNING;
+  let learner = chanceName();
 
   function report(state: LearnerState) {
-    const progress = progressOf(course, rules, state);
+    const progress = progressOf(course, rules, standingIn(course, state));
     if (progress.score !== undefined) {
       const percent = Math.round(progress.score * 100);
       if (edition === '2004') api!.set(`${names.score}.scaled`, String(percent / 100));
@@ -127,7 +132,7 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
             : 'incomplete'
           : progress.completed
             ? 'passed'
-            : progress.done === Object.keys(progress.lessons).length
+            : progress.ended
               ? 'failed'
               : 'incomplete';
       api!.set('cmi.core.lesson_status', status);
@@ -141,17 +146,14 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
         String(Math.round((progress.minutes.done / Math.max(0.1, progress.minutes.of)) * 100) / 100),
       );
       if (progress.passed !== undefined)
-        api!.set(
-          'cmi.success_status',
-          progress.passed ? 'passed' : progress.checks.answered === progress.checks.of ? 'failed' : 'unknown',
-        );
+        api!.set('cmi.success_status', progress.passed ? 'passed' : progress.ended ? 'failed' : 'unknown');
     }
   }
 
   /** One more answer, as the platform's reports show it. */
-  function note({ check: id, response }: Extract<LearnerEvent, { kind: 'answer' }>, answer: Answer) {
+  function note(id: string, answer: Answer) {
     const check = course.checks.find((each) => each.id === id);
-    const interaction = check && interactionOf(check, response);
+    const interaction = check && interactionOf(check, answer.response);
     if (!interaction) return;
     const at = `cmi.interactions.${interactions++}`;
     api!.set(`${at}.id`, check.id);
@@ -172,7 +174,7 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
   function leave() {
     if (!running) return;
     running = false;
-    const { completed } = progressOf(course, rules, last);
+    const { completed } = progressOf(course, rules, standingIn(course, last));
     api!.set(names.time, sessionTime(edition, (Date.now() - begun) / 1000));
     // A course that is not completed is come back to; a completed one may be looked at again, with all its answers.
     api!.set(names.exit, edition === '1.2' && completed ? '' : 'suspend');
@@ -185,25 +187,46 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
       if (!api || !(running = api.begin())) return BEGINNING;
       window.addEventListener('pagehide', leave);
       window.addEventListener('beforeunload', leave);
+      learner = api.get(names.learner) || learner;
       interactions = Number(api.get('cmi.interactions._count')) || 0;
       // At the first visit there is nothing to ask for, and asking would be an error.
       if (api.get(names.entry) !== 'ab-initio') {
         const place = api.get(names.place);
-        last = { ...unpackState(course, api.get(names.data)), ...(place && { at: place }) };
+        last = { ...unpackState(course, api.get(names.data), learner), ...(place && { at: place }) };
       }
       report(last);
       api.commit();
       return last;
     },
+    learner: () => learner,
     save(state, event) {
-      const before = event?.kind === 'answer' ? last.answers[event.check] : undefined;
+      const before = last;
       last = state;
       if (!running) return;
-      if (event?.kind === 'answer' && state.answers[event.check] !== before) note(event, state.answers[event.check]);
+      for (const [check, answer] of newlyGiven(event, before, state)) note(check, answer);
       api!.set(names.data, packState(course, state, names.most));
       if (state.at) api!.set(names.place, state.at);
       report(state);
       api!.commit();
     },
   };
+}
+
+/** Answers that an event gave for good: one to a check of a lesson, or, when a quiz is handed in, all of that try. */
+function newlyGiven(
+  event: LearnerEvent | undefined,
+  before: LearnerState,
+  state: LearnerState,
+): (readonly [string, Answer])[] {
+  if (event?.kind === 'answer') {
+    const [was, is] = [own(before.answers, event.check), own(state.answers, event.check)];
+    return is && is !== was ? [[event.check, is]] : [];
+  }
+  const sitting = event?.kind === 'hand' ? state.quizzes?.[event.lesson]?.last : undefined;
+  return sitting?.handed === undefined
+    ? []
+    : sitting.asked.flatMap((check) => {
+        const answer = own(sitting.answers, check);
+        return answer && !answer.kept ? [[check, answer] as const] : [];
+      });
 }

@@ -1,15 +1,22 @@
-import type { LearnerEvent, Shown } from '../../core/learning/progress';
-import type { Carrier, PlayerState } from './carrier';
+import type { Shown, ShownQuiz } from '../../core/learning/shown';
+import type { LearnerEvent } from '../../core/learning/state';
+import { chanceName, waitingKey, type Carrier, type PlayerState } from './carrier';
 
 /** What the server knows of a learner and may tell them. */
 export interface Told {
   read: string[];
   answers: Record<string, Shown>;
+  quizzes: Record<string, ShownQuiz>;
   at?: string;
 }
 
 /** An event with when it happened, as it is sent. */
 export type Sent = LearnerEvent & { at: number };
+
+/** What a learner does, before it is an event. */
+type Doing = { lesson: string } & (
+  { kind: 'read' | 'sit' | 'hand' } | { kind: 'answer'; check: string; response: unknown }
+);
 
 /** An event as it was kept before checks had kinds, in today's form. */
 function upToDate(kept: Sent & { option?: string }): Sent {
@@ -20,17 +27,6 @@ function upToDate(kept: Sent & { option?: string }): Sent {
 const RETRY = 3000;
 /** Events sent at once. */
 const MOST = 100;
-
-/** A random id for an event: the same one sent twice counts once. */
-export function eventId(): string {
-  return (
-    'e' +
-    Array.from(
-      crypto.getRandomValues(new Uint8Array(12)),
-      (byte) => 'abcdefghijklmnopqrstuvwxyz234567'[byte & 31],
-    ).join('')
-  );
-}
 
 /**
  * Carries to our server, which keeps and marks. Every event is put into this browser's store first and taken out when
@@ -78,7 +74,11 @@ export function serverCarrier(
       else outbox = outbox.filter((event) => !batch.includes(event));
       if (outbox.length === 0) most = MOST;
       if (answer)
-        told = { read: [...new Set([...told.read, ...answer.read])], answers: { ...told.answers, ...answer.answers } };
+        told = {
+          read: [...new Set([...told.read, ...answer.read])],
+          answers: { ...told.answers, ...answer.answers },
+          quizzes: { ...told.quizzes, ...answer.quizzes },
+        };
       lost = false;
     } catch {
       lost = true;
@@ -88,7 +88,8 @@ export function serverCarrier(
     tell();
     if (!lost) await flush();
   }
-  function make(event: Sent) {
+  function make(what: Doing) {
+    const event: Sent = { id: chanceName(), at: Date.now(), ...what };
     outbox = [...outbox, event];
     here = event.lesson;
     tell();
@@ -100,15 +101,25 @@ export function serverCarrier(
     state(): PlayerState {
       const read = outbox.flatMap((event) => (event.kind === 'read' ? [event.lesson] : []));
       const waiting = Object.fromEntries(
-        outbox.flatMap((event) => (event.kind === 'answer' ? [[event.check, event.response]] : [])),
+        outbox.flatMap((event) =>
+          event.kind === 'answer' ? [[waitingKey(event.lesson, event.check), event.response]] : [],
+        ),
       );
-      return { read: [...new Set([...told.read, ...read])], answers: told.answers, waiting, ...(here && { at: here }) };
+      return {
+        read: [...new Set([...told.read, ...read])],
+        answers: told.answers,
+        quizzes: told.quizzes,
+        waiting,
+        pending: outbox.flatMap(({ kind, lesson }) => (kind === 'sit' || kind === 'hand' ? [lesson] : [])),
+        ...(here && { at: here }),
+      };
     },
     lost: () => lost,
     subscribe: (listener) => void listeners.push(listener),
     visit: (lesson) => void (here = lesson),
-    read: (lesson) => make({ id: eventId(), kind: 'read', lesson, at: Date.now() }),
-    answer: (lesson, check, response) =>
-      make({ id: eventId(), kind: 'answer', lesson, check, response, at: Date.now() }),
+    read: (lesson) => make({ kind: 'read', lesson }),
+    answer: (lesson, check, response) => make({ kind: 'answer', lesson, check, response }),
+    sit: (lesson) => make({ kind: 'sit', lesson }),
+    hand: (lesson) => make({ kind: 'hand', lesson }),
   };
 }

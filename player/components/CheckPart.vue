@@ -1,22 +1,30 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import type { Feedback, LearnerCheck } from '../../core/checks/markings';
-import { isRight, type Shown } from '../../core/learning/progress';
+import { type Shown } from '../../core/learning/shown';
+import { isRight } from '../../core/learning/state';
 import { say } from '../../core/words';
 import type { PartView } from '../blocks/part';
 import { picture } from '../blocks/picture';
 import { CHECK_PARTS } from '../checks';
 
-/** A question: answered, marked, tried again as long as the rules allow. */
+/**
+ * A question: answered, marked, tried again as long as the rules allow. `held`: as in a quiz that says nothing before it
+ * is handed in, what is answered is taken as it changes, until it is `closed`; `held` is what was answered so far.
+ */
 const props = defineProps<{
   check: LearnerCheck;
   shown?: Shown;
   waiting?: unknown;
   tries: number | null;
   view: PartView;
+  /** Where it stands among others, where they are numbered. */
+  number?: number;
+  held?: { response?: unknown };
+  closed?: boolean;
 }>();
 const emit = defineEmits<{ answer: [response: unknown] }>();
-const response = ref<unknown>(props.waiting ?? props.shown?.response);
+const response = ref<unknown>(props.waiting ?? props.shown?.response ?? props.held?.response);
 /** A wrong answer stands with what is said to it until it is tried again. */
 const again = ref(false);
 const form = ref<HTMLFormElement | null>(null);
@@ -32,7 +40,12 @@ const asides = computed(() => {
 const isSame = computed(
   () => props.shown !== undefined && JSON.stringify(response.value) === JSON.stringify(props.shown.response),
 );
-const open = computed(() => props.waiting === undefined && (!props.shown || (!props.shown.settled && again.value)));
+const isHeld = computed(() => props.held !== undefined && !props.shown);
+const open = computed(
+  () =>
+    !props.closed &&
+    (isHeld.value || (props.waiting === undefined && (!props.shown || (!props.shown.settled && again.value)))),
+);
 const left = computed(() => (props.tries === null || !props.shown ? null : props.tries - props.shown.tries));
 watch(
   () => props.shown?.tries,
@@ -41,6 +54,25 @@ watch(
     if (props.shown) response.value = props.shown.response;
   },
 );
+/** How long an answer may still be changing, as words do while they are typed, before it is taken: milliseconds. */
+const SETTLES = 500;
+let settling: ReturnType<typeof setTimeout> | undefined;
+let taken = JSON.stringify(response.value);
+function take() {
+  clearTimeout(settling);
+  const now = JSON.stringify(response.value);
+  if (!isHeld.value || props.closed || response.value === undefined || now === taken) return;
+  taken = now;
+  emit('answer', response.value);
+}
+watch(response, () => {
+  if (!isHeld.value) return;
+  clearTimeout(settling);
+  settling = setTimeout(take, SETTLES);
+});
+onBeforeUnmount(take);
+defineExpose({ take });
+
 async function retry() {
   again.value = true;
   await nextTick();
@@ -62,10 +94,17 @@ const isCompared = (answer: Shown) => answer.state === 'marked' && answer.feedba
 </script>
 
 <template>
-  <form ref="form" class="up-check" @submit.prevent="response !== undefined && emit('answer', response)">
+  <form
+    ref="form"
+    class="up-check"
+    @submit.prevent="isHeld ? take() : response !== undefined && emit('answer', response)"
+    @focusout="take"
+  >
     <fieldset>
       <legend>
-        <span class="kind">{{ [words.check, ...asides].join(', ') }}</span>{{ check.stem }}
+        <span class="kind">{{ [number === undefined ? words.check : String(number), ...asides].join(', ') }}</span>{{
+          check.stem
+        }}
       </legend>
       <component
         :is="picture({ picture: check.picture.media, alt: check.picture.alt, caption: [] }, view)"
@@ -81,11 +120,12 @@ const isCompared = (answer: Shown) => answer.state === 'marked' && answer.feedba
         :view="view"
       />
     </fieldset>
-    <button v-if="open" type="submit" class="first" :disabled="response === undefined || isSame">
+    <button v-if="open && !isHeld" type="submit" class="first" :disabled="response === undefined || isSame">
       {{ words.answer }}
     </button>
     <div role="status">
-      <p v-if="waiting !== undefined" class="up-said">{{ words.checking }}. {{ words.kept }}</p>
+      <template v-if="isHeld" />
+      <p v-else-if="waiting !== undefined" class="up-said">{{ words.checking }}. {{ words.kept }}</p>
       <div v-else-if="shown && !open" class="up-said" :class="{ no: !isRight(shown) }">
         <p v-if="!isCompared(shown)">
           <strong>{{ verdict(shown) }}</strong>
@@ -110,7 +150,7 @@ const isCompared = (answer: Shown) => answer.state === 'marked' && answer.feedba
         </template>
       </div>
     </div>
-    <p v-if="shown && !shown.settled && !open && waiting === undefined">
+    <p v-if="shown && !shown.settled && !open && !closed && waiting === undefined">
       <button type="button" class="first" @click="retry">{{ words.again }}</button>
       <span v-if="left !== null" class="quiet">{{ say(words.triesLeft, { left }) }}</span>
     </p>

@@ -30,11 +30,13 @@ defineProps<{ course: LearnerCourse; progress: Progress; at?: string; words: Wor
             <span
               >{{ lesson.title
               }}<span class="sr">{{
-                progress.lessons[lesson.id]!.done
-                  ? `, ${words.done}`
-                  : progress.lessons[lesson.id]!.open
-                    ? ''
-                    : `, ${words.shut}`
+                progress.lessons[lesson.id]!.known
+                  ? `, ${words.quiz.known}`
+                  : progress.lessons[lesson.id]!.done
+                    ? `, ${words.done}`
+                    : progress.lessons[lesson.id]!.open
+                      ? ''
+                      : `, ${words.shut}`
               }}</span></span
             >
             <span class="min">{{ say(words.minutes, { minutes: Math.max(1, Math.round(lesson.minutes)) }) }}</span>

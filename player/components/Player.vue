@@ -4,13 +4,14 @@ import { rowsOf } from '../../core/blocks/forms';
 import { progressOf } from '../../core/learning/progress';
 import type { Rules } from '../../core/learning/rules';
 import { checksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
-import type { Carrier } from '../carriers/carrier';
+import { waitingKey, type Carrier } from '../carriers/carrier';
 import { say, wordsFor } from '../../core/words';
 import { BlockRow, BlockView } from '../blocks';
 import type { PartView } from '../blocks/part';
 import CheckPart from './CheckPart.vue';
 import LessonList from './LessonList.vue';
 import Path from './Path.vue';
+import QuizPart from './QuizPart.vue';
 
 /** The learner's walk: a lesson a page, the path as progress, next and back, all lessons at hand. */
 const props = defineProps<{
@@ -38,12 +39,15 @@ const view = computed<PartView>(() => ({
 
 const lessons = computed(() => lessonsOf(props.course));
 /** Something on this page was answered wrongly and can be tried again: that comes first. */
-const wantsAgain = computed(() =>
-  checksIn(lesson.value ?? { blocks: [] }).some((id) => {
-    const answer = state.value.answers[id];
+const wantsAgain = computed(() => {
+  const { id = '', quiz, blocks = [] } = lesson.value ?? {};
+  // A quiz comes first until it is handed in, and while another try could pass it.
+  if (quiz) return !state.value.quizzes[id]?.last?.handed || state.value.quizzes[id].mayBegin;
+  return checksIn({ blocks }).some((check) => {
+    const answer = state.value.answers[check];
     return answer !== undefined && !answer.settled && answer.state === 'marked';
-  }),
-);
+  });
+});
 const checks = computed(() => new Map(props.course.checks.map((check) => [check.id, check])));
 const progress = computed(() => progressOf(props.course, props.rules, state.value));
 const place = ref('');
@@ -55,6 +59,17 @@ const lesson = computed(() => (at.value >= 0 ? lessons.value[at.value] : undefin
 const module = computed(() => props.course.modules.find((each) => each.lessons.some((one) => one.id === place.value)));
 const open = computed(() => lessons.value.filter((each) => !progress.value.lessons[each.id]!.done));
 const share = computed(() => Math.floor((progress.value.score ?? 0) * 100 + 1e-6));
+/** What each quiz that counts was worth. */
+const counting = computed(() =>
+  lessons.value.flatMap(({ id, title, quiz }) => {
+    const result = progress.value.quizzes[id];
+    if (!quiz || quiz.practice || quiz.skips || result?.share === undefined) return [];
+    const verdict =
+      result.passed === undefined ? '' : result.passed ? words.value.quiz.passed : words.value.quiz.failed;
+    const worth = say(words.value.quiz.result, { share: Math.floor(result.share * 100 + 1e-6) });
+    return [{ id, title, result: verdict ? `${worth}. ${verdict}` : worth }];
+  }),
+);
 const left = (id: string) => progress.value.lessons[id]!.left.map((each) => words.value.left[each]).join(', ');
 
 /** Goes to a lesson if it may be opened; to the next one that may otherwise. */
@@ -74,7 +89,8 @@ function go(id: string, quietly = false) {
 }
 async function done() {
   if (!lesson.value) return;
-  props.carrier.read(lesson.value.id);
+  // A quiz is done by being handed in.
+  if (!lesson.value.quiz) props.carrier.read(lesson.value.id);
   await nextTick();
   const next = lessons.value[at.value + 1];
   const shut = next !== undefined && !progress.value.lessons[next.id]!.open;
@@ -174,7 +190,7 @@ onBeforeUnmount(() => {
                 v-if="block.kind === 'check' && checks.has(block.body.checkId)"
                 :check="checks.get(block.body.checkId)!"
                 :shown="state.answers[block.body.checkId]"
-                :waiting="state.waiting[block.body.checkId]"
+                :waiting="state.waiting[waitingKey(lesson.id, block.body.checkId)]"
                 :tries="rules.tries"
                 :view="view"
                 @answer="carrier.answer(lesson.id, block.body.checkId, $event)"
@@ -182,6 +198,18 @@ onBeforeUnmount(() => {
               <BlockView v-else :block="block" :view="view" />
             </template>
           </BlockRow>
+          <QuizPart
+            v-if="lesson.quiz"
+            :quiz="lesson.quiz"
+            :checks="checks"
+            :shown="state.quizzes[lesson.id]"
+            :waiting="(check) => state.waiting[waitingKey(lesson!.id, check)]"
+            :pending="state.pending.includes(lesson.id)"
+            :view="view"
+            @begin="carrier.sit(lesson.id)"
+            @hand="carrier.hand(lesson.id)"
+            @answer="(check, response) => carrier.answer(lesson!.id, check, response)"
+          />
         </div>
         <div class="up-onward">
           <p v-if="refused" class="up-note" role="alert">{{ refused }}</p>
@@ -199,12 +227,22 @@ onBeforeUnmount(() => {
         <p>
           {{ say(words.path, { done: progress.done, of: lessons.length })
           }}<template v-if="progress.score !== undefined"
-            >; {{ say(words.score, { right: progress.checks.right, of: progress.checks.of, share }) }}</template
+            >;
+            {{
+              counting.length
+                ? say(words.quiz.mark, { share })
+                : say(words.score, { right: progress.checks.right, of: progress.checks.of, share })
+            }}</template
           >.
           <template v-if="progress.passed === false && rules.course.kind === 'passed'">{{
             say(words.notPassed, { share: Math.round(rules.course.share * 100) })
           }}</template>
         </p>
+        <ul v-if="counting.length">
+          <li v-for="{ id, title, result } in counting" :key="id">
+            <a :href="`#${id}`">{{ title }}</a>: {{ result }}
+          </li>
+        </ul>
         <template v-if="open.length">
           <p class="quiet">{{ words.stillOpen }}</p>
           <ul>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import type { Secret } from '../../core/checks/markings';
+import { quizzesOf } from '../../core/learning/sittings';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
 import { localCarrier, noStore, type Store } from '../carriers/local';
@@ -22,7 +23,7 @@ const carrier = shallowRef<Carrier>();
 const round = ref(0);
 let state = noStore.load();
 let questions = '';
-const store: Store = { load: () => state, save: (next) => void (state = next) };
+const store: Store = { load: () => state, learner: () => 'author', save: (next) => void (state = next) };
 
 function hear(event: MessageEvent<{ preview?: Given }>) {
   if (event.origin !== window.location.origin || !event.data?.preview) return;
@@ -38,13 +39,22 @@ function hear(event: MessageEvent<{ preview?: Given }>) {
       )
       .map((check) => check.id),
   );
-  state = { ...state, answers: Object.fromEntries(Object.entries(state.answers).filter(([id]) => known.has(id))) };
-  const asked = JSON.stringify([next.course.checks, next.keys]);
+  const kept = <Value,>(of: Record<string, Value>, isKept: (id: string) => boolean) =>
+    Object.fromEntries(Object.entries(of).filter(([id]) => isKept(id)));
+  const quizzes = quizzesOf(next.course);
+  const before = given.value && quizzesOf(given.value.course);
+  const isSame = (lesson: string) => JSON.stringify(quizzes.get(lesson)) === JSON.stringify(before?.get(lesson));
+  state = {
+    ...state,
+    answers: kept(state.answers, (id) => known.has(id)),
+    ...(state.quizzes && { quizzes: kept(state.quizzes, isSame) }),
+  };
+  const asked = JSON.stringify([next.course.checks, next.keys, [...quizzes]]);
   given.value = next;
   // While only words change, what is chosen on the page stays chosen.
   if (asked === questions) return;
   questions = asked;
-  carrier.value = localCarrier(next.keys, next.rules, store);
+  carrier.value = localCarrier(next, store);
   round.value++;
 }
 onMounted(() => {

@@ -29,6 +29,6 @@ followColours();
 show(Player, {
   course,
   rules,
-  carrier: localCarrier(keys, rules, store),
+  carrier: localCarrier({ course, keys, rules }, store),
   media: (ref: MediaRef) => `media/${mediaName(ref)}`,
 });

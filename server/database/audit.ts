@@ -32,6 +32,7 @@ export const AUDITED = [
   'learner-removed',
   'learner-unnamed',
   'answer-marked',
+  'quiz-granted',
 ] as const;
 export type Audited = (typeof AUDITED)[number];
 

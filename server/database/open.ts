@@ -11,12 +11,13 @@ import { sql as responses } from './migrations/0006-responses';
 import { sql as media } from './migrations/0007-media';
 import { sql as jobs } from './migrations/0008-jobs';
 import { sql as mail } from './migrations/0009-mail';
+import { sql as quizzes } from './migrations/0010-quizzes';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media, jobs, mail];
+const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media, jobs, mail, quizzes];
 
 export const DATA_VERSION = MIGRATIONS.length;
 

@@ -1,5 +1,6 @@
 import { FROZEN_VERSION, upgradeFrozen, type FrozenCourse } from '../../core/learning/view';
 import type { Rules } from '../../core/learning/rules';
+import type { LearnerEvent } from '../../core/learning/state';
 import type { Db } from './open';
 
 /** Who may take a release: people of this installation, anyone with the link by name only, nobody. */
@@ -37,7 +38,7 @@ export interface LearnerRow {
 export interface AttemptRow {
   id: string;
   release_id: string;
-  kind: 'read' | 'answer' | 'mark';
+  kind: LearnerEvent['kind'];
   lesson_id: string;
   check_id: string | null;
   answer: string | null;

@@ -1,24 +1,17 @@
-import { mark, type Secret } from '../../core/checks/markings';
+import { mark } from '../../core/checks/markings';
 import { fail } from '../../core/document/problem';
-import {
-  after,
-  allShown,
-  progressOf,
-  shown,
-  stateAfter,
-  type LearnerEvent,
-  type LearnerLine,
-  type LearnerState,
-  type Shown,
-} from '../../core/learning/progress';
+import { answersIn, type LearnerAnswers } from '../../core/learning/answers';
+import { progressOf, standingIn, type LearnerLine } from '../../core/learning/progress';
+import { shown, shownQuiz, shownState, type Shown, type ShownQuiz } from '../../core/learning/shown';
+import { canAnswer, quizzesOf, type Taking } from '../../core/learning/sittings';
+import { after, isSettled, own, stateAfter, type LearnerEvent, type LearnerState } from '../../core/learning/state';
 import { carriedOver, difference, type Difference } from '../../core/learning/releases';
-import { answersIn, type CheckAnswers } from '../../core/learning/answers';
-import type { Rules } from '../../core/learning/rules';
-import { checksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
+import { asksIn, lessonsOf, type LearnerCourse } from '../../core/learning/view';
 import type { Db } from '../database/open';
-import { releasesIn, type AttemptRow, type LearnerRow, type ReleaseRow } from '../database/releases';
+import { releasesIn, type LearnerRow, type ReleaseRow } from '../database/releases';
 import { freshToken, tokenHash } from '../rights/password';
 import { freshId } from '../ids';
+import { attemptOf, eventOf } from './attempts';
 import type { NewsDesk } from './news';
 import type { ReleaseDesk } from './releases';
 import { remembered } from '../utils/remembered';
@@ -27,16 +20,27 @@ import { remembered } from '../utils/remembered';
 export interface ToldLearner {
   read: string[];
   answers: Record<string, Shown>;
+  quizzes: Record<string, ShownQuiz>;
   at?: string;
   /**
    * Events that could not be taken, each with why: `gone` (no such lesson, or the check does not stand there),
-   * `lesson-closed`.
+   * `lesson-closed`, `too-late` (a try at a quiz was over by then).
    */
   refused?: { id: string; code: string }[];
 }
 
 /** Learners' states kept in memory; each is what their attempts say. */
 const KEPT = 2000;
+
+/** What a person grants a learner besides at a quiz. */
+export interface Grant {
+  lesson: string;
+  minutes?: number;
+  tries?: number;
+}
+type Done = { lesson: string } & (
+  { kind: 'mark'; check: string; score: number; said?: string } | { kind: 'grant'; minutes: number; tries: number }
+);
 
 /** What a learner did, on its way to the disk. */
 interface Queued {
@@ -51,8 +55,8 @@ interface Queued {
 const standings = new WeakMap<LearnerCourse, Map<string, Set<string>>>();
 
 /** The checks that stand in each lesson of a frozen course. */
-function standingIn(view: LearnerCourse): Map<string, Set<string>> {
-  const known = standings.get(view) ?? new Map(lessonsOf(view).map((lesson) => [lesson.id, new Set(checksIn(lesson))]));
+function askedIn(view: LearnerCourse): Map<string, Set<string>> {
+  const known = standings.get(view) ?? new Map(lessonsOf(view).map((lesson) => [lesson.id, new Set(asksIn(lesson))]));
   standings.set(view, known);
   return known;
 }
@@ -77,19 +81,18 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
       return counts ? [event] : [];
     });
   }
+  /** What tells what a learner's doings lead to: the release they are on, and who they are. */
+  function takingOf({ id, release_id }: LearnerRow): Taking {
+    const { view, keys } = desk.frozen(release_id);
+    return { course: view, keys, rules: desk.rules(release_id), learner: id };
+  }
   /** Where a learner stands. */
-  const stateOf = (learner: LearnerRow, rules: ReleaseRow['rules']): LearnerState =>
-    states.of(`${learner.id}/${learner.release_id}`, () =>
-      stateAfter(eventsOf(learner), desk.frozen(learner.release_id).keys, rules),
-    );
+  const stateOf = (learner: LearnerRow): LearnerState =>
+    states.of(`${learner.id}/${learner.release_id}`, () => stateAfter(eventsOf(learner), takingOf(learner)));
   const learnerOf = (courseId: string, id: string): LearnerRow =>
     releases.learners(courseId).find((row) => row.id === id) ?? fail('no-such-learner', undefined, id);
   function told(learner: LearnerRow, state: LearnerState): ToldLearner {
-    return {
-      read: state.read,
-      answers: allShown(state, desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)),
-      ...(state.at && { at: state.at }),
-    };
+    return { read: state.read, ...shownState(state, takingOf(learner)), ...(state.at && { at: state.at }) };
   }
 
   /**
@@ -123,19 +126,22 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
    */
   function taken(each: Queued, reached: Map<string, LearnerState>): void {
     const { learner, events } = each;
-    const [{ view, keys }, rules] = [desk.frozen(learner.release_id), desk.rules(learner.release_id)];
-    const standing = standingIn(view);
-    each.state = reached.get(learner.id) ?? stateOf(learner, rules);
+    const taking = takingOf(learner);
+    const { course, rules } = taking;
+    const standing = askedIn(course);
+    each.state = reached.get(learner.id) ?? stateOf(learner);
     each.refused = [];
     releases.seen(learner.id, now());
     for (const event of events) {
-      const lesson = standing.get(event.lesson);
-      const known = lesson && (event.kind === 'read' || (lesson.has(event.check) && canTake(event, keys)));
-      if (!known) each.refused.push({ id: event.id, code: 'gone' });
-      else if (rules.order === 'forced' && !progressOf(view, rules, each.state).lessons[event.lesson].open)
+      const why = refusalOf(event, each.state, taking, standing.get(event.lesson));
+      if (why) each.refused.push({ id: event.id, code: why });
+      else if (
+        rules.order === 'forced' &&
+        !progressOf(course, rules, standingIn(course, each.state)).lessons[event.lesson].open
+      )
         each.refused.push({ id: event.id, code: 'lesson-closed' });
       else if (releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now())))
-        each.state = after(each.state, event, keys, rules);
+        each.state = after(each.state, event, taking);
     }
     reached.set(learner.id, each.state);
   }
@@ -143,11 +149,19 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
   function answer({ learner, events, state, refused, done, failed }: Queued): void {
     try {
       states.keep(`${learner.id}/${learner.release_id}`, state!);
-      const [keys, rules] = [desk.frozen(learner.release_id).keys, desk.rules(learner.release_id)];
-      done({ ...toldOf(events, state!, keys, rules), ...(refused!.length > 0 && { refused }) });
+      done({ ...toldOf(events, state!, takingOf(learner)), ...(refused!.length > 0 && { refused }) });
     } catch (error) {
       failed(error);
     }
+  }
+
+  /** What a person did with a learner's work. */
+  function done(learner: LearnerRow, what: Done): void {
+    const event = { id: freshId('e'), at: now(), ...what };
+    const before = stateOf(learner);
+    releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now()));
+    states.keep(`${learner.id}/${learner.release_id}`, after(before, event, takingOf(learner)));
+    news.tell(learner.course_id, { kind: 'learners' });
   }
 
   return {
@@ -175,7 +189,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     },
     byPerson: (courseId: string, person: string) => releases.learnerByPerson(courseId, person),
     byKey: (courseId: string, key: string) => releases.learnerByKey(courseId, tokenHash(key)),
-    told: (learner: LearnerRow) => told(learner, stateOf(learner, desk.rules(learner.release_id))),
+    told: (learner: LearnerRow) => told(learner, stateOf(learner)),
     /**
      * Takes in what a learner did; resolves, with what may be said to just that, when it is on the disk. What cannot be
      * is named, and the rest taken.
@@ -199,51 +213,39 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
       return count;
     },
     /** Every answer of a learner, as their author reads it. Throws `no-such-learner`. */
-    answers(courseId: string, id: string): CheckAnswers[] {
+    answers(courseId: string, id: string): LearnerAnswers {
       const learner = learnerOf(courseId, id);
-      return answersIn(desk.frozen(learner.release_id), desk.rules(learner.release_id), eventsOf(learner));
+      return answersIn(takingOf(learner), eventsOf(learner));
     },
     /**
      * Takes a person's mark, 0 to 1, for a learner's last answer to a check. Throws `no-such-learner`, and
      * `nothing-to-mark` where there is no answer.
      */
-    mark(courseId: string, id: string, { check, score, said }: { check: string; score: number; said?: string }): void {
-      const learner = learnerOf(courseId, id);
-      const rules = desk.rules(learner.release_id);
-      const answered = this.answers(courseId, id).find((each) => each.check === check);
+    mark(
+      courseId: string,
+      id: string,
+      { check, lesson, score, said }: { check: string; lesson?: string; score: number; said?: string },
+    ): void {
+      const { checks } = this.answers(courseId, id);
+      const answered = checks.find((each) => each.check === check && (!lesson || each.lesson.id === lesson));
       if (!answered) return fail('nothing-to-mark', undefined, check);
-      const event = {
-        id: freshId('e'),
-        kind: 'mark' as const,
-        lesson: answered.lesson.id,
-        check,
-        score,
-        ...(said && { said }),
-        at: now(),
-      };
-      const before = stateOf(learner, rules);
-      releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now()));
-      const { keys } = desk.frozen(learner.release_id);
-      states.keep(`${learner.id}/${learner.release_id}`, after(before, event, keys, rules));
-      news.tell(courseId, { kind: 'learners' });
+      done(learnerOf(courseId, id), { kind: 'mark', lesson: answered.lesson.id, check, score, ...(said && { said }) });
+    },
+    /**
+     * Grants a learner more minutes for each try at a quiz, or more tries. Throws `no-such-learner`, and
+     * `nothing-to-grant` where the quiz is none or does not limit them.
+     */
+    grant(courseId: string, id: string, { lesson, minutes = 0, tries = 0 }: Grant): void {
+      const limited = this.answers(courseId, id).quizzes.find((quiz) => quiz.lesson.id === lesson)?.limited;
+      if (!limited || (minutes > 0 && !limited.minutes) || (tries > 0 && !limited.tries) || minutes + tries === 0)
+        fail('nothing-to-grant', undefined, lesson);
+      done(learnerOf(courseId, id), { kind: 'grant', lesson, minutes, tries });
     },
     /** All learners of a course with how far they are, the last seen first. */
     lines: (courseId: string): LearnerLine[] =>
       releases.learners(courseId).map((learner) => {
-        const rules = desk.rules(learner.release_id);
-        const { done, minutes, checks, score, completed, passed } = progressOf(
-          desk.frozen(learner.release_id).view,
-          rules,
-          stateOf(learner, rules),
-        );
-        const progress = {
-          done,
-          minutes,
-          checks,
-          completed,
-          ...(score !== undefined && { score }),
-          ...(passed !== undefined && { passed }),
-        };
+        const { course, rules } = takingOf(learner);
+        const { lessons: _, next: __, ...progress } = progressOf(course, rules, standingIn(course, stateOf(learner)));
         return {
           id: learner.id,
           name: learner.name,
@@ -257,58 +259,41 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
 }
 
 /** Of all that may be told, what is about these events. */
-function toldOf(
-  events: readonly LearnerEvent[],
-  state: LearnerState,
-  keys: Readonly<Record<string, Secret>>,
-  rules: Rules,
-): ToldLearner {
+function toldOf(events: readonly LearnerEvent[], state: LearnerState, taking: Taking): ToldLearner {
+  const { keys, rules } = taking;
   const answers = events.flatMap((event) => {
-    const seen =
-      event.kind === 'answer' && event.check in state.answers
-        ? shown(event.check, state.answers[event.check], keys, rules)
-        : undefined;
+    const answer = event.kind === 'answer' ? own(state.answers, event.check) : undefined;
+    const seen = answer && event.kind === 'answer' && shown(event.check, answer, keys, isSettled(answer, rules));
     return seen && event.kind === 'answer' ? [[event.check, seen] as const] : [];
   });
+  const lessons = [...new Set(events.map((event) => event.lesson))];
   return {
-    read: [...new Set(events.map((event) => event.lesson))].filter((id) => state.read.includes(id)),
+    read: lessons.filter((id) => state.read.includes(id)),
     answers: Object.fromEntries(answers),
+    quizzes: Object.fromEntries(
+      lessons.flatMap((id) => {
+        const quiz = shownQuiz(id, state, taking);
+        return quiz ? [[id, quiz]] : [];
+      }),
+    ),
     ...(state.at && { at: state.at }),
   };
 }
 
-function eventOf(row: AttemptRow): LearnerEvent {
-  const [id, lesson] = [row.id, row.lesson_id];
-  if (row.kind === 'read') return { id, kind: 'read', lesson };
-  const [check, said] = [row.check_id!, JSON.parse(row.answer!) as unknown];
-  return row.kind === 'answer'
-    ? { id, kind: 'answer', lesson, check, response: said }
-    : { id, kind: 'mark', lesson, check, ...markIn(said) };
+/** Why an event of a learner cannot be taken; undefined for one that can. `asked` are the checks of its lesson. */
+function refusalOf(
+  event: LearnerEvent,
+  state: LearnerState,
+  { course, keys }: Taking,
+  asked: ReadonlySet<string> | undefined,
+): 'gone' | 'too-late' | undefined {
+  if (!asked) return 'gone';
+  const quiz = quizzesOf(course).get(event.lesson);
+  if (event.kind === 'sit' || event.kind === 'hand') return quiz ? undefined : 'gone';
+  if (event.kind !== 'answer') return event.kind === 'read' ? undefined : 'gone';
+  const isOne = asked.has(event.check) && Object.hasOwn(keys, event.check);
+  if (!isOne || mark(keys[event.check], event.response) === undefined) return 'gone';
+  return quiz && !canAnswer(quiz, own(state.quizzes ?? {}, event.lesson), event) ? 'too-late' : undefined;
 }
-
-/** A mark as it is stored: a number, with what is said to it where something is. */
-const markIn = (stored: unknown): { score: number; said?: string } =>
-  typeof stored === 'number' ? { score: stored } : (stored as { score: number; said?: string });
-
-/** Whether an event is about a check of the release, and an answer is one to it. */
-function canTake(event: Exclude<LearnerEvent, { kind: 'read' }>, keys: Readonly<Record<string, Secret>>): boolean {
-  if (!Object.hasOwn(keys, event.check)) return false;
-  return event.kind === 'mark' || mark(keys[event.check], event.response) !== undefined;
-}
-
-function attemptOf(event: LearnerEvent & { at: number }, release: string, receivedAt: number): AttemptRow {
-  return {
-    id: event.id,
-    release_id: release,
-    kind: event.kind,
-    lesson_id: event.lesson,
-    check_id: event.kind === 'read' ? null : event.check,
-    answer: event.kind === 'read' ? null : JSON.stringify(event.kind === 'answer' ? event.response : markOf(event)),
-    made_at: event.at,
-    received_at: receivedAt,
-  };
-}
-
-const markOf = ({ score, said }: { score: number; said?: string }) => (said ? { score, said } : score);
 
 export type LearnerDesk = ReturnType<typeof learnerDesk>;

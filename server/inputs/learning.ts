@@ -19,7 +19,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ID_PATTERN, NAME_PATTERN } from '../../core/document/id';
-import type { LearnerEvent } from '../../core/learning/progress';
+import type { LearnerEvent } from '../../core/learning/state';
 import type { Rules } from '../../core/learning/rules';
 
 /** A response is some plain data of at most so many characters as JSON. */
@@ -62,7 +62,7 @@ export class ReturnInput {
 
 export class EventInput {
   @IsString() @Matches(ID_PATTERN) id!: string;
-  @IsIn(['read', 'answer']) kind!: 'read' | 'answer';
+  @IsIn(['read', 'answer', 'sit', 'hand']) kind!: 'read' | 'answer' | 'sit' | 'hand';
   @IsString() @Matches(ID_PATTERN) lesson!: string;
   @IsOptional() @IsString() @Matches(ID_PATTERN) check?: string;
   /** As the check's kind has it; it is held against the check where it is marked. */
@@ -85,10 +85,20 @@ export class EventsInput {
 /** A person's mark for an answer. */
 export class MarkInput {
   @IsString() @Matches(ID_PATTERN) check!: string;
+  /** The lesson it was answered in, where it is asked in several. */
+  @IsOptional() @IsString() @Matches(ID_PATTERN) lesson?: string;
   /** 0 to 1. */
   @IsNumber() @Min(0) @Max(1) score!: number;
   /** What is said to it. */
   @IsOptional() @IsString() @MaxLength(2000) said?: string;
+}
+
+/** What a learner is granted besides at a quiz. */
+export class GrantInput {
+  @IsString() @Matches(ID_PATTERN) lesson!: string;
+  /** More of each try. */
+  @IsOptional() @IsInt() @Min(1) @Max(600) minutes?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(20) tries?: number;
 }
 
 /** The rules a screen's choice stands for. */
@@ -111,6 +121,6 @@ export function eventFrom({
   response = option,
   at,
 }: EventInput): (LearnerEvent & { at: number }) | undefined {
-  if (kind === 'read') return { id, kind, lesson, at };
+  if (kind !== 'answer') return { id, kind, lesson, at };
   return check !== undefined && response !== undefined ? { id, kind, lesson, check, response, at } : undefined;
 }

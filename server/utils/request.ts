@@ -24,6 +24,7 @@ const STATUS: Record<string, number> = {
   'no-such-session': 404,
   'no-such-learner': 404,
   'nothing-to-mark': 404,
+  'nothing-to-grant': 422,
   'no-such-media': 404,
   'no-such-letter': 404,
   'link-over': 404,

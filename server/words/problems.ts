@@ -115,6 +115,10 @@ const PROBLEMS: Record<string, Wording> = {
   'picture-too-big': ({ megapixels, limit }) =>
     `it has ${megapixels} million pixels; up to ${limit} million can be shown. Make it smaller first.`,
   'too-much-media': ({ limit }) => `the course has ${limit} GB of pictures already, which is the most it may have.`,
+  'nothing-to-grant': () => 'there is no quiz here whose time or tries are limited so.',
+  'too-late': () => 'this try at the quiz was over by then.',
+  'no-quiz': () => 'a quiz in it does not say how it is taken.',
+  'not-a-quiz': () => 'a lesson in it is taken like a quiz and is none.',
   'nothing-to-mark': () => 'there is no answer of this learner to mark.',
   'no-such-learner': () => 'there is no such learner in this course.',
   'not-yours-to-change': () =>

@@ -22,8 +22,10 @@ import { checkHtml } from '../../core/checks/pages';
 import type { PageView } from '../../core/blocks/page';
 import type { Problem } from '../../core/document/problem';
 import { readNumber } from '../../core/checks/number/reading';
-import { after, BEGINNING, shown } from '../../core/learning/progress';
-import { USUAL_RULES } from '../../core/learning/rules';
+import { shown } from '../../core/learning/shown';
+import { after, BEGINNING, isSettled } from '../../core/learning/state';
+import { USUAL_RULES, type Rules } from '../../core/learning/rules';
+import type { Taking } from '../../core/learning/sittings';
 import { wordsFor } from '../../core/words';
 import { EVERY_CHECK, MATCH, NUMBER, OPEN, ORDER, SEVERAL, SHORT, SORT, wrongTo } from '../every-check';
 import type { NumberCheck } from '../../core/checks/number/form';
@@ -124,6 +126,14 @@ function worth(check: Check, choose: (id: (text: string) => string) => unknown):
   )?.score;
 }
 
+/** Checks by themselves, in no course. */
+const taking = (keys: Taking['keys'], rules: Rules): Taking => ({
+  course: { modules: [], checks: [] } as unknown as Taking['course'],
+  keys,
+  rules,
+  learner: 'somebody',
+});
+
 describe('what is partly right', () => {
   it('of several, counts each right choice up and each wrong one down, or all together', () => {
     expect(worth(SEVERAL, (id) => [id('Gloves')])).toBe(0.5);
@@ -165,13 +175,15 @@ describe('what is partly right', () => {
     const wrong = Object.fromEntries((asked as { items: { id: string }[] }).items.map(({ id }) => [id, groups[0].id]));
     const event = { id: 'e', kind: 'answer' as const, lesson: 'l', check: SORT.id, response: wrong };
     const rules = { ...USUAL_RULES, tries: 2 };
-    const once = after(BEGINNING, event, { [SORT.id]: secret }, rules);
+    const once = after(BEGINNING, event, taking({ [SORT.id]: secret }, rules));
     expect(once.answers[SORT.id].parts).toContain(1);
-    const first = shown(SORT.id, once.answers[SORT.id], { [SORT.id]: secret }, rules);
+    const first = shown(SORT.id, once.answers[SORT.id], { [SORT.id]: secret }, isSettled(once.answers[SORT.id], rules));
     expect(first).not.toHaveProperty('parts');
     expect(first).not.toHaveProperty('solution');
-    const twice = after(once, event, { [SORT.id]: secret }, rules);
-    expect(shown(SORT.id, twice.answers[SORT.id], { [SORT.id]: secret }, rules)).toMatchObject({
+    const twice = after(once, event, taking({ [SORT.id]: secret }, rules));
+    expect(
+      shown(SORT.id, twice.answers[SORT.id], { [SORT.id]: secret }, isSettled(twice.answers[SORT.id], rules)),
+    ).toMatchObject({
       parts: [expect.any(Number), expect.any(Number), expect.any(Number)],
       solution: expect.any(Object) as object,
     });
@@ -247,10 +259,10 @@ describe('an open answer', () => {
     const keys = { [OPEN.id]: secret };
     const rules = { ...USUAL_RULES, tries: 1 };
     const event = { id: 'e', kind: 'answer' as const, lesson: 'l', check: OPEN.id, response: 'I ring at once.' };
-    const waiting = after(BEGINNING, event, keys, rules);
+    const waiting = after(BEGINNING, event, taking(keys, rules));
     expect(waiting.answers[OPEN.id]).toMatchObject({ state: 'waiting', score: 0 });
     const marked = { id: 'm', kind: 'mark' as const, lesson: 'l', check: OPEN.id, score: 0.5, said: 'And the chair?' };
-    expect(after(waiting, marked, keys, rules).answers[OPEN.id]).toMatchObject({
+    expect(after(waiting, marked, taking(keys, rules)).answers[OPEN.id]).toMatchObject({
       state: 'marked',
       score: 0.5,
       said: 'And the chair?',

@@ -3,9 +3,10 @@ import type { Check } from '../../core/checks/forms';
 import { interactionOf, solutionOf, splitCheck } from '../../core/checks/markings';
 import { answersIn } from '../../core/learning/answers';
 import { packState, unpackState } from '../../core/learning/packed';
-import { after, BEGINNING, progressOf, type LearnerEvent } from '../../core/learning/progress';
-import { USUAL_RULES } from '../../core/learning/rules';
-import { freezeCourse } from '../../core/learning/view';
+import { progressOf, standingIn } from '../../core/learning/progress';
+import { after, BEGINNING, type LearnerEvent } from '../../core/learning/state';
+import { USUAL_RULES, type Rules } from '../../core/learning/rules';
+import { freezeCourse, type FrozenCourse } from '../../core/learning/view';
 import { reported } from '../../player/carriers/scorm';
 import { aCourse, aLesson, aModule, anId } from '../builders';
 import { another, EVERY_CHECK, wrongTo } from '../every-check';
@@ -32,18 +33,23 @@ function asking(lessons: number, change: (check: Check) => Check = (check) => ch
   return freezeCourse(course, 'secret');
 }
 
+const takingOf = ({ view, keys }: FrozenCourse, rules: Rules = USUAL_RULES) => ({
+  course: view,
+  keys,
+  rules,
+  learner: 'somebody',
+});
+
 describe('the packed state of every kind', () => {
   it('gives back each response, and keeps all of 300 lessons in 4,096 characters but what is typed', () => {
     const { view, keys } = asking(300);
+    const by = takingOf({ view, keys }, { ...USUAL_RULES, tries: null });
     let state = BEGINNING;
     for (const { id } of view.checks) {
       const response = solutionOf(keys[id]).response;
-      state = after(state, { id, kind: 'answer', lesson: view.modules[0].lessons[0].id, check: id, response }, keys, {
-        ...USUAL_RULES,
-        tries: null,
-      });
+      state = after(state, { id, kind: 'answer', lesson: view.modules[0].lessons[0].id, check: id, response }, by);
     }
-    const roomy = unpackState(view, packState(view, state, 64_000));
+    const roomy = unpackState(view, packState(view, state, 64_000), 'somebody');
     const withoutParts = (answers: typeof state.answers) =>
       Object.entries(answers).map(([id, { response, score, state: worth, tries }]) => ({
         id,
@@ -56,7 +62,7 @@ describe('the packed state of every kind', () => {
     expect(withoutParts(roomy.answers)).toEqual(withoutParts(state.answers));
     const packed = packState(view, state);
     expect(packed.length).toBeLessThanOrEqual(4096);
-    const tight = unpackState(view, packed);
+    const tight = unpackState(view, packed, 'somebody');
     for (const { id } of view.checks) expect(tight.answers[id].score, id).toBe(1);
   });
 
@@ -73,11 +79,10 @@ describe('the packed state of every kind', () => {
           check: id,
           response: solutionOf(keys[id]).response,
         },
-        keys,
-        USUAL_RULES,
+        takingOf({ view, keys }, USUAL_RULES),
       );
     const whole = packState(view, state);
-    const untyped = unpackState(view, packState(view, state, whole.length - 1));
+    const untyped = unpackState(view, packState(view, state, whole.length - 1), 'somebody');
     for (const check of view.checks)
       expect('response' in untyped.answers[check.id], check.kind).toBe(check.kind !== 'short' && check.kind !== 'open');
   });
@@ -99,19 +104,22 @@ describe('points and what must be answered', () => {
   });
 
   it('weigh in the score', () => {
-    const right = after(BEGINNING, answer(choice.id, solutionOf(keys[choice.id]).response), keys, USUAL_RULES);
-    expect(progressOf(view, USUAL_RULES, right).score).toBeCloseTo(3 / 5);
-    const other = after(BEGINNING, answer(several.id, solutionOf(keys[several.id]).response), keys, USUAL_RULES);
-    expect(progressOf(view, USUAL_RULES, other).score).toBeCloseTo(1 / 5);
+    const right = after(BEGINNING, answer(choice.id, solutionOf(keys[choice.id]).response), takingOf({ view, keys }));
+    expect(progressOf(view, USUAL_RULES, standingIn(view, right)).score).toBeCloseTo(3 / 5);
+    const other = after(BEGINNING, answer(several.id, solutionOf(keys[several.id]).response), takingOf({ view, keys }));
+    expect(progressOf(view, USUAL_RULES, standingIn(view, other)).score).toBeCloseTo(1 / 5);
   });
 
   it('hold a lesson that is done by reading until they are answered', () => {
     const rules = { ...USUAL_RULES, lesson: { kind: 'read' as const } };
     const [lesson] = view.modules[0].lessons;
-    const read = after(BEGINNING, { id: 'r', kind: 'read', lesson: lesson.id }, keys, rules);
-    expect(progressOf(view, rules, read).lessons[lesson.id]).toMatchObject({ done: false, left: ['answer'] });
-    const both = after(read, answer(truth.id, false), keys, rules);
-    expect(progressOf(view, rules, both).lessons[lesson.id].done).toBe(true);
+    const read = after(BEGINNING, { id: 'r', kind: 'read', lesson: lesson.id }, takingOf({ view, keys }, rules));
+    expect(progressOf(view, rules, standingIn(view, read)).lessons[lesson.id]).toMatchObject({
+      done: false,
+      left: ['answer'],
+    });
+    const both = after(read, answer(truth.id, false), takingOf({ view, keys }, rules));
+    expect(progressOf(view, rules, standingIn(view, both)).lessons[lesson.id].done).toBe(true);
   });
 });
 
@@ -128,7 +136,7 @@ describe('what an author reads of a learner', () => {
         .filter((response) => response !== undefined)
         .map((response, at) => ({ id: `${check.id}${at}`, kind: 'answer', lesson, check: check.id, response, at }));
     });
-    const answers = answersIn(frozen, USUAL_RULES, events);
+    const answers = answersIn(takingOf(frozen), events).checks;
     expect(answers.map(({ check }) => check)).toEqual(view.checks.map(({ id }) => id));
     for (const each of answers) {
       const { kind } = view.checks.find(({ id }) => id === each.check)!;
@@ -143,7 +151,7 @@ describe('what an author reads of a learner', () => {
     }
     // What came when it was settled is no answer any more.
     const late = [...events, { ...events[0], id: 'late', at: 9 }];
-    expect(answersIn(frozen, USUAL_RULES, late)).toEqual(answers);
+    expect(answersIn(takingOf(frozen), late).checks).toEqual(answers);
   });
 });
 

@@ -13,16 +13,17 @@ import {
 } from '../../server/inputs/learning';
 import { checkInput } from '../../server/inputs/check';
 import { packState, unpackState } from '../../core/learning/packed';
+import { progressOf, standingIn } from '../../core/learning/progress';
+import { allShown, shown } from '../../core/learning/shown';
 import {
   after,
-  allShown,
   BEGINNING,
-  progressOf,
-  shown,
+  isSettled,
   stateAfter,
+  type Answer,
   type LearnerEvent,
   type LearnerState,
-} from '../../core/learning/progress';
+} from '../../core/learning/state';
 import { carriedOver, difference } from '../../core/learning/releases';
 import { USUAL_RULES, type Rules } from '../../core/learning/rules';
 import {
@@ -32,6 +33,7 @@ import {
   isEmptyForLearners,
   lessonsOf,
   upgradeFrozen,
+  type LearnerCourse,
 } from '../../core/learning/view';
 import { aCheck, aCourse, aLearnersCourse, aLesson, aModule, anId, aText, optionsOf, asChoice } from '../builders';
 
@@ -51,7 +53,11 @@ const answer = (response: string, check = asked, lesson = one.id): LearnerEvent 
   check,
   response,
 });
-const upTo = (events: LearnerEvent[], by = rules()) => stateAfter(events, keys, by);
+const taking = (by = rules()) => ({ course: view, keys, rules: by, learner: 'somebody' });
+const seenOf = (check: string, given: Answer) => shown(check, given, keys, isSettled(given, rules()));
+const progressIn = (course: LearnerCourse, by: Rules, state: LearnerState) =>
+  progressOf(course, by, standingIn(course, state));
+const upTo = (events: LearnerEvent[], by = rules()) => stateAfter(events, taking(by));
 
 describe('what learners get of a course', () => {
   const course: Course = {
@@ -166,26 +172,26 @@ describe("a learner's state", () => {
     expect(upTo([answer(wrong), answer(wrong), answer(right)], rules({ tries: null })).answers[asked].score).toBe(1);
   });
   it('is not changed by what cannot be', () => {
-    expect(after(BEGINNING, answer('anothing'), keys, rules())).toBe(BEGINNING);
-    expect(after(BEGINNING, answer(right, 'knothing'), keys, rules())).toBe(BEGINNING);
+    expect(after(BEGINNING, answer('anothing'), taking())).toBe(BEGINNING);
+    expect(after(BEGINNING, answer(right, 'knothing'), taking())).toBe(BEGINNING);
   });
   it('shows the key only when nothing can be won by it', () => {
-    const first = shown(asked, upTo([answer(wrong)]).answers[asked], keys, rules())!;
+    const first = seenOf(asked, upTo([answer(wrong)]).answers[asked])!;
     expect(first).toMatchObject({ settled: false, score: 0 });
     expect(JSON.stringify(first)).not.toContain(right);
-    expect(shown(asked, upTo([answer(wrong), answer(wrong)]).answers[asked], keys, rules())).toMatchObject({
+    expect(seenOf(asked, upTo([answer(wrong), answer(wrong)]).answers[asked])).toMatchObject({
       settled: true,
       solution: right,
       why: { code: 'right' },
     });
-    expect(shown(asked, upTo([answer(right)]).answers[asked], keys, rules())).toMatchObject({
+    expect(seenOf(asked, upTo([answer(right)]).answers[asked])).toMatchObject({
       settled: true,
       solution: right,
       feedback: { code: 'right' },
     });
-    expect(shown('knothing', { response: right, score: 1, state: 'marked', tries: 1 }, keys, rules())).toBeUndefined();
+    expect(seenOf('knothing', { response: right, score: 1, state: 'marked', tries: 1 })).toBeUndefined();
     // From a packed state that had to drop what was answered.
-    expect(shown(asked, { score: 0, state: 'marked', tries: 1 }, keys, rules())).toEqual({
+    expect(seenOf(asked, { score: 0, state: 'marked', tries: 1 })).toEqual({
       score: 0,
       state: 'marked',
       tries: 1,
@@ -198,7 +204,7 @@ describe("a learner's state", () => {
 describe('progress', () => {
   it('counts a lesson by the rule', () => {
     const only = (events: LearnerEvent[], lesson: Rules['lesson']) =>
-      progressOf(view, rules({ lesson }), upTo(events)).lessons[one.id];
+      progressIn(view, rules({ lesson }), upTo(events)).lessons[one.id];
     expect(only([read(one.id)], { kind: 'read' })).toMatchObject({ done: true, left: [] });
     expect(only([read(one.id)], { kind: 'answered' })).toMatchObject({ done: false, left: ['answer'] });
     expect(only([read(one.id), answer(wrong)], { kind: 'answered' })).toMatchObject({ done: true });
@@ -212,45 +218,45 @@ describe('progress', () => {
   it('opens lessons one after another where the order is forced', () => {
     const opened = (events: LearnerEvent[]) =>
       lessonsOf(view).filter(
-        (lesson) => progressOf(view, rules({ order: 'forced' }), upTo(events)).lessons[lesson.id].open,
+        (lesson) => progressIn(view, rules({ order: 'forced' }), upTo(events)).lessons[lesson.id].open,
       ).length;
     expect(opened([])).toBe(1);
     expect(opened([read(one.id)])).toBe(1);
     expect(opened([read(one.id), answer(wrong)])).toBe(2);
     expect(opened([read(one.id), answer(wrong), read(three.id)])).toBe(2);
-    expect(Object.values(progressOf(view, rules(), BEGINNING).lessons).every((lesson) => lesson.open)).toBe(true);
+    expect(Object.values(progressIn(view, rules(), BEGINNING).lessons).every((lesson) => lesson.open)).toBe(true);
   });
   const all = lessonsOf(view).flatMap((lesson): LearnerEvent[] => [
     read(lesson.id),
     ...checksIn(lesson).map((check) => answer(optionsOf(keys, check).right, check, lesson.id)),
   ]);
   it('completes a course when all is done, and enough is right where that is asked', () => {
-    expect(progressOf(view, rules(), upTo(all))).toMatchObject({
+    expect(progressIn(view, rules(), upTo(all))).toMatchObject({
       completed: true,
       passed: true,
       score: 1,
       done: lessonsOf(view).length,
     });
     const missed = all.map((event) => (event.kind === 'answer' && event.check === asked ? answer(wrong) : event));
-    expect(progressOf(view, rules({ course: { kind: 'passed', share: 1 } }), upTo(missed))).toMatchObject({
+    expect(progressIn(view, rules({ course: { kind: 'passed', share: 1 } }), upTo(missed))).toMatchObject({
       completed: false,
       passed: false,
     });
-    expect(progressOf(view, rules({ course: { kind: 'passed', share: 0.5 } }), upTo(missed))).toMatchObject({
+    expect(progressIn(view, rules({ course: { kind: 'passed', share: 0.5 } }), upTo(missed))).toMatchObject({
       completed: true,
       passed: true,
       score: 0.5,
     });
-    const plain = progressOf(view, rules({ course: { kind: 'lessons' } }), upTo(missed));
+    const plain = progressIn(view, rules({ course: { kind: 'lessons' } }), upTo(missed));
     expect(plain.completed).toBe(true);
     expect('passed' in plain).toBe(false);
   });
   it('knows where to go on', () => {
-    expect(progressOf(view, rules(), BEGINNING).next).toBe(one.id);
-    expect(progressOf(view, rules(), upTo([read(two.id)])).next).toBe(three.id);
-    expect(progressOf(view, rules(), upTo([answer(wrong)])).next).toBe(one.id);
-    expect(progressOf(view, rules(), { ...upTo(all), at: two.id }).next).toBe(two.id);
-    expect(progressOf({ ...view, modules: [] }, rules(), BEGINNING)).toMatchObject({ done: 0, checks: { of: 0 } });
+    expect(progressIn(view, rules(), BEGINNING).next).toBe(one.id);
+    expect(progressIn(view, rules(), upTo([read(two.id)])).next).toBe(three.id);
+    expect(progressIn(view, rules(), upTo([answer(wrong)])).next).toBe(one.id);
+    expect(progressIn(view, rules(), { ...upTo(all), at: two.id }).next).toBe(two.id);
+    expect(progressIn({ ...view, modules: [] }, rules(), BEGINNING)).toMatchObject({ done: 0, checks: { of: 0 } });
   });
 });
 
@@ -262,7 +268,7 @@ describe('answers that are worth a part, or not marked yet', () => {
   );
   const all = { read: lessonsOf(view).map((lesson) => lesson.id) };
   const by = (answers: LearnerState['answers'], share: number) =>
-    progressOf(view, rules({ course: { kind: 'passed', share } }), { ...all, answers });
+    progressIn(view, rules({ course: { kind: 'passed', share } }), { ...all, answers });
 
   it('count for what they are worth', () => {
     const of = view.checks.length;
@@ -280,8 +286,8 @@ describe('answers that are worth a part, or not marked yet', () => {
   it('are not settled before they are marked, and no fault of the learner', () => {
     const state = { ...all, answers: { [asked]: waits } };
     const lesson = { kind: 'passed' as const, share: 1 };
-    expect(progressOf(view, rules({ lesson }), state).lessons[one.id]).toMatchObject({ done: true });
-    expect(shown(asked, waits, keys, rules())).toMatchObject({ settled: false, state: 'waiting' });
+    expect(progressIn(view, rules({ lesson }), state).lessons[one.id]).toMatchObject({ done: true });
+    expect(seenOf(asked, waits)).toMatchObject({ settled: false, state: 'waiting' });
   });
   it('are marked by a person, whose word holds until the next answer', () => {
     const marked = (score: number): LearnerEvent => ({ id: 'e', kind: 'mark', lesson: one.id, check: asked, score });
@@ -292,7 +298,7 @@ describe('answers that are worth a part, or not marked yet', () => {
       tries: 1,
     });
     expect(upTo([answer(wrong), marked(0.4), answer(right)]).answers[asked]).toMatchObject({ score: 1, tries: 2 });
-    expect(after(BEGINNING, marked(1), keys, rules())).toBe(BEGINNING);
+    expect(after(BEGINNING, marked(1), taking())).toBe(BEGINNING);
   });
 });
 
@@ -339,7 +345,10 @@ describe('a newer release', () => {
       },
     ];
     expect(carriedOver(events, found)).toEqual([events[0], events[3]]);
-    expect(stateAfter(carriedOver(events, found), to.keys, rules()).answers[anId('check')].score).toBe(1);
+    expect(
+      stateAfter(carriedOver(events, found), { ...taking(), course: to.view, keys: to.keys }).answers[anId('check')]
+        .score,
+    ).toBe(1);
   });
   it('opens a lesson again whose question was changed', () => {
     const asking: Course = JSON.parse(JSON.stringify(course)) as Course;
@@ -379,7 +388,7 @@ describe('a packed state', () => {
   it('gives back what was packed', () =>
     fc.assert(
       fc.property(anyState, (state) => {
-        expect(unpackState(view, packState(view, state))).toEqual(state);
+        expect(unpackState(view, packState(view, state), 'somebody')).toEqual(state);
       }),
       { seed: 5 },
     ));
@@ -400,8 +409,8 @@ describe('a packed state', () => {
     const packed = packState(long, state);
     expect(packed.length).toBeLessThanOrEqual(2310);
     expect(packed).toMatch(/^[\w.-]+$/);
-    expect(unpackState(long, packed)).toEqual(state);
-    const outcomes = unpackState(long, packState(long, state, 2000));
+    expect(unpackState(long, packed, 'somebody')).toEqual(state);
+    const outcomes = unpackState(long, packState(long, state, 2000), 'somebody');
     expect(outcomes.read).toEqual(state.read);
     expect(
       Object.values(outcomes.answers).every(
@@ -410,7 +419,7 @@ describe('a packed state', () => {
     ).toBe(true);
     const least = packState(long, state, 100);
     expect(least.length).toBeLessThanOrEqual(100);
-    expect(unpackState(long, least)).toMatchObject({ read: state.read, answers: {}, at: state.at });
+    expect(unpackState(long, least, 'somebody')).toMatchObject({ read: state.read, answers: {}, at: state.at });
   });
   it('as older packages wrote it is read: lessons, outcomes, tries and options', () => {
     // One lesson read, its check answered rightly at the second try by its first option; of the rest nothing.
@@ -433,19 +442,21 @@ describe('a packed state', () => {
       .match(/.{6}/g)!
       .map((six) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789-_'[parseInt(six, 2)])
       .join('');
-    expect(unpackState(view, `a0.${letters}`)).toEqual({
+    expect(unpackState(view, `a0.${letters}`, 'somebody')).toEqual({
       at: one.id,
       read: [one.id],
       answers: { [asked]: { response: options(asked)[0], score: 1, state: 'marked', tries: 2 } },
     });
   });
   it.each(['', 'nonsense', 'z1.AAAA', 'a999.____', 'a0.%%%', '{"read":[]}'])('%j is read without harm', (text) => {
-    const state = unpackState(view, text);
-    expect(progressOf(view, rules(), state).done).toBeLessThanOrEqual(lessonsOf(view).length);
+    const state = unpackState(view, text, 'somebody');
+    expect(progressIn(view, rules(), state).done).toBeLessThanOrEqual(lessonsOf(view).length);
   });
   it('of a course with fewer lessons gives what can be read of it', () => {
     const shorter = { ...view, modules: view.modules.slice(0, 1) };
-    expect(unpackState(shorter, packState(view, upTo([read(one.id), read(three.id)]))).read).toEqual([one.id]);
+    expect(unpackState(shorter, packState(view, upTo([read(one.id), read(three.id)])), 'somebody').read).toEqual([
+      one.id,
+    ]);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Block } from '../../blocks/forms';
-import type { AskingForm } from '../../checks/check';
+import type { AskingForm, Level } from '../../checks/check';
 import type { Quote } from '../../checks/forms';
 import type { PassageRange } from '../../document/rich-text';
 import type { Claim } from '../../knowledge';
@@ -44,7 +44,7 @@ export interface Candidate {
   asks: Asks;
   /** What the source says to the right answer, where that is more than what it is about. */
   quotes?: Quote[];
-  level: 'recall' | 'apply' | 'decide';
+  level: Level;
   difficulty: number;
   /** 0 to 1: how sure we are that it is a good question. */
   score: number;

@@ -6,6 +6,8 @@ import type { ChoiceCheck } from './form';
 /** A choice as a learner gets it: its options in an order that says nothing, unless their order is fixed. */
 export interface ChoiceView {
   options: { id: string; text: string }[];
+  /** Their order is their author's. */
+  fixed?: true;
 }
 
 export interface ChoiceSecret {
@@ -17,8 +19,9 @@ export interface ChoiceSecret {
 export const choice: CheckMarking<ChoiceCheck, ChoiceView, ChoiceSecret, string> = {
   view({ options, fixed }, mix) {
     const seen = options.map(({ id, text }) => ({ id: mix(id), text }));
-    return { options: fixed ? seen : mixed(seen) };
+    return fixed ? { options: seen, fixed } : { options: mixed(seen) };
   },
+  reordered: (view, order) => (view.fixed ? view : { ...view, options: order(view.options) }),
   secret: ({ options, key }, mix) => ({
     key: mix(key),
     feedback: Object.fromEntries(options.map(({ id, feedback }) => [mix(id), toldOf(feedback)])),

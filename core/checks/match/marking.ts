@@ -29,6 +29,7 @@ export const match: CheckMarking<MatchCheck, MatchView, PairingSecret, Pairing> 
       ),
     ),
   }),
+  reordered: (view, order) => ({ ...view, to: order(view.to) }),
   secret: ({ pairs, others, credit, quotes }, mix) => ({
     pairs: Object.fromEntries(pairs.map(({ id, right }) => [mix(id), mix(side(right))])),
     to: [

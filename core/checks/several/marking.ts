@@ -18,8 +18,9 @@ export interface SeveralSecret {
 export const several: CheckMarking<SeveralCheck, ChoiceView, SeveralSecret, string[]> = {
   view({ options, fixed }, mix) {
     const seen = options.map(({ id, text }) => ({ id: mix(id), text }));
-    return { options: fixed ? seen : mixed(seen) };
+    return fixed ? { options: seen, fixed } : { options: mixed(seen) };
   },
+  reordered: (view, order) => (view.fixed ? view : { ...view, options: order(view.options) }),
   secret: ({ options, keys, credit }, mix) => ({
     keys: keys.map(mix).sort(byLetters),
     credit,

@@ -16,6 +16,7 @@ export const sort: CheckMarking<SortCheck, SortView, PairingSecret, Pairing> = {
     groups: groups.map(({ id, text }) => ({ id: mix(id), text })),
     items: mixed(items.map(({ id, text }) => ({ id: mix(id), text }))),
   }),
+  reordered: (view, order) => ({ ...view, items: order(view.items) }),
   secret: ({ groups, items, credit, quotes }, mix) => ({
     pairs: Object.fromEntries(items.map(({ id, group }) => [mix(id), mix(group)])),
     to: groups.map(({ id }) => mix(id)),

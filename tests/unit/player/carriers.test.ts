@@ -3,7 +3,8 @@ import { USUAL_RULES } from '../../../core/learning/rules';
 import { checksIn, lessonsOf } from '../../../core/learning/view';
 import { browserStore, localCarrier, noStore } from '../../../player/carriers/local';
 import { scormStore, sessionTime } from '../../../player/carriers/scorm';
-import { eventId, serverCarrier, type Sent, type Told } from '../../../player/carriers/server';
+import { chanceName, waitingKey } from '../../../player/carriers/carrier';
+import { serverCarrier, type Sent, type Told } from '../../../player/carriers/server';
 import { say, wordsFor } from '../../../core/words';
 import { sayRules } from '../../../player/rules';
 import { aLearnersCourse, optionsOf, asChoice } from '../../builders';
@@ -39,7 +40,7 @@ describe('the local carrier', () => {
   it('marks on the spot and keeps what it knows for the next visit', () => {
     const box = aBox();
     vi.stubGlobal('localStorage', box);
-    const first = localCarrier(keys, USUAL_RULES, browserStore('x'));
+    const first = localCarrier({ course: view, keys, rules: USUAL_RULES }, browserStore('x'));
     const heard = vi.fn();
     first.subscribe(heard);
     first.visit(one.id);
@@ -48,13 +49,15 @@ describe('the local carrier', () => {
     first.answer(one.id, check, right);
     first.read(one.id);
     expect(heard).toHaveBeenCalledTimes(4);
-    const next = localCarrier(keys, USUAL_RULES, browserStore('x'));
+    const next = localCarrier({ course: view, keys, rules: USUAL_RULES }, browserStore('x'));
     expect(next.state()).toMatchObject({
       read: [one.id],
       at: one.id,
       answers: { [check]: { score: 1, tries: 2, solution: right } },
     });
-    expect(localCarrier(keys, USUAL_RULES, browserStore('another release')).state().read).toEqual([]);
+    expect(
+      localCarrier({ course: view, keys, rules: USUAL_RULES }, browserStore('another release')).state().read,
+    ).toEqual([]);
   });
   it.each([
     ['a shut box', aBox(false)],
@@ -62,7 +65,7 @@ describe('the local carrier', () => {
     ['no JSON', Object.assign(aBox(), { getItem: () => '{' })],
   ])('goes on with %s', (_, box) => {
     vi.stubGlobal('localStorage', box);
-    const carrier = localCarrier(keys, USUAL_RULES, browserStore('x'));
+    const carrier = localCarrier({ course: view, keys, rules: USUAL_RULES }, browserStore('x'));
     carrier.read(one.id);
     expect(carrier.state().read).toEqual([one.id]);
     expect(carrier.lost()).toBe(false);
@@ -71,7 +74,7 @@ describe('the local carrier', () => {
 });
 
 describe('the carrier to our server', () => {
-  const begun: Told = { read: [], answers: {} };
+  const begun: Told = { read: [], answers: {}, quizzes: {} };
   const settle = () => new Promise((go) => setTimeout(go, 0));
   /** A server that marks as ours does, and can be away. */
   function aServer() {
@@ -81,6 +84,7 @@ describe('the carrier to our server', () => {
       if (server.refuses || events.some((event) => event.lesson === 'lnothing')) return Promise.resolve(undefined);
       server.got.push(...events);
       return Promise.resolve({
+        quizzes: {},
         read: events.flatMap((event) => (event.kind === 'read' ? [event.lesson] : [])),
         answers: Object.fromEntries(
           events.flatMap((event) =>
@@ -115,7 +119,7 @@ describe('the carrier to our server', () => {
     carrier.read(one.id);
     await vi.advanceTimersByTimeAsync(10);
     expect(carrier.lost()).toBe(true);
-    expect(carrier.state()).toMatchObject({ read: [one.id], waiting: { [check]: right }, answers: {}, at: one.id });
+    expect(carrier.state()).toMatchObject({ read: [one.id], waiting: { [waitingKey(one.id, check)]: right }, answers: {}, at: one.id });
     expect(JSON.parse(box.kept.get('x')!)).toHaveLength(2);
     server.away = false;
     await vi.advanceTimersByTimeAsync(4000);
@@ -167,7 +171,7 @@ describe('the carrier to our server', () => {
     carrier.read(one.id);
     await settle();
     expect(carrier.state().read).toEqual([one.id]);
-    expect(eventId()).toMatch(/^e[a-z2-7]{12}$/);
+    expect(chanceName()).toMatch(/^e[a-z2-7]{12}$/);
   });
 });
 
@@ -213,7 +217,7 @@ describe.each([
 
   it('is told place, score, status and answers; left and come back to, it goes on', () => {
     const platform = aPlatform();
-    const carrier = localCarrier(keys, USUAL_RULES, scormStore(edition, view, USUAL_RULES));
+    const carrier = localCarrier({ course: view, keys, rules: USUAL_RULES }, scormStore(edition, view, USUAL_RULES));
     expect(status(platform.told)).toMatch(/^incomplete/);
     carrier.visit(two.id);
     finish(carrier, right);
@@ -225,7 +229,7 @@ describe.each([
     expect(platform.calls.filter((call) => call === 'end')).toHaveLength(1);
     expect(platform.told[edition === '1.2' ? 'cmi.core.exit' : 'cmi.exit']).toBe(edition === '1.2' ? '' : 'suspend');
     const again = aPlatform(platform.told);
-    const resumed = localCarrier(keys, USUAL_RULES, scormStore(edition, view, USUAL_RULES));
+    const resumed = localCarrier({ course: view, keys, rules: USUAL_RULES }, scormStore(edition, view, USUAL_RULES));
     expect(resumed.state().read).toEqual(lessons.map((lesson) => lesson.id));
     expect(resumed.state().answers[check]).toMatchObject({ score: 1, response: right });
     expect(status(again.told)).toBe(edition === '1.2' ? 'passed' : 'completed passed');
@@ -253,7 +257,7 @@ describe.each([
   });
   it('is told when too few answers are right', () => {
     const platform = aPlatform();
-    finish(localCarrier(keys, USUAL_RULES, scormStore(edition, view, USUAL_RULES)), wrong);
+    finish(localCarrier({ course: view, keys, rules: USUAL_RULES }, scormStore(edition, view, USUAL_RULES)), wrong);
     expect(status(platform.told)).toBe(edition === '1.2' ? 'failed' : 'completed failed');
     expect(platform.told['cmi.interactions.0.result']).toBe(edition === '1.2' ? 'wrong' : 'incorrect');
   });
@@ -274,7 +278,7 @@ describe.each([
         ),
     ]) {
       arrange();
-      const carrier = localCarrier(keys, USUAL_RULES, scormStore(edition, view, USUAL_RULES));
+      const carrier = localCarrier({ course: view, keys, rules: USUAL_RULES }, scormStore(edition, view, USUAL_RULES));
       carrier.read(one.id);
       expect(carrier.state().read).toEqual([one.id]);
     }

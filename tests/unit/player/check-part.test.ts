@@ -4,7 +4,8 @@ import { createSSRApp, h } from 'vue';
 import { renderToString } from 'vue/server-renderer';
 import { solutionOf, splitCheck } from '../../../core/checks/markings';
 import { CHECK_KINDS, type Check } from '../../../core/checks/forms';
-import { shown, type Answer } from '../../../core/learning/progress';
+import { shown } from '../../../core/learning/shown';
+import { isSettled, type Answer } from '../../../core/learning/state';
 import { USUAL_RULES } from '../../../core/learning/rules';
 import { wordsFor } from '../../../core/words';
 import type { PartView } from '../../../player/blocks/part';
@@ -16,7 +17,7 @@ const aView: PartView = { words, language: 'en', embeds: [], media: () => '' };
 /** The part of a page that asks a check, as it stands after an answer. */
 async function asked(check: Check, answer?: Answer, waiting?: unknown) {
   const { view, secret } = splitCheck(check, 'mixed');
-  const seen = answer && shown(check.id, answer, { [check.id]: secret }, USUAL_RULES);
+  const seen = answer && shown(check.id, answer, { [check.id]: secret }, isSettled(answer, USUAL_RULES));
   const html = await renderToString(
     createSSRApp({
       render: () => h(CheckPart, { check: view, shown: seen, waiting, tries: USUAL_RULES.tries, view: aView }),

@@ -1,0 +1,74 @@
+import type { Check } from '../checks/forms';
+import { allLessons, placedChecks, type Course, type Lesson, type Module } from './course';
+import { blankModule, moduleOf } from './gestures';
+import { lintCourse } from './lint';
+import type { Operation } from './operations';
+import { blankQuiz, type QuizLesson } from './quizzes';
+
+/** How many questions a final quiz asks at least and at most, of those that stand in lessons. */
+const FINAL = { share: 1 / 3, least: 10, most: 30 };
+
+/** A new quiz: behind a lesson, or at the end of a module; in a course without modules a module comes with it. */
+export function newQuizBelow(
+  course: Course,
+  row: string | null,
+  ids: { lesson: string; module: string },
+  titles: { lesson: string; module: string },
+): Operation[] {
+  const node = blankQuiz(ids.lesson, titles.lesson);
+  const module =
+    course.modules.find((each) => each.id === row) ?? (row ? moduleOf(course, row) : course.modules.at(-1));
+  if (!module) return [inModule(course, blankModule(ids.module, titles.module, [node]))];
+  const after = module.lessons.some(({ id }) => id === row) ? row : (module.lessons.at(-1)?.id ?? null);
+  return [{ type: 'insert', kind: 'lesson', parent: module.id, after, node }];
+}
+
+/** A quiz at the end of the course, in a module of its own, that draws on the questions of all lessons. */
+export function finalQuiz(course: Course, ids: { lesson: string; module: string }, title: string): Operation[] {
+  const asked = placedChecks(course).length;
+  const count = Math.min(FINAL.most, Math.max(FINAL.least, Math.round(asked * FINAL.share)));
+  const quiz = blankQuiz(ids.lesson, title);
+  const node = { ...quiz, quiz: { ...quiz.quiz, draw: { from: 'course' as const, rules: [{ count }] } } };
+  return [inModule(course, blankModule(ids.module, title, [node]))];
+}
+
+const inModule = (course: Course, node: Module): Operation => ({
+  type: 'insert',
+  kind: 'module',
+  parent: course.id,
+  after: course.modules.at(-1)?.id ?? null,
+  node,
+});
+
+/**
+ * Questions that could be put on a quiz's page: offers of its lessons that stand nowhere yet and have no flaw, so
+ * spread that every lesson comes in turn, the best of each first. At most `most`.
+ */
+export function offersFor(course: Course, quiz: QuizLesson, most: number): Check[] {
+  const placed = new Set(placedChecks(course).map(({ id }) => id));
+  const module = moduleOf(course, quiz.id);
+  const inModule = (module?.lessons ?? []).filter((lesson) => lesson.kind === 'lesson');
+  const lessons = inModule.length > 0 && quiz.quiz.draw?.from !== 'course' ? inModule : allLessons(course);
+  const flaws = lintCourse(course);
+  const bad = (id: string) => (flaws.get(id) ?? []).some(({ code }) => code !== 'no-evidence');
+  const queues = lessons.map(({ id }) =>
+    course.checks
+      .filter((check) => check.lessonId === id && !placed.has(check.id) && !bad(check.id))
+      .sort((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
+  );
+  const chosen: Check[] = [];
+  for (let round = 0; chosen.length < most && queues.some((queue) => queue.length > round); round++)
+    for (const queue of queues) if (queue[round] && chosen.length < most) chosen.push(queue[round]);
+  return chosen;
+}
+
+/** The operations that put questions at the end of a quiz's page. */
+export function placeIn(quiz: Lesson, checks: readonly Check[], freshId: (letter: string) => string): Operation[] {
+  let after = quiz.blocks.at(-1)?.id ?? null;
+  return checks.map(({ id: checkId }) => {
+    const node = { id: freshId('b'), kind: 'check' as const, body: { checkId } };
+    const operation: Operation = { type: 'insert', kind: 'block', parent: quiz.id, after, node };
+    after = node.id;
+    return operation;
+  });
+}
