@@ -11,6 +11,7 @@ import {
   setOfLessons,
 } from '~~/core/course/gestures';
 import { mergeLessons, splitLesson } from '~~/core/course/joining';
+import { finalQuiz, newQuizBelow } from '~~/core/course/quiz-gestures';
 import { openingLesson } from '~~/core/brief/opening-lesson';
 import { wordsFor } from '~~/core/words';
 import type { Operation } from '~~/core/course/operations';
@@ -59,6 +60,20 @@ export function useOutlineGestures(
     make('new module', () => newModuleBelow(desk.course!, current.value, id, 'New module'), id);
     void name(id);
   }
+  function quizBelow() {
+    const ids = { lesson: freshId('l'), module: freshId('m') };
+    make(
+      'new quiz',
+      () => newQuizBelow(desk.course!, current.value, ids, { lesson: 'Quiz', module: 'New module' }),
+      ids.lesson,
+    );
+    void name(ids.lesson);
+  }
+  /** A quiz at the end that draws on all lessons. */
+  function quizAtEnd() {
+    const ids = { lesson: freshId('l'), module: freshId('m') };
+    make('final quiz', () => finalQuiz(desk.course!, ids, 'Final quiz'), ids.lesson);
+  }
   /** A first lesson made of brief and outline. */
   function opening() {
     const lesson = freshId('l');
@@ -97,7 +112,7 @@ export function useOutlineGestures(
   function split() {
     const lesson = chosenLesson.value;
     const id = freshId('l');
-    if (!lesson) return;
+    if (!lesson || lesson.kind === 'quiz') return;
     make(`“${lesson.title}” split`, () => splitLesson(desk.course!, lesson, undefined, id), id);
     void name(id);
   }
@@ -108,7 +123,9 @@ export function useOutlineGestures(
   });
   function join() {
     const [into, from] = [lessonAbove.value, chosenLesson.value];
-    if (into && from) make(`“${from.title}” joined to “${into.title}”`, () => mergeLessons(into, from), into.id);
+    // A quiz and a lesson are no one thing.
+    if (into && from && into.kind === from.kind)
+      make(`“${from.title}” joined to “${into.title}”`, () => mergeLessons(into, from), into.id);
   }
   function move(by: -1 | 1) {
     make('row moved', () => moveRows(desk.course!, [...selected.value], by));
@@ -150,6 +167,8 @@ export function useOutlineGestures(
     make,
     below,
     moduleBelow,
+    quizBelow,
+    quizAtEnd,
     opening,
     indent,
     remove,

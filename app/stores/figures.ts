@@ -2,7 +2,7 @@ import { api } from '~/client';
 import { defineStore } from 'pinia';
 import { watchDebounced } from '@vueuse/core';
 import { computed, shallowRef } from 'vue';
-import { checksOn } from '~~/core/blocks/forms';
+import { asksOf } from '~~/core/course/quizzes';
 import { lessonDemand, lessonMinutes } from '~~/core/brief/sizing';
 import type { Lesson } from '~~/core/course/course';
 import { useCourse } from './course';
@@ -37,7 +37,7 @@ export const useFigures = defineStore('figures', () => {
       minutes,
       demand: lessonDemand(lesson, desk.course!, grade),
       ...(grade !== undefined && { grade }),
-      checks: checksOn(lesson).length,
+      checks: asksOf(lesson),
     };
   }
   const all = computed(() => new Map(desk.lessons.map((lesson) => [lesson.id, of(lesson)])));

@@ -31,8 +31,8 @@ const OLDER = { whole: 'a', outcomes: 'b' } as const;
  * Packs a learner's state into at most `most` characters (SCORM 1.2 gives 4,096), in order of the course's lessons and
  * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting), and of those answered two
  * for the tries, seven for the score, and the response as its kind packs it. A quiz has besides its lesson's bit how
- * many tries were begun, the best, whether one is under way and since when; what the last one asks is drawn anew, so only
- * its answers are packed. What does not fit is dropped by a fixed
+ * many tries were begun, the best, whether one is under way and since when; what the last one asks is drawn anew, so
+ * only its answers are packed. What does not fit is dropped by a fixed
  * rule: first typed words, then all responses, then scores (an answer that was all right counts as right still), then
  * answers; never which lessons were read or what a quiz counts. 300 lessons of 3 checks take 2,305 characters.
  */

@@ -29,8 +29,8 @@ export interface Progress {
   /** Nothing is left to read or to answer. */
   ended: boolean;
   /**
-   * Whether the share of right answers that the rules ask for is reached, and every quiz that is to be passed. Undefined
-   * where nothing asks for that, and while quizzes not sat or answers not marked yet decide it.
+   * Whether the share of right answers that the rules ask for is reached, and every quiz that is to be passed is.
+   * Undefined where nothing asks for that, and while quizzes not sat or answers not marked yet decide it.
    */
   passed?: boolean;
   /** Where to go on. */
@@ -58,6 +58,21 @@ export interface Standing extends Pick<LearnerState, 'read' | 'answers' | 'at'> 
 export function standingIn(course: LearnerCourse, { quizzes = {}, ...state }: LearnerState): Standing {
   const results = [...quizzesOf(course)].map(([id, quiz]) => [id, resultOf(quiz, own(quizzes, id), course)]);
   return { ...state, quizzes: Object.fromEntries(results) };
+}
+
+/** What a list says of a learner's progress: all but each lesson. */
+export function lineOf(progress: Progress): LearnerLine['progress'] {
+  const { done, minutes, checks, quizzes, score, completed, ended, passed } = progress;
+  return {
+    done,
+    minutes,
+    checks,
+    quizzes,
+    completed,
+    ended,
+    ...(score !== undefined && { score }),
+    ...(passed !== undefined && { passed }),
+  };
 }
 
 /** How far a learner is by the rules: lessons done and open, minutes, score, completion. */

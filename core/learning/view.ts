@@ -156,7 +156,8 @@ export function isEmptyForLearners(course: Course): boolean {
 function quizSeen(course: Course, lesson: QuizLesson, take: (check: Check) => void): LearnerQuiz {
   const pool = poolOf(course, lesson);
   pool.forEach(take);
-  const { draw: _, ...rest } = lesson.quiz;
+  const rest: Omit<Quiz, 'draw'> & { draw?: Quiz['draw'] } = { ...lesson.quiz };
+  delete rest.draw;
   const others = moduleOf(course, lesson.id)?.lessons.filter(({ kind }) => kind === 'lesson') ?? [];
   const isAbout = ({ id, objectiveIds }: Lesson, check: Check) =>
     check.lessonId === id || (check.objectiveId !== undefined && objectiveIds.includes(check.objectiveId));

@@ -9,8 +9,8 @@ import { picture } from '../blocks/picture';
 import { CHECK_PARTS } from '../checks';
 
 /**
- * A question: answered, marked, tried again as long as the rules allow. `held`: as in a quiz that says nothing before it
- * is handed in, what is answered is taken as it changes, until it is `closed`; `held` is what was answered so far.
+ * A question: answered, marked, tried again as long as the rules allow. `held`: as in a quiz that says nothing before
+ * it is handed in, what is answered is taken as it changes, until it is `closed`; `held` is what was answered so far.
  */
 const props = defineProps<{
   check: LearnerCheck;

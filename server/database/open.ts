@@ -17,7 +17,18 @@ import { troubleOf } from './trouble';
 export type Db = Database.Database;
 
 /** Every migration in order; only ever added to. The number of those done is the data folder's version. */
-const MIGRATIONS: readonly string[] = [start, learners, search, understood, trust, responses, media, jobs, mail, quizzes];
+const MIGRATIONS: readonly string[] = [
+  start,
+  learners,
+  search,
+  understood,
+  trust,
+  responses,
+  media,
+  jobs,
+  mail,
+  quizzes,
+];
 
 export const DATA_VERSION = MIGRATIONS.length;
 

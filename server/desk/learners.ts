@@ -1,7 +1,7 @@
 import { mark } from '../../core/checks/markings';
 import { fail } from '../../core/document/problem';
 import { answersIn, type LearnerAnswers } from '../../core/learning/answers';
-import { progressOf, standingIn, type LearnerLine } from '../../core/learning/progress';
+import { lineOf, progressOf, standingIn, type LearnerLine } from '../../core/learning/progress';
 import { shown, shownQuiz, shownState, type Shown, type ShownQuiz } from '../../core/learning/shown';
 import { canAnswer, quizzesOf, type Taking } from '../../core/learning/sittings';
 import { after, isSettled, own, stateAfter, type LearnerEvent, type LearnerState } from '../../core/learning/state';
@@ -245,7 +245,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     lines: (courseId: string): LearnerLine[] =>
       releases.learners(courseId).map((learner) => {
         const { course, rules } = takingOf(learner);
-        const { lessons: _, next: __, ...progress } = progressOf(course, rules, standingIn(course, stateOf(learner)));
+        const progress = lineOf(progressOf(course, rules, standingIn(course, stateOf(learner))));
         return {
           id: learner.id,
           name: learner.name,

@@ -1,4 +1,4 @@
-import { checksOn } from '../../core/blocks/forms';
+import { asksOf } from '../../core/course/quizzes';
 import { lessonDemand, lessonMinutes } from '../../core/brief/sizing';
 import { conflictsOf } from '../../core/course/conflicts';
 import { allLessons, type Course, type Lesson } from '../../core/course/course';
@@ -82,7 +82,7 @@ function lessonRow(lesson: Lesson, course: Course): CourseRow['path'][number]['l
     state: lesson.state,
     minutes: lessonMinutes(lesson),
     demand: lessonDemand(lesson, course, gradeOf(lesson, course.language)),
-    checks: checksOn(lesson).length,
+    checks: asksOf(lesson),
   };
 }
 

@@ -3,7 +3,7 @@ import { LESSON_KINDS, type LessonKind } from '~~/core/course/course';
 import { LESSON_KIND_WORDS } from '~/words/states';
 
 /** What a lesson is for, as a sign; pressed, it can be said otherwise. */
-const props = defineProps<{ kind?: LessonKind; on: string; readonly?: boolean }>();
+const props = defineProps<{ kind?: LessonKind; quiz?: boolean; on: string; readonly?: boolean }>();
 const emit = defineEmits<{ choose: [kind: LessonKind | undefined] }>();
 /** Hundreds of rows have a sign, and one a menu: the one that was pressed. */
 const choosing = ref(false);
@@ -13,7 +13,9 @@ watch(choosing, async (now) => {
   await nextTick();
   if (!now) button.value?.focus();
 });
-const said = computed(() => (props.kind ? LESSON_KIND_WORDS[props.kind] : undefined));
+/** A quiz is one, whatever else a lesson can be for. */
+const QUIZ = { label: 'Quiz', says: 'asks, and counts', icon: 'i-lucide-list-checks' };
+const said = computed(() => (props.quiz ? QUIZ : props.kind ? LESSON_KIND_WORDS[props.kind] : undefined));
 const name = computed(() => (said.value ? `${said.value.label}: ${said.value.says}` : 'Kind of lesson: not said'));
 const items = computed(() => [
   LESSON_KINDS.map((kind) => ({
@@ -37,12 +39,12 @@ const items = computed(() => [
     ref="button"
     type="button"
     class="kind"
-    :class="{ open: !kind }"
+    :class="{ open: !said }"
     :aria-label="`${on}. ${name}`"
     :title="name"
     tabindex="-1"
     data-part="kind"
-    :disabled="readonly"
+    :disabled="readonly || quiz"
     @click="choosing = true"
   >
     <UIcon :name="said?.icon ?? 'i-lucide-circle-dashed'" />

@@ -121,6 +121,7 @@ function can(words: string, was: string, group: string) {
         ><OutlineKind
           v-else
           :kind="row.lesson.lessonKind"
+          :quiz="row.lesson.kind === 'quiz'"
           :on="title"
           :readonly="!desk.mayEdit"
           @choose="kind" /><FieldInPlace

@@ -20,10 +20,12 @@ watch(
   },
   { immediate: true },
 );
+type One = Answers['checks'][number];
 const lessons = computed(() => {
-  const groups = new Map<string, { title: string; checks: Answers }>();
-  for (const each of answers.value ?? []) {
-    const group = groups.get(each.lesson.id) ?? { title: each.lesson.title, checks: [] };
+  const groups = new Map<string, { id: string; title: string; checks: One[]; quiz?: Answers['quizzes'][number] }>();
+  for (const quiz of answers.value?.quizzes ?? []) groups.set(quiz.lesson.id, { ...quiz.lesson, checks: [], quiz });
+  for (const each of answers.value?.checks ?? []) {
+    const group = groups.get(each.lesson.id) ?? { ...each.lesson, checks: [] };
     group.checks.push(each);
     groups.set(each.lesson.id, group);
   }
@@ -34,22 +36,41 @@ const worth = ({ score, state }: { score: number; state: 'marked' | 'waiting' })
   state === 'waiting' ? 'waits for a mark' : score === 1 ? 'right' : score === 0 ? 'not right' : percent(score);
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
-/** The mark that is being written, by its check. */
+/** Grants more at a quiz. */
+async function grant(lesson: string, what: { minutes?: number; tries?: number }) {
+  const done = await desk.asking(async () => {
+    answers.value = await api('POST /api/courses/:course/learners/:learner/grants', {
+      course: desk.course!.id,
+      learner: props.learner!.id,
+      body: { lesson, ...what },
+    });
+  });
+  if (done) emit('marked');
+}
+
+/** The mark that is being written, by its lesson and check. */
 const marking = ref<string | null>(null);
 const share = ref<number>();
 const words = ref('');
-function begin(check: string, { score, state, said }: Answers[number]['counts']) {
-  marking.value = check;
+const keyOf = ({ lesson, check }: One) => `${lesson.id}/${check}`;
+function begin(one: One) {
+  const { score, state, said } = one.counts;
+  marking.value = keyOf(one);
   share.value = state === 'marked' ? Math.round(score * 100) : undefined;
   words.value = said ?? '';
 }
-async function give(check: string) {
+async function give({ check, lesson }: One) {
   if (share.value === undefined || !props.learner) return;
   const done = await desk.asking(async () => {
     answers.value = await api('POST /api/courses/:course/learners/:learner/marks', {
       course: desk.course!.id,
       learner: props.learner!.id,
-      body: { check, score: share.value! / 100, ...(words.value.trim() && { said: words.value.trim() }) },
+      body: {
+        check,
+        lesson: lesson.id,
+        score: share.value! / 100,
+        ...(words.value.trim() && { said: words.value.trim() }),
+      },
     });
   });
   if (!done) return;
@@ -67,15 +88,21 @@ async function give(check: string) {
     @update:open="emit('close')"
   >
     <template #body>
-      <p v-if="answers?.length === 0" class="quiet">No check answered yet.</p>
-      <section v-for="lesson in lessons" :key="lesson.title">
+      <p v-if="answers && lessons.length === 0" class="quiet">No check answered yet.</p>
+      <section v-for="lesson in lessons" :key="lesson.id">
         <h3>{{ lesson.title }}</h3>
+        <ResultsQuiz
+          v-if="lesson.quiz"
+          :quiz="lesson.quiz"
+          :name="learner?.name || 'this learner'"
+          @grant="grant(lesson.id, $event)"
+        />
         <article v-for="each in lesson.checks" :key="each.check">
           <p class="stem">{{ each.stem }}</p>
           <dl class="small">
             <template v-for="(one, at) in each.tries" :key="at">
               <dt>
-                Try {{ at + 1 }}<span v-if="one.at" class="quiet">, {{ when(one.at) }}</span>
+                Try {{ one.sitting ?? at + 1 }}<span v-if="one.at" class="quiet">, {{ when(one.at) }}</span>
               </dt>
               <dd>
                 <p v-for="line in one.said" :key="line" class="said">{{ line }}</p>
@@ -104,7 +131,7 @@ async function give(check: string) {
               </dd>
             </template>
           </dl>
-          <form v-if="marking === each.check" class="mark small" @submit.prevent="give(each.check)">
+          <form v-if="marking === keyOf(each)" class="mark small" @submit.prevent="give(each)">
             <div class="line">
               <UButton
                 v-for="one in [100, 50, 0]"
@@ -142,7 +169,7 @@ async function give(check: string) {
               size="sm"
               :variant="each.counts.state === 'waiting' ? 'solid' : 'outline'"
               :aria-label="`Mark the answer to ${each.stem}`"
-              @click="begin(each.check, each.counts)"
+              @click="begin(each)"
               >{{ each.counts.state === 'waiting' ? 'Mark' : 'Mark again' }}</UButton
             >
           </p>

@@ -7,7 +7,7 @@ import type { Passage, Source } from '../../source/source';
 import type { CourseDocument } from '../document';
 import type { PageView } from '../../blocks/page';
 import { blocksHtml } from '../../blocks/pages';
-import { checksOn } from '../../blocks/forms';
+import { asksOf } from '../../course/quizzes';
 import { wordsFor } from '../../words';
 import { escape } from '../../document/html';
 import { richHtml, type Cite } from './rich';
@@ -103,7 +103,7 @@ function outlineHtml(course: Course, { computed }: CourseDocument): string {
       10;
     const lessons = module.lessons.map((lesson) => {
       const aim = course.objectives.find((objective) => lesson.objectiveIds[0] === objective.id)?.text ?? '';
-      const checks = checksOn(lesson).length;
+      const checks = asksOf(lesson);
       return `<tr><td><a href="#l-${lesson.id}">${escape(lesson.title)}</a></td><td>${escape(aim)}</td><td class="number">${computed.lessons[lesson.id]?.minutes ?? 0}</td><td class="number">${checks || ''}</td></tr>`;
     });
     return `<tr class="module"><th scope="rowgroup" colspan="2">${escape(module.title)}</th><td class="number">${minutes}</td><td></td></tr>${lessons.join('')}`;
@@ -119,7 +119,7 @@ function profileHtml(course: Course, { computed }: CourseDocument): string {
         id: lesson.id,
         title: lesson.title,
         ...computed.lessons[lesson.id],
-        checks: checksOn(lesson).length,
+        checks: asksOf(lesson),
       })),
     })),
     740,

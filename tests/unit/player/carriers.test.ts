@@ -119,7 +119,8 @@ describe('the carrier to our server', () => {
     carrier.read(one.id);
     await vi.advanceTimersByTimeAsync(10);
     expect(carrier.lost()).toBe(true);
-    expect(carrier.state()).toMatchObject({ read: [one.id], waiting: { [waitingKey(one.id, check)]: right }, answers: {}, at: one.id });
+    const waiting = { [waitingKey(one.id, check)]: right };
+    expect(carrier.state()).toMatchObject({ read: [one.id], waiting, answers: {}, at: one.id });
     expect(JSON.parse(box.kept.get('x')!)).toHaveLength(2);
     server.away = false;
     await vi.advanceTimersByTimeAsync(4000);

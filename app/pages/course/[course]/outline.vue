@@ -23,8 +23,8 @@ const { focus, select, reached, pressed, step, fold, foldAll, reveal } = at;
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
 const gestures = useOutlineGestures(at, shown);
-const { below, moduleBelow, opening, indent, remove, split, join, lessonAbove, move, setEach, dropped, dragging } =
-  gestures;
+const { below, moduleBelow, quizBelow, quizAtEnd, opening, indent, remove } = gestures;
+const { split, join, lessonAbove, move, setEach, dropped, dragging } = gestures;
 const versions = ref<{ id: string; name: string }[]>([]);
 /** The row of the other outline that is looked at. */
 const besideAt = ref(0);
@@ -115,6 +115,13 @@ onMounted(() => {
   if (places.value[0]) void select(places.value[0]);
 });
 const editing = () => desk.mayEdit;
+/** What is made of what the course has already. */
+const MADE = [
+  [
+    { label: 'An opening lesson, of brief and outline', onSelect: opening },
+    { label: 'A final quiz, of the questions of all lessons', onSelect: quizAtEnd },
+  ],
+];
 useActions([
   {
     id: 'o-new',
@@ -133,6 +140,21 @@ useActions([
     area: 'Outline',
     when: editing,
     run: moduleBelow,
+  },
+  {
+    id: 'o-quiz',
+    label: 'New quiz',
+    key: 'Alt+Shift+Q',
+    area: 'Outline',
+    when: editing,
+    run: quizBelow,
+  },
+  {
+    id: 'o-final',
+    label: 'Add a final quiz that draws on all lessons',
+    area: 'Outline',
+    when: () => desk.mayEdit && rows.value.length > 0,
+    run: quizAtEnd,
   },
   {
     id: 'o-opening',
@@ -369,8 +391,9 @@ useActions([
         <p class="foot small quiet">
           <button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button
           ><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button
-          ><button v-if="desk.mayEdit && rows.length" type="button" class="link" @click="opening">
-            An opening lesson</button
+          ><button v-if="desk.mayEdit" type="button" class="link" @click="quizBelow">New quiz</button
+          ><UDropdownMenu v-if="desk.mayEdit && rows.length" :items="MADE"
+            ><button type="button" class="link">Made for you</button></UDropdownMenu
           ><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button
           ><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">
             {{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button

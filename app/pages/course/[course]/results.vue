@@ -39,15 +39,18 @@ async function remove(what: 'all' | 'name') {
   await all.loadLearners();
 }
 const nameOf = (row: Row) => row.name || 'this learner';
+/** Answers that wait for a mark, in lessons and in quizzes. */
+const toMark = ({ progress }: Row) =>
+  Object.values(progress.quizzes).reduce((sum, { unmarked }) => sum + unmarked, progress.checks.waiting);
 const scoreOf = ({ progress }: Row) =>
   progress.score === undefined ? undefined : Math.floor(progress.score * 100 + 1e-6);
 const scoreWords = (row: Row) => (scoreOf(row) === undefined ? '' : `${scoreOf(row)} %`);
-const standing = ({ progress, release }: Row) =>
+const standing = ({ progress }: Row) =>
   progress.completed
     ? 'completed'
-    : progress.passed === false && progress.done === lessons(release)
+    : progress.passed === false && progress.ended
       ? 'done, too few right'
-      : progress.done || progress.checks.answered
+      : progress.done || progress.checks.answered || Object.values(progress.quizzes).some(({ open }) => open)
         ? 'under way'
         : 'begun';
 const COLUMNS: ListColumn<Row>[] = [
@@ -55,7 +58,7 @@ const COLUMNS: ListColumn<Row>[] = [
   { key: 'release', label: 'Release', value: (row) => row.release, number: true, down: true },
   { key: 'lessons', label: 'Lessons done', value: (row) => row.progress.done, down: true },
   { key: 'checks', label: 'Checks right', value: (row) => row.progress.checks.right, number: true, down: true },
-  { key: 'waiting', label: 'To mark', value: (row) => row.progress.checks.waiting, number: true, down: true },
+  { key: 'waiting', label: 'To mark', value: toMark, number: true, down: true },
   { key: 'score', label: 'Score', value: (row) => scoreOf(row) ?? -1, number: true, down: true },
   { key: 'standing', label: 'Standing', value: standing },
   { key: 'seen', label: 'Last seen', value: (row) => row.seen_at, down: true },
@@ -73,7 +76,7 @@ function save() {
       'lessons of': lessons(row.release),
       'checks right': row.progress.checks.right,
       'checks of': row.progress.checks.of,
-      'checks to mark': row.progress.checks.waiting,
+      'checks to mark': toMark(row),
       'score in percent': scoreOf(row) ?? '',
       standing: standing(row),
       'last seen': new Date(row.seen_at).toISOString(),
@@ -158,13 +161,13 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
       <template #checks="{ row }">{{ row.progress.checks.right }} of {{ row.progress.checks.of }}</template>
       <template #waiting="{ row }"
         ><button
-          v-if="row.progress.checks.waiting"
+          v-if="toMark(row)"
           type="button"
           class="link decide"
-          :aria-label="`Mark ${row.progress.checks.waiting} of ${nameOf(row)}`"
+          :aria-label="`Mark ${toMark(row)} of ${nameOf(row)}`"
           @click="read = row"
         >
-          {{ row.progress.checks.waiting }}</button
+          {{ toMark(row) }}</button
         ><span v-else
       /></template>
       <template #score="{ row }">{{ scoreWords(row) }}</template>

@@ -7,8 +7,8 @@ import { TURNABLE } from '~~/core/blocks/turn';
 import type { Aim } from '~~/core/rewrite';
 import type { LessonState } from '~~/core/course/course';
 import { evidencedSentences, sentenceHash, type EvidenceMark, type PassageRange } from '~~/core/document/rich-text';
-import { wordObjective } from '~~/core/course/gestures';
 import { splitLesson } from '~~/core/course/joining';
+import { isQuiz } from '~~/core/course/quizzes';
 import { isWorkedOn } from '~~/core/course/takes';
 import { BLOCK_NODES } from '~/blocks';
 import { newChecks } from '~/checks';
@@ -49,9 +49,6 @@ const jobs = useJobs();
 const looking = useState('looking', () => false);
 const going = computed(() => (lesson.value ? jobs.waiting.get(lesson.value.id) : undefined));
 const figure = computed(() => (lesson.value ? figures.all.get(lesson.value.id) : undefined));
-const objectives = computed(
-  () => lesson.value?.objectiveIds.flatMap((id) => desk.course!.objectives.find((each) => each.id === id) ?? []) ?? [],
-);
 const changed = computed(() => {
   if (!evidence.value || evidence.value.id === 'block') return false;
   const found = lesson.value?.blocks
@@ -60,7 +57,7 @@ const changed = computed(() => {
   return found !== undefined && sentenceHash(found.text) !== found.mark.attrs.was;
 });
 
-const draft = () => void (lesson.value && !going.value && jobs.draft([lesson.value.id]));
+const draft = () => void (lesson.value && !isQuiz(lesson.value) && !going.value && jobs.draft([lesson.value.id]));
 /** A page with work of its author in it is not replaced: the draft comes to lie beside it. */
 const beside = computed(() => lesson.value !== undefined && isWorkedOn(lesson.value));
 function state(value: LessonState) {
@@ -68,29 +65,6 @@ function state(value: LessonState) {
     desk.change(`state of “${lesson.value.title}”`, [
       { type: 'set', id: lesson.value.id, field: 'state', value, was: lesson.value.state },
     ]);
-}
-/** What the learner can do afterwards, in the author's words; emptied, it goes. */
-function aim(id: string | undefined, place: number, words: string, was: string, group: string) {
-  const now = lesson.value;
-  if (!now) return true;
-  const what = `what “${now.title}” is for`;
-  const operations =
-    place === 0 ? wordObjective(desk.course!, now, words, freshId('o'), id ? was : undefined) : undefined;
-  if (operations) return operations.length === 0 || desk.type(what, operations, group);
-  if (words.trim()) return desk.type(what, [{ type: 'set', id: id!, field: 'text', value: words.trim(), was }], group);
-  return desk.type(
-    what,
-    [
-      {
-        type: 'set',
-        id: now.id,
-        field: 'objectiveIds',
-        value: now.objectiveIds.filter((each) => each !== id),
-        was: now.objectiveIds,
-      },
-    ],
-    group,
-  );
 }
 const rename = (words: string, was: string, group: string) =>
   !lesson.value ||
@@ -167,7 +141,7 @@ function ownQuestion(make: (lessonId: string) => Check) {
 function split() {
   const at = editor.value?.at();
   desk.flushTyping();
-  if (!lesson.value || at === undefined) return;
+  if (!lesson.value || isQuiz(lesson.value) || at === undefined) return;
   const operations = splitLesson(desk.course!, lesson.value, at, freshId('l'));
   if (operations.length > 0 && desk.change(`“${lesson.value.title}” split`, operations)) desk.outside++;
 }
@@ -297,7 +271,7 @@ useActions([
           <button type="button" class="link small past" @click="past = true">History</button>
           <UButton color="neutral" variant="outline" :aria-pressed="looking" @click="looking = !looking"
             >As a learner</UButton
-          ><template v-if="desk.mayEdit">
+          ><template v-if="desk.mayEdit && !isQuiz(lesson)">
             <UButton
               :variant="lesson.blocks.length ? 'outline' : 'solid'"
               :color="lesson.blocks.length ? 'neutral' : 'primary'"
@@ -346,32 +320,12 @@ useActions([
       <LessonTakes :lesson="lesson" />
       <div class="scroll">
         <article :lang="desk.course!.language" :dir="desk.course!.direction">
-          <p class="after">Afterwards you can</p>
-          <ul class="can">
-            <li v-for="(objective, place) in objectives" :key="objective.id" :data-node="objective.id">
-              <FieldInPlace
-                :value="objective.text"
-                :save="(words, was, group) => aim(objective.id, place, words, was, group)"
-                lines
-                :readonly="!desk.mayEdit"
-                maxlength="600"
-                aria-label="Afterwards the learner can"
-              />
-            </li>
-            <li v-if="objectives.length === 0">
-              <FieldInPlace
-                key="none"
-                value=""
-                :save="(words, was, group) => aim(undefined, 0, words, was, group)"
-                lines
-                :readonly="!desk.mayEdit"
-                maxlength="600"
-                aria-label="Afterwards the learner can"
-                placeholder="not said yet"
-              />
-            </li>
-          </ul>
-          <p v-if="lesson.blocks.length === 0 && !going" class="small quiet blank">
+          <LessonAims v-if="!isQuiz(lesson)" :lesson="lesson" />
+          <p v-if="isQuiz(lesson) && lesson.blocks.length === 0" class="small quiet blank">
+            Nothing stands here yet. Take offers at the side, write a question, or let it draw on the lessons. What
+            stands above the first question introduces the quiz.
+          </p>
+          <p v-else-if="lesson.blocks.length === 0 && !going" class="small quiet blank">
             Blank. Draft it
             {{
               lesson.points
@@ -392,6 +346,7 @@ useActions([
       </div>
     </div>
     <LessonPreview v-if="looking" :lesson="lesson" @close="looking = false" />
+    <QuizSide v-else-if="isQuiz(lesson)" :lesson="lesson" />
     <EvidencePane
       v-else
       :lesson="lesson"
@@ -460,19 +415,6 @@ article {
   max-width: 640px;
   margin: 0 auto;
   padding: 22px 8px 0 34px;
-}
-.after {
-  font: 600 12.5px var(--font-sans);
-  color: var(--ink-2);
-}
-.can {
-  font-family: var(--font-read);
-  font-size: 15.5px;
-  margin: 2px 0 18px -4px;
-}
-.can :deep(textarea) {
-  display: block;
-  line-height: 1.45;
 }
 .blank {
   margin-bottom: 10px;
