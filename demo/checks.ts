@@ -3,13 +3,15 @@ import type { CheckFrame } from '../core/checks/check';
 import type { Check } from '../core/checks/forms';
 import type { Course } from '../core/course/course';
 import type { Operation } from '../core/course/operations';
+import { blankQuiz } from '../core/course/quizzes';
 import { idFrom } from '../core/document/id';
 
-const LESSON = idFrom('l', 'demo', 'alone');
+/** The lesson that asks; what stands behind it goes by its id. */
+export const ASKING_LESSON = idFrom('l', 'demo', 'alone');
 const id = (...names: (string | number)[]) => idFrom('a', 'demo', 'alone', ...names);
 const frame = (name: string, stem: string, more: Partial<CheckFrame> = {}): CheckFrame => ({
   id: idFrom('k', 'demo', 'alone', name),
-  lessonId: LESSON,
+  lessonId: ASKING_LESSON,
   stem,
   evidence: [],
   level: 'apply',
@@ -104,7 +106,7 @@ export function askingLesson(course: Pick<Course, 'id' | 'checks'>, module: stri
     ...CHECKS.map((check): Block => ({ id: idFrom('b', check.id), kind: 'check', body: { checkId: check.id } })),
   ];
   const lesson = {
-    id: LESSON,
+    id: ASKING_LESSON,
     title: 'Before you stand alone',
     kind: 'lesson' as const,
     objectiveIds: [],
@@ -124,9 +126,35 @@ export function askingLesson(course: Pick<Course, 'id' | 'checks'>, module: stri
     ...blocks.map((node, at): Operation => ({
       type: 'insert',
       kind: 'block',
-      parent: LESSON,
+      parent: ASKING_LESSON,
       after: blocks[at - 1]?.id ?? null,
       node,
     })),
   ];
+}
+
+/** The quiz at the end: eight questions of all lessons, drawn anew for each try. */
+export function finalQuizLesson(module: string, after: string): Operation {
+  const id = idFrom('l', 'demo', 'final');
+  const text =
+    'This is what we ask before you get your badge. Nobody minds if you look something up in the lessons first.';
+  return {
+    type: 'insert',
+    kind: 'lesson',
+    parent: module,
+    after,
+    node: {
+      ...blankQuiz(id, 'Ready for the desk?'),
+      quiz: {
+        pass: 0.7,
+        tries: 2,
+        minutes: 20,
+        mix: true,
+        shows: 'end',
+        weight: 40,
+        draw: { from: 'course', rules: [{ count: 3, level: 'apply' }, { count: 5 }] },
+      },
+      blocks: [{ id: idFrom('b', 'demo', 'final'), kind: 'text', body: { text: [{ type: 'text', text }] } }],
+    },
+  };
 }

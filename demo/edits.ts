@@ -1,6 +1,6 @@
 import { allLessons, type Course, type Lesson, type LessonState } from '../core/course/course';
 import { idFrom } from '../core/document/id';
-import { askingLesson } from './checks';
+import { ASKING_LESSON, askingLesson, finalQuizLesson } from './checks';
 import { applyAll, type Operation } from '../core/course/operations';
 
 /** How far the work on each lesson has come in the demo, from the first on; all behind are drafted. */
@@ -65,6 +65,6 @@ export function handEdits(course: Course): Operation[] {
     ],
   };
   add({ type: 'insert', kind: 'lesson', parent: last.id, after: last.lessons.at(-1)!.id, node: own });
-  add(...askingLesson(course, last.id, own.id));
+  add(...askingLesson(course, last.id, own.id), finalQuizLesson(last.id, ASKING_LESSON));
   return operations;
 }

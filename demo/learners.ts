@@ -6,8 +6,8 @@ import { idFrom } from '../core/document/id';
 
 /** Volunteers of the demo, all invented: how many lessons each has done, and every which answer was wrong (0: none). */
 const VOLUNTEERS = [
-  { name: 'Rosa Finch', done: 24, wrong: 0 },
-  { name: 'Bilal Harrow', done: 24, wrong: 3 },
+  { name: 'Rosa Finch', done: 25, wrong: 0 },
+  { name: 'Bilal Harrow', done: 25, wrong: 3 },
   { name: 'Nuala Penn', done: 14, wrong: 6 },
   { name: 'Gus Ottley', done: 5, wrong: 4 },
   { name: 'Wren Calloway', done: 0, wrong: 0 },
@@ -51,19 +51,34 @@ export async function addLearners(
   for (const { name, done, wrong } of VOLUNTEERS) {
     const { learner } = learners.begin(course, release, { name });
     let answered = 0;
+    const events = (check: string, lesson: string, key = check) => {
+      answered++;
+      const responses = answersTo(view, keys[check], check, name, wrong > 0 && answered % wrong === 0);
+      return responses.map((response, at) => ({
+        id: idFrom('e', name, key, at),
+        kind: 'answer' as const,
+        lesson,
+        check,
+        response,
+        at: 0,
+      }));
+    };
+    /** A try at a quiz: the last answer to each of its questions stands. */
+    const sit = async (lesson: string) => {
+      const event = (kind: 'sit' | 'hand') => ({ id: idFrom('e', name, lesson, kind), kind, lesson, at: 0 });
+      const { quizzes } = await learners.take(learner, [event('sit')]);
+      const asked = quizzes[lesson].last!.asked;
+      await learners.take(learner, [
+        ...asked.flatMap((check) => events(check, lesson, `${lesson} ${check}`).slice(0, 1)),
+        event('hand'),
+      ]);
+    };
     for (const lesson of lessonsOf(view).slice(0, done)) {
-      const answers = checksIn(lesson).flatMap((check) => {
-        answered++;
-        const responses = answersTo(view, keys[check], check, name, wrong > 0 && answered % wrong === 0);
-        return responses.map((response, at) => ({
-          id: idFrom('e', name, check, at),
-          kind: 'answer' as const,
-          lesson: lesson.id,
-          check,
-          response,
-          at: 0,
-        }));
-      });
+      if (lesson.quiz) {
+        await sit(lesson.id);
+        continue;
+      }
+      const answers = checksIn(lesson).flatMap((check) => events(check, lesson.id));
       await learners.take(learner, [
         ...answers,
         { id: idFrom('e', name, lesson.id), kind: 'read' as const, lesson: lesson.id, at: 0 },

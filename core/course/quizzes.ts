@@ -40,8 +40,11 @@ export function poolOf(course: Course, quiz: QuizLesson): Check[] {
   return [...new Set([...own, ...others])].flatMap((id) => byId.get(id) ?? []);
 }
 
-const fits = (check: Check, { objectiveId, level }: Draw): boolean =>
-  (objectiveId === undefined || check.objectiveId === objectiveId) && (level === undefined || check.level === level);
+/** The objective each question is about: its own; where it names none, the first of the lesson it was made for. */
+function objectivesOf(course: Course): (check: Check) => string | undefined {
+  const first = new Map(allLessons(course).map(({ id, objectiveIds }) => [id, objectiveIds[0] as string | undefined]));
+  return ({ objectiveId, lessonId }) => objectiveId ?? first.get(lessonId);
+}
 
 /**
  * What a quiz takes: so many of some questions, rule after rule, none twice. `take` is what a rule finds at most where
@@ -51,6 +54,9 @@ export function drawsOf(course: Course, quiz: QuizLesson): { take: number; from:
   const pool = poolOf(course, quiz);
   const { draw } = quiz.quiz;
   if (!draw) return [{ take: pool.length, from: pool.map(({ id }) => id) }];
+  const objectiveOf = objectivesOf(course);
+  const fits = (check: Check, { objectiveId, level }: Draw) =>
+    (objectiveId === undefined || objectiveOf(check) === objectiveId) && (level === undefined || check.level === level);
   return draw.rules.map((rule) => {
     const from = pool.filter((check) => fits(check, rule)).map(({ id }) => id);
     return { take: Math.min(rule.count, from.length), from };
@@ -74,21 +80,24 @@ export interface Coverage {
  * course or stands in the last module of several), and one for questions of none.
  */
 export function coverageOf(course: Course, quiz: QuizLesson): Coverage[] {
-  const pool = poolOf(course, quiz);
+  const known = new Set(course.objectives.map(({ id }) => id));
+  const objectiveOf = objectivesOf(course);
+  const asked = poolOf(course, quiz).map((check) => {
+    const objectiveId = objectiveOf(check);
+    return { level: check.level, objectiveId: objectiveId && known.has(objectiveId) ? objectiveId : undefined };
+  });
   const count = (objectiveId: string | undefined): Coverage => ({
     ...(objectiveId && { objectiveId }),
     levels: Object.fromEntries(
       LEVELS.map((level) => [
         level,
-        pool.filter((each) => each.objectiveId === objectiveId && each.level === level).length,
+        asked.filter((each) => each.objectiveId === objectiveId && each.level === level).length,
       ]),
     ) as Record<Level, number>,
   });
-  const wanted = objectivesFor(course, quiz);
-  const known = new Set(course.objectives.map(({ id }) => id));
-  const asked = pool.flatMap(({ objectiveId }) => (objectiveId && known.has(objectiveId) ? [objectiveId] : []));
-  const lines = [...new Set([...wanted, ...asked])].map(count);
-  return pool.some(({ objectiveId }) => objectiveId === undefined) ? [...lines, count(undefined)] : lines;
+  const about = asked.flatMap(({ objectiveId }) => objectiveId ?? []);
+  const lines = [...new Set([...objectivesFor(course, quiz), ...about])].map(count);
+  return asked.some(({ objectiveId }) => objectiveId === undefined) ? [...lines, count(undefined)] : lines;
 }
 
 /** The objectives a quiz should ask about, in the order they are taught. */

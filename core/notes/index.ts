@@ -9,6 +9,7 @@ import { leftOutNotes } from './rules/left-out';
 import { moduleNotes } from './rules/module-brief';
 import { objectiveNotes } from './rules/objectives';
 import { promiseNotes } from './rules/promise';
+import { quizNotes } from './rules/quizzes';
 import { sizeNotes } from './rules/size';
 import { slotNotes } from './rules/slots';
 import { termNotes } from './rules/terms';
@@ -26,6 +27,7 @@ const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
   termNotes,
   objectiveNotes,
   leftOutNotes,
+  quizNotes,
 ];
 
 /**
@@ -33,7 +35,9 @@ const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
  * those that its author left as they are. `minutes`: of a lesson, where somebody knows better than its page.
  */
 export function outlineNotes(course: Course, minutes?: (lesson: string) => number | undefined): Note[] {
-  const lessons = course.modules.flatMap((module) => module.lessons.map((lesson) => ({ lesson, module })));
+  const lessons = course.modules.flatMap((module) =>
+    module.lessons.filter(({ kind }) => kind === 'lesson').map((lesson) => ({ lesson, module })),
+  );
   const byId = new Map(lessons.map(({ lesson }) => [lesson.id, lesson]));
   const texts = new Map(course.objectives.map(({ id, text }) => [id, text]));
   const matter: NoteMatter = {

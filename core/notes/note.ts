@@ -31,7 +31,9 @@ export type NoteRule =
   | 'above-unserved'
   | 'asked-open'
   | 'action-open'
-  | 'slot-open';
+  | 'slot-open'
+  | 'quiz-short'
+  | 'quiz-weights';
 
 /** What mends a note with one key. */
 export type Mend =
@@ -51,7 +53,7 @@ export type Mend =
 /** A course as rules look at it. */
 export interface NoteMatter {
   course: Course;
-  /** Lessons in order, with their modules. */
+  /** Lessons to learn from in order, with their modules. */
   lessons: readonly { lesson: Lesson; module: Module }[];
   /** Minutes of a lesson, by its id. */
   minutes: (lesson: string) => number;

@@ -28,6 +28,9 @@ const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
   'asked-open': ({ asked }) => `Nothing in it answers “${asked}”, which people ask.`,
   'slot-open': ({ asks }) => `A place on its page is still open: “${asks}”`,
   'action-open': ({ action }) => `No lesson in it leads to “${action}”.`,
+  'quiz-short': ({ asks, wants }) =>
+    asks === 0 ? 'It asks nothing yet.' : `A try should ask ${wants}, and there are only ${asks} to draw from.`,
+  'quiz-weights': ({ percent }) => `Quizzes together weigh ${percent} % of the mark: more than there is.`,
 };
 
 /** A note as a sentence. */

@@ -75,7 +75,7 @@ export function accountOf(
  * is gone.
  */
 function asOfNow(course: Course, leftOut: readonly LeftOut[]): Missing[] {
-  const drafted = allLessons(course).every((lesson) => lesson.blocks.length > 0);
+  const drafted = allLessons(course).every(({ kind, blocks }) => kind === 'quiz' || blocks.length > 0);
   return leftOut.map((each): Missing => (drafted && each.reason === 'repeated' ? { ...each, reason: 'lapsed' } : each));
 }
 

@@ -147,11 +147,16 @@ onBeforeUnmount(() => clearInterval(clock));
       </div>
     </template>
     <template v-else>
-      <div v-if="shown?.share !== undefined && last" class="up-result" role="status">
+      <div
+        v-if="shown?.share !== undefined && last"
+        class="up-result"
+        :class="{ no: shown.passed === false }"
+        role="status"
+      >
         <p v-if="ranOut">{{ words.timeOver }}</p>
         <p class="share">
           <strong>{{ say(shown.tries > 1 ? words.best : words.result, { share: percent(shown.share) }) }}</strong>
-          <template v-if="shown.passed !== undefined"> {{ shown.passed ? words.passed : words.failed }}</template>
+          <template v-if="shown.passed !== undefined">{{ ` ${shown.passed ? words.passed : words.failed}` }}</template>
         </p>
         <p v-if="shown.unmarked">{{ words.waits }}</p>
       </div>

@@ -89,8 +89,11 @@ const isKnown = (objectiveId: string | undefined) =>
               set('what a try asks', rules(withRule(at, { level: $event === ANY ? undefined : ($event as Level) })))
             "
           />
+        </template>
+        <p class="small" :class="draws[at]!.from.length < rule.count ? 'decide' : 'quiet'">
+          {{ !isKnown(rule.objectiveId) ? 'its objective is gone; ' : '' }}the pool holds {{ draws[at]!.from.length }}
           <button
-            v-if="draw.rules.length > 1"
+            v-if="desk.mayEdit && draw.rules.length > 1"
             type="button"
             class="link small"
             :aria-label="`Take rule ${at + 1} away`"
@@ -98,11 +101,7 @@ const isKnown = (objectiveId: string | undefined) =>
           >
             take away
           </button>
-        </template>
-        <span class="small" :class="draws[at]!.from.length < rule.count ? 'decide' : 'quiet'"
-          >{{ !isKnown(rule.objectiveId) ? 'its objective is gone; ' : '' }}the pool holds
-          {{ draws[at]!.from.length }}</span
-        >
+        </p>
       </li>
     </ul>
     <p v-if="draw && desk.mayEdit">
@@ -134,6 +133,12 @@ const isKnown = (objectiveId: string | undefined) =>
 }
 .rules :deep(input) {
   width: 3.4em;
+}
+.rules p {
+  flex-basis: 100%;
+  margin: 0;
+  display: flex;
+  gap: 10px;
 }
 .which {
   flex: 1;

@@ -50,7 +50,7 @@ const SWITCHES = [
         label="Tries"
         v-bind="LIMITS.tries"
         optional
-        placeholder="any number"
+        placeholder="any"
         :readonly="!desk.mayEdit"
     /></label>
     <label

@@ -35,11 +35,14 @@ const minutes = ref<number>();
     </p>
     <ol v-if="quiz.sittings.length">
       <li v-for="(sitting, at) in quiz.sittings" :key="at">
-        Try {{ at + 1 }}, {{ when(sitting.begun)
-        }}<template v-if="sitting.handed !== undefined"
-          >, {{ Math.max(1, Math.round((sitting.handed - sitting.begun) / 60_000)) }} min,
-          {{ percent(sitting.share ?? 0) }}</template
-        >
+        {{
+          [
+            `Try ${at + 1}`,
+            ...(sitting.begun ? [when(sitting.begun)] : []),
+            ...(sitting.handed ? [`${Math.max(1, Math.round((sitting.handed - sitting.begun) / 60_000))} min`] : []),
+            ...(sitting.share === undefined ? [] : [percent(sitting.share)]),
+          ].join(', ')
+        }}
       </li>
     </ol>
     <p v-if="granted" class="quiet">Granted: {{ granted }}.</p>

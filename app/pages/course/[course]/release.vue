@@ -36,7 +36,7 @@ watch(
   () => void all.load(),
 );
 
-const blank = computed(() => desk.lessons.filter((lesson) => lesson.blocks.length === 0));
+const blank = computed(() => desk.lessons.filter(({ kind, blocks }) => kind === 'lesson' && blocks.length === 0));
 const filled = computed(() => desk.lessons.length - blank.value.length);
 const open = computed(
   () => desk.lessons.filter((lesson) => lesson.blocks.length > 0 && lesson.state !== 'approved').length,

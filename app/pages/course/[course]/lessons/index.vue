@@ -21,7 +21,9 @@ const sorting = ref<{ id: string; desc: boolean }[]>([]);
 /** Those that ask their author something first. */
 const asking = computed(() => waitingForAnswers(desk.course!));
 const blank = computed(() =>
-  desk.lessons.filter(({ id, blocks }) => blocks.length === 0 && !asking.value.has(id)).map((lesson) => lesson.id),
+  desk.lessons
+    .filter(({ id, kind, blocks }) => kind === 'lesson' && blocks.length === 0 && !asking.value.has(id))
+    .map((lesson) => lesson.id),
 );
 const next = computed(() =>
   (chosen.value.length > 0
