@@ -51,11 +51,12 @@ const sit = (at?: number) => event({ kind: 'sit' }, at);
 const hand = (at?: number) => event({ kind: 'hand' }, at);
 const answer = (check: string, response: unknown, at?: number) => event({ kind: 'answer', check, response }, at);
 const right = ({ keys }: Taking, check: string) => solutionOf(keys[check]).response;
+/** All wrong; of an open answer, words. */
 const wrong = ({ course, keys }: Taking, check: string) =>
   wrongTo(
     course.checks.find(({ id }) => id === check)!,
     keys[check],
-  );
+  ) ?? 'I do not know.';
 const askedBy = (taking: Taking, ...events: LearnerEvent[]) => stateAfter(events, taking).quizzes![QUIZ].last!.asked;
 /** All answers of a try, of which so many are right. */
 const answers = (taking: Taking, asked: readonly string[], good: number) =>
@@ -71,8 +72,8 @@ describe('a quiz in the document', () => {
     expect(set(QUIZ, { shows: 'end', pass: 0.5 }, { shows: 'handed' }).ok).toBe(true);
     expect(set(QUIZ, null, { shows: 'handed' })).toMatchObject({ ok: false });
     expect(set(QUIZ, { shows: 'end', pass: 2 }, { shows: 'handed' })).toMatchObject({ ok: false });
-    const { quiz: _gone, ...without } = aQuiz();
-    const said = validateCourse({ ...bare, modules: [aModule('First', [without as QuizLesson])] });
+    const without = { ...aLesson('without'), id: QUIZ, kind: 'quiz' as const };
+    const said = validateCourse({ ...bare, modules: [aModule('First', [without])] });
     expect(said).toEqual([{ code: 'no-quiz', place: QUIZ }]);
     const lesson = { ...aLesson('x'), quiz: { shows: 'each' as const } };
     expect(validateCourse({ ...bare, modules: [aModule('First', [lesson])] })[0].code).toBe('not-a-quiz');
