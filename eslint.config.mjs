@@ -16,7 +16,15 @@ const {
   player: FOR_THE_PLAYER,
 } = JSON.parse(readFileSync(join(root, 'scripts/rooms.json'), 'utf8'));
 /** In the rooms of kinds a file's name says the aspect, and an aspect stands where what it is made of stands. */
-const ASPECTS = { draft: 'lesson', drafts: 'lesson', page: 'exchange', pages: 'exchange' };
+const ASPECTS = {
+  draft: 'lesson',
+  drafts: 'lesson',
+  page: 'exchange',
+  pages: 'exchange',
+  qti: 'questions',
+  qtis: 'questions',
+  'pairing-qti': 'questions',
+};
 const roomOf = ([, room, ...rest]) =>
   (['blocks', 'checks'].includes(room) && ASPECTS[rest.at(-1)?.replace(/\.ts$/, '')]) || room;
 

@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import { PLANS, type PlanKey } from '../core/brief/plans';
 import { checkBriefInput, type BriefInput } from '../server/inputs/brief';
 import { PACKAGE_FORMATS, type PackageFormat } from '../core/learning/packages';
+import { QUESTION_FORMATS, type QuestionFormat } from '../core/questions';
 import type { Rules } from '../core/learning/rules';
 import { say } from '../server/words/problems';
 
@@ -20,7 +21,7 @@ export interface Arguments {
   plan?: PlanKey;
   /** A file with an outline to lay beside the drafted one. */
   compare?: string;
-  formats: ('archive' | PackageFormat)[];
+  formats: ('archive' | PackageFormat | QuestionFormat)[];
   rules: Rules;
   keepGoing: boolean;
 }
@@ -49,7 +50,8 @@ vtt, srt), a zip of these, or a folder of HTML pages.
   --language L       language of the course, such as en or de; otherwise the sources'
   --sources-only     no connecting text by the engine
   --formats F,F      archive, html (both): the archive, and the page to read a draft by;
-                     for packages: archive, ${PACKAGE_FORMATS.join(', ')} (${PACKAGE_FORMATS.join(', ')})
+                     for packages: archive, ${PACKAGE_FORMATS.join(', ')} (${PACKAGE_FORMATS.join(', ')});
+                     for the questions alone: ${Object.keys(QUESTION_FORMATS).join(', ')}
   --done R           for packages, when a lesson is done: read, answered (answered), passed
   --pass N           for packages, percent of right answers that completes it (80); 0: none asked
   --order O          for packages: free (free), forced
@@ -134,7 +136,7 @@ function briefIn(file: string | undefined): Record<string, unknown> {
 
 const FORMATS = {
   draft: { all: ['archive', 'html'], usual: 'archive,html' },
-  packages: { all: ['archive', ...PACKAGE_FORMATS], usual: PACKAGE_FORMATS.join() },
+  packages: { all: ['archive', ...PACKAGE_FORMATS, ...Object.keys(QUESTION_FORMATS)], usual: PACKAGE_FORMATS.join() },
 };
 
 /** How packages count, as said on the line. */

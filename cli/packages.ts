@@ -3,8 +3,12 @@ import { needsPerson } from '../core/checks/markings';
 import { contentHash } from '../core/document/id';
 import { readArchive } from '../core/exchange/archive';
 import { packageName, writePackage } from '../core/exchange/package';
+import { writeZip } from '../core/document/zip';
+import type { Course } from '../core/course/course';
+import { mediaName } from '../core/document/media';
 import { fail } from '../core/document/problem';
 import { freezeCourse, isEmptyForLearners, lessonsOf } from '../core/learning/view';
+import { QUESTION_FORMATS, writeQti, type QuestionFormat } from '../core/questions';
 import { playerFiles } from '../server/player';
 import type { Arguments } from './arguments';
 import { writeFiles } from './output';
@@ -31,17 +35,38 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
       packageName(course.title, format),
       format === 'archive'
         ? bytes
-        : writePackage({ id, number: 1, rules: given.rules, frozen }, format, playerFiles(), media),
+        : isQuestions(format)
+          ? writeZip(questionFiles(course, format, media))
+          : writePackage({ id, number: 1, rules: given.rules, frozen }, format, playerFiles(), media),
     ]),
   );
   writeFiles(given.out!, files);
   tell(
     `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`,
   );
-  if (!given.formats.some((format) => format !== 'archive')) return;
+  if (given.formats.some(isQuestions))
+    tell(
+      'note: QTI knows no slips of the keyboard and no neighbours in an order: there these count exactly, and whole.',
+    );
+  if (!given.formats.some((format) => format !== 'archive' && !isQuestions(format))) return;
   tell('note: packages mark answers by themselves, so they carry the right answers.');
   const open = Object.values(frozen.keys).filter(needsPerson).length;
   if (open > 0) tell(`note: nobody marks in a package: ${open} open answers are compared by the learners themselves.`);
+}
+
+const isQuestions = (format: Arguments['formats'][number]): format is QuestionFormat => format in QUESTION_FORMATS;
+
+/** A course's questions with the pictures they show. */
+function questionFiles(
+  course: Course,
+  format: QuestionFormat,
+  media: ReadonlyMap<string, Uint8Array>,
+): Map<string, Uint8Array> {
+  const pictures = course.checks.flatMap(({ picture }): [string, Uint8Array][] => {
+    const bytes = picture && media.get(picture.media.hash);
+    return bytes ? [[`media/${mediaName(picture.media)}`, bytes]] : [];
+  });
+  return new Map([...writeQti(course, QUESTION_FORMATS[format]), ...pictures]);
 }
 
 function bytesOf(path: string): Uint8Array {

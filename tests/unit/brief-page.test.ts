@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { writeBriefPage } from '../../core/exchange/html/brief';
 import { lomOf } from '../../core/exchange/scorm/lom';
-import { writeXml } from '../../core/exchange/scorm/xml';
+import { writeXml } from '../../core/document/xml';
 import { freezeCourse } from '../../core/learning/view';
 import { aBrief, aCourse, aLesson, aModule } from '../builders';
 

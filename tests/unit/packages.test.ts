@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { element, writeXml } from '../../core/exchange/scorm/xml';
+import { element, writeXml } from '../../core/document/xml';
 import { packageName, writePackage, type PlayerFiles, type Released } from '../../core/exchange/package';
 import { PACKAGE_FORMATS } from '../../core/learning/packages';
 import { USUAL_RULES } from '../../core/learning/rules';

@@ -13,6 +13,9 @@ const desk = useCourse();
 /** So many are put in at once, and so many are listed. */
 const [AT_ONCE, LISTED] = [10, 12];
 const offers = computed(() => offersFor(desk.course!, props.lesson, 500));
+const bringing = ref(false);
+const brought = ref(false);
+watch(bringing, () => void (brought.value = true));
 function take(checks: readonly Check[]) {
   desk.flushTyping();
   const now = desk.lessons.find(({ id }) => id === props.lesson.id);
@@ -29,7 +32,13 @@ function take(checks: readonly Check[]) {
 
 <template>
   <section>
-    <h2>Offers {{ offers.length }}</h2>
+    <h2>
+      Offers {{ offers.length
+      }}<button v-if="desk.mayEdit" type="button" class="link small bring" @click="bringing = true">
+        Bring questions
+      </button>
+    </h2>
+    <LazyCheckBringDialog v-if="brought" v-model:open="bringing" :into="lesson.id" />
     <p v-if="offers.length === 0" class="small quiet">
       No question of these lessons is left that stands nowhere and has no flaw. Write one on the page, or draw on the
       lessons.
@@ -60,6 +69,12 @@ function take(checks: readonly Check[]) {
 </template>
 
 <style scoped>
+h2 {
+  display: flex;
+}
+.bring {
+  margin-left: auto;
+}
 li {
   display: flex;
   gap: 8px;

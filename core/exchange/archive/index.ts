@@ -9,7 +9,7 @@ import { validateCourse } from '../../course/validate';
 import { textOf, unpack, type Entries } from '../../reading/zip';
 import type { Source } from '../../source/source';
 import { validateSource } from '../../source/validate';
-import { writeZip } from '../zip';
+import { writeZip } from '../../document/zip';
 import { FORMAT, FORMAT_VERSION, type CourseDocument } from '../document';
 
 /**

@@ -1,8 +1,9 @@
+import type { QuestionFormat } from '../../questions';
 import { strToU8 } from 'fflate';
 import { mediaName, mediaRefs } from '../../document/media';
 import { packageKind, type PackageFormat } from '../../learning/packages';
 import { writeManifest } from '../scorm/manifest';
-import { writeZip } from '../zip';
+import { writeZip } from '../../document/zip';
 import { packagePage, type Released } from './page';
 import type { PlayerFiles } from './player';
 
@@ -61,7 +62,7 @@ export function writePackage(
 }
 
 /** The file name of a package. */
-export function packageName(title: string, format: PackageFormat | 'archive'): string {
+export function packageName(title: string, format: PackageFormat | QuestionFormat | 'archive'): string {
   const name =
     title
       .normalize('NFKD')

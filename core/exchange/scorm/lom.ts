@@ -1,5 +1,5 @@
 import type { CourseAbout } from '../../course/course';
-import { element, type Element } from './xml';
+import { element, type Element } from '../../document/xml';
 import type { Edition } from './manifest';
 
 /** What is said of a course where it is filed. */

@@ -1,6 +1,6 @@
 import type { Rules } from '../../learning/rules';
 import { lomOf, type Announced } from './lom';
-import { element, writeXml, type Element } from './xml';
+import { element, writeXml, type Element } from '../../document/xml';
 
 export type Edition = '1.2' | '2004';
 

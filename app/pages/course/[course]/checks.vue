@@ -5,6 +5,7 @@ import type { AskingForm } from '~~/core/checks/check';
 import type { Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
+import { useQuestionFiles } from '~/composables/useQuestionFiles';
 import { useCourse } from '~/stores/course';
 import { useFlaws } from '~/stores/flaws';
 import { useStale } from '~/stores/stale';
@@ -36,6 +37,17 @@ const list = computed(() => ({ offers: offers.value, placed: standing.value, men
 const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
+const bringing = ref(false);
+/** The dialog comes when it is first wanted, and stays. */
+const brought = ref(false);
+watch(bringing, () => void (brought.value = true));
+const { saveQuestions } = useQuestionFiles();
+const SAVE = [
+  [
+    { label: 'QTI 3.0', onSelect: () => void saveQuestions('qti30') },
+    { label: 'QTI 2.1', onSelect: () => void saveQuestions('qti21') },
+  ],
+];
 const EMPTY = {
   offers: {
     title: 'No offers',
@@ -120,6 +132,14 @@ function step(by: number) {
 }
 const at = () => list.value.find((check) => check.id === current.value);
 useActions([
+  {
+    id: 'c-bring',
+    label: 'Bring questions from elsewhere',
+    key: 'Alt+Shift+I',
+    area: 'Checks',
+    when: () => desk.mayEdit,
+    run: () => void (bringing.value = true),
+  },
   { id: 'c-next', label: 'Next check', key: 'ArrowDown', within: 'checks', area: 'Checks', run: () => step(1) },
   { id: 'c-before', label: 'Check before', key: 'ArrowUp', within: 'checks', area: 'Checks', run: () => step(-1) },
   {
@@ -148,6 +168,14 @@ useActions([
     <div class="head">
       <h1>Checks</h1>
       <FieldTabs v-model="what" :items="tabs" />
+      <div class="end">
+        <UDropdownMenu v-if="standing.length" :items="SAVE"
+          ><UButton size="sm" color="neutral" variant="outline">Save as</UButton></UDropdownMenu
+        ><UButton v-if="desk.mayEdit" size="sm" color="neutral" variant="outline" @click="bringing = true"
+          >Bring questions</UButton
+        >
+      </div>
+      <LazyCheckBringDialog v-if="brought" v-model:open="bringing" />
     </div>
     <div v-if="list.length" class="list" data-keys="checks">
       <p class="small quiet">

@@ -1,0 +1,28 @@
+import { mediaName } from '~~/core/document/media';
+import type { QuestionFormat } from '~~/core/questions';
+import { saveFile } from '~/composables/saving';
+import { mediaAddress } from '~/composables/useMedia';
+import { useCourse } from '~/stores/course';
+
+/** The course's questions as a file for other programs, with the pictures they show. */
+export function useQuestionFiles() {
+  const desk = useCourse();
+  return {
+    saveQuestions: (format: QuestionFormat) =>
+      desk.asking(async () => {
+        const course = desk.course!;
+        const [{ QUESTION_FORMATS, writeQti }, { writeZip }] = await Promise.all([
+          import('~~/core/questions'),
+          import('~~/core/document/zip'),
+        ]);
+        const files = writeQti(course, QUESTION_FORMATS[format]);
+        for (const { picture } of course.checks) {
+          const name = picture && `media/${mediaName(picture.media)}`;
+          if (!name || files.has(name)) continue;
+          const answer = await fetch(mediaAddress(course.id, picture.media));
+          if (answer.ok) files.set(name, new Uint8Array(await answer.arrayBuffer()));
+        }
+        saveFile(`questions.${format}.zip`, new Blob([writeZip(files) as BlobPart], { type: 'application/zip' }));
+      }),
+  };
+}
