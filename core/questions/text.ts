@@ -43,6 +43,7 @@ export function readText(text: string, bringing: Bringing, language: string): Gi
 function questionsIn(text: string): { line: number; question: PlainQuestion }[] {
   const found: { line: number; question: PlainQuestion }[] = [];
   let isAfterBlank = true;
+  let writing: GoesOn = 'stem';
   text.split(/\r\n|\r|\n/).forEach((line, at) => {
     if (line.trim() === '') {
       isAfterBlank = true;
@@ -51,8 +52,10 @@ function questionsIn(text: string): { line: number; question: PlainQuestion }[] 
     const last = found.at(-1)?.question;
     const begins = beginning(line, last, isAfterBlank);
     isAfterBlank = false;
-    if (begins !== undefined) found.push({ line: at + 1, question: blankQuestion(begins) });
-    else if (last) takeLine(last, line);
+    if (begins !== undefined) {
+      found.push({ line: at + 1, question: blankQuestion(begins) });
+      writing = 'stem';
+    } else if (last) writing = takeLine(last, line, writing);
   });
   return found;
 }
@@ -66,7 +69,11 @@ function beginning(line: string, last: PlainQuestion | undefined, isAfterBlank: 
   return !last || (isAfterBlank && !isPart) ? line.trim() : undefined;
 }
 
-function takeLine(question: PlainQuestion, line: string): void {
+/** What a line that is nothing of its own goes on with. */
+type GoesOn = 'stem' | 'option' | 'answer' | 'feedback' | 'nothing';
+
+/** Takes a line into its question; gives what the next one would go on with. */
+function takeLine(question: PlainQuestion, line: string, writing: GoesOn): GoesOn {
   for (const [field, label] of FIELDS) {
     if (!label.test(line)) continue;
     const value = line.replace(label, '').trim();
@@ -74,18 +81,23 @@ function takeLine(question: PlainQuestion, line: string): void {
       const points = Number(value.replace(',', '.'));
       if (Number.isFinite(points) && points >= 0) question.points = points;
     } else if (value) question[field] = value;
-    return;
+    return field === 'answer' || field === 'feedback' ? field : 'nothing';
   }
   const pair = PAIR.exec(line);
   if (pair) {
     question.pairs.push([pair[1].trim(), pair[2].trim()]);
-    return;
+    return 'nothing';
   }
   const option = optionIn(line) ?? numberedOption(question, line);
-  if (option) question.options.push(option);
-  // A line that goes on: of the last option, or of the question.
-  else if (question.options.length > 0) question.options.at(-1)!.text += ` ${line.trim()}`;
-  else if (question.answer === undefined) question.stem += ` ${line.trim()}`;
+  if (option) {
+    question.options.push(option);
+    return 'option';
+  }
+  const more = ` ${line.trim()}`;
+  if (writing === 'option') question.options.at(-1)!.text += more;
+  else if (writing === 'stem') question.stem += more;
+  else if (writing !== 'nothing') question[writing] = `${question[writing] ?? ''}${more}`.trim();
+  return writing;
 }
 
 const numberedOption = (question: PlainQuestion, line: string) => {

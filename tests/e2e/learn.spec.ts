@@ -1,36 +1,11 @@
 import AxeBuilder from '@axe-core/playwright';
-import { devices, type Browser, type Page } from '@playwright/test';
+import { devices, type Page } from '@playwright/test';
 import type { Course } from '../../core/course/course';
 import { asChoice } from '../builders';
 import { answerRightly, askedIn } from './answering';
+import { aLearner, release } from './learning';
 import { choose, expect, looksRight, openDemo, openLesson, saved, test, type App } from './app';
 
-/** Makes the course at hand available; gives the learners' address. */
-async function release(
-  page: Page,
-  access: RegExp,
-  choose: (page: Page) => Promise<void> = async () => undefined,
-): Promise<string> {
-  await page.keyboard.press('Alt+6');
-  await expect(page.getByRole('heading', { name: 'Release', exact: true })).toBeVisible();
-  await page.getByRole('radio', { name: access }).check();
-  await choose(page);
-  const before = await page.locator('tbody tr').count();
-  await page.keyboard.press('Control+Enter');
-  await expect(page.locator('tbody tr')).toHaveCount(before + 1);
-  return (await page.locator('.address code').textContent())!;
-}
-/** A learner on a device of their own. */
-async function aLearner(browser: Browser, address: string, name?: string, options = {}): Promise<Page> {
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 800 }, ...options })).newPage();
-  await page.goto(address);
-  if (name) {
-    await page.getByLabel('Your name').fill(name);
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  }
-  return page;
-}
 const onward = (page: Page) => page.locator('.up-onward button').last();
 /** The first check of the page that asks for one of several answers. */
 const choiceOn = (page: Page) => page.locator('.up-check:has(.up-option input[type=radio])').first();
@@ -60,7 +35,7 @@ test('a course is made available, taken by name on a phone, left and gone on wit
   await openDemo(page, app);
   const address = await release(page, /Anyone with the address/);
   const learner = await aLearner(browser, address);
-  await expect(learner.getByText(/24 lessons, \d+ checks/)).toBeVisible();
+  await expect(learner.getByText(/25 lessons, \d+ checks/)).toBeVisible();
   await expect(learner.getByText('Tries at each check: 2.')).toBeVisible();
   await looksRight(learner);
   await learner.getByLabel('Your name').fill('Ada Pell');
@@ -101,7 +76,7 @@ test('a course is made available, taken by name on a phone, left and gone on wit
   await expect(elsewhere.getByRole('link', { name: /^Ladders and towers\s*, done/ })).toBeVisible();
 
   await page.keyboard.press('Alt+7');
-  await expect(page.getByRole('row', { name: /Ada Pell/ })).toContainText('1 of 24');
+  await expect(page.getByRole('row', { name: /Ada Pell/ })).toContainText('1 of 25');
   await looksRight(page);
   // The list follows while it is open.
   await elsewhere.keyboard.press('Escape');

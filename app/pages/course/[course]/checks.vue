@@ -181,7 +181,7 @@ useActions([
       <p class="small quiet">
         {{
           what === 'offers'
-            ? 'Drafted from your sources, best first, and in no lesson yet.'
+            ? 'Drafted from your sources or brought in, best first, and in no lesson yet.'
             : what === 'placed'
               ? `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.`
               : 'Checks in lessons that learners could see through, or misread; each says what mends it.'
