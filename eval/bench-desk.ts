@@ -63,8 +63,34 @@ function aLongCourse(lessons: number, sentences: number): Course {
   return course;
 }
 
+/** A course of questions that no lesson asks yet. */
+function aCourseOfQuestions(questions: number, nth: number): Course {
+  const course = emptyCourse(freshId('u'), `Questions ${nth}`, briefFrom({}, 'en'));
+  const lessonId = freshId('l');
+  course.checks = Array.from({ length: questions }, (_, at) => {
+    const options = ['lent again', 'repaired', 'given away', 'reported'].map((text) => ({
+      id: freshId('a'),
+      text: `The tool ${at} is ${text}, and the slip is kept in its box`,
+      feedback: { code: 'own' as const, quotes: [] },
+    }));
+    return {
+      id: freshId('k'),
+      kind: 'choice' as const,
+      lessonId,
+      stem: `What becomes of tool ${at} of shelf ${nth} when it comes back late?`,
+      evidence: [],
+      level: 'apply' as const,
+      difficulty: 0.4,
+      key: options[0].id,
+      options,
+      tags: [`shelf ${nth}`],
+    };
+  });
+  return course;
+}
+
 const folder = mkdtempSync(join(tmpdir(), 'uplift-bench-'));
-const { db, people, courses, now } = openInstallation(folder);
+const { db, people, courses, pool, now } = openInstallation(folder);
 people.add(
   { id: 'pinesmarlowa', name: 'Ines', login: 'ines', role: 'owner' },
   await hashPassword('a long password'),
@@ -97,6 +123,16 @@ const posts = Array.from({ length: 200 }, (_, round) => {
   return performance.now() - start;
 });
 console.log(`200 changes posted to a course of 200 lessons: ${shown(posts)} (p95 of at most 100 is asked)`);
+for (let nth = 0; nth < 10; nth++) courses.adopt(aCourseOfQuestions(500, nth), 'pinesmarlowa');
+const cold = performance.now();
+const { of } = pool.search('pinesmarlowa', { from: 0 });
+console.log(`${of} questions of 13 courses listed, the first time: ${(performance.now() - cold).toFixed(0)} ms`);
+const searched = Array.from({ length: 100 }, (_, round) => {
+  const start = performance.now();
+  pool.search('pinesmarlowa', { words: `tool ${round} late`, kind: round % 2 ? 'choice' : undefined, from: 0 });
+  return performance.now() - start;
+});
+console.log(`searched: ${shown(searched)} (under 100 is asked)`);
 db.close();
 
 const scripts = readdirSync('.output/public/_nuxt').filter((name) => /\.(js|css)$/.test(name));

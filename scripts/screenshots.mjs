@@ -81,6 +81,10 @@ try {
   await page.frameLocator('iframe').locator('h1').waitFor();
   await shot('lesson-as-learner');
   await page.keyboard.press('Alt+v');
+  await page.keyboard.press('Alt+4');
+  await page.getByRole('row').getByRole('link', { name: 'Ready for the desk?', exact: true }).click();
+  await page.getByRole('heading', { name: /A try asks/ }).waitFor();
+  await shot('quiz');
   for (const [key, name] of [
     ['Alt+1', 'brief'],
     ['Alt+2', 'sources'],
@@ -103,9 +107,6 @@ try {
   await page.getByRole('button', { name: 'Put into the sources' }).click();
   await page.getByText('The sources hold your answers.').waitFor();
   await shot('interview');
-  await page.getByRole('link', { name: 'Topics' }).click();
-  await page.locator('tbody tr').first().waitFor();
-  await shot('topics');
   await page.getByRole('link', { name: 'Side by side' }).click();
   await page.getByText('said differently').first().waitFor();
   await page.getByLabel('Second source').click();

@@ -63,6 +63,7 @@ export interface Routes {
   'GET /api/outbox': typeof import('./api/outbox/index.get').default;
   'GET /api/outbox/:letter': typeof import('./api/outbox/[letter].get').default;
   'GET /api/people': typeof import('./api/people.get').default;
+  'GET /api/pool': typeof import('./api/pool.get').default;
   'GET /api/services': typeof import('./api/services/index.get').default;
   'GET /api/shelf': typeof import('./api/shelf/index.get').default;
   'GET /api/shelf/:source/people': typeof import('./api/shelf/[source]/people.get').default;
@@ -183,6 +184,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/outbox': 'owner',
   'GET /api/outbox/:letter': 'owner',
   'GET /api/people': 'owner',
+  'GET /api/pool': 'signed-in',
   'GET /api/services': 'owner',
   'GET /api/shelf': 'signed-in',
   'GET /api/shelf/:source/people': 'signed-in',

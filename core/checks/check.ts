@@ -31,6 +31,8 @@ export interface CheckFrame {
   said?: { right?: string; wrong?: string };
   /** A picture under what is asked. */
   picture?: CheckPicture;
+  /** By which its author finds it again, among all their questions. */
+  tags?: string[];
 }
 
 /** What is asked of learners: to know something again, to apply it, to decide by it. */
@@ -76,6 +78,9 @@ export interface Fields {
   optional?: Record<string, Shape>;
 }
 
+/** A tag is as long as this at most. */
+export const TAG_LONGEST = 60;
+
 /** What a check may weigh. */
 export const POINTS = { min: 0, max: 100 };
 const words = string({ min: 1, max: 2000 });
@@ -101,5 +106,6 @@ export const FRAME: Required<Fields> = {
     required: boolean,
     said: object({}, { right: words, wrong: words }),
     picture: object({ media: mediaRef, alt: string({ max: 1000 }) }),
+    tags: list(string({ min: 1, max: TAG_LONGEST }), { min: 1 }),
   },
 };

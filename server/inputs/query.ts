@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import { IsArray, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { LEVELS, TAG_LONGEST, type Level } from '../../core/checks/check';
+import { CHECK_KINDS, type CheckKind } from '../../core/checks/forms';
 import { ID_PATTERN } from '../../core/document/id';
 import { PACKAGE_FORMATS, type PackageFormat } from '../../core/learning/packages';
 
@@ -24,6 +26,16 @@ export class RevisionQuery {
 
 export class PackageQuery {
   @IsIn(PACKAGE_FORMATS) format!: PackageFormat;
+}
+
+/** What is looked for among all questions of a person; `from`: how many of those found are passed over. */
+export class PoolQuery {
+  @IsOptional() @IsString() @MaxLength(300) words?: string;
+  @IsOptional() @IsIn(CHECK_KINDS) kind?: CheckKind;
+  @IsOptional() @IsIn(LEVELS) level?: Level;
+  @IsOptional() @IsString() @MaxLength(TAG_LONGEST) tag?: string;
+  @IsOptional() @IsString() @Matches(ID_PATTERN) besides?: string;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(1_000_000) from?: number;
 }
 
 /** Two sources to be laid side by side. */

@@ -6,6 +6,7 @@ import { learnerDesk } from '../desk/learners';
 import { linkDesk } from '../desk/links';
 import { mediaDesk } from '../desk/media';
 import { newsDesk } from '../desk/news';
+import { poolDesk } from '../desk/pool';
 import { releaseDesk } from '../desk/releases';
 import { searchDesk } from '../desk/search';
 import { staleDesk } from '../desk/stale';
@@ -55,6 +56,7 @@ export function openInstallation(folder: string) {
       .filter(Boolean),
   );
   const releases = releaseDesk(db, courses, now);
+  const pool = poolDesk(courses);
   /** Where the demo's own site is, once it stands. */
   const site: { address?: string } = {};
   const pages = webPages(allowed, site);
@@ -85,6 +87,7 @@ export function openInstallation(folder: string) {
     courses,
     sources,
     search,
+    pool,
     releases,
     history: historyDesk(db, courses),
     media: mediaDesk(db, files, now),

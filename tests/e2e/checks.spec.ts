@@ -46,7 +46,7 @@ test('a check of every kind is written by hand, by keys and at a person’s spee
 
   // A number out of bounds is said, and neither taken nor changed.
   const card = page.locator('.lesson-page [data-check]').first();
-  await card.getByRole('button', { name: 'Points, feedback, picture' }).click();
+  await card.getByRole('button', { name: 'Points, feedback, picture, tags' }).click();
   const points = card.getByLabel('Points').last();
   await points.pressSequentially('150', { delay: 80 });
   await expect(card.getByText('not above 100')).toBeVisible();
@@ -162,6 +162,8 @@ test('every kind is taken by keys on a small phone, its key never sent before; a
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: 'Mark 1 of Nia' })).toHaveCount(0);
     await learner.reload();
+    // Behind the last lesson stands the quiz.
+    await learner.keyboard.press('Alt+PageUp');
     await expect(learner.getByText('And the borrower?')).toBeVisible();
     await expect(learner.getByText('Partly right: 50 %.')).toBeVisible();
   });

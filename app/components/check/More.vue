@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { POINTS } from '~~/core/checks/check';
+import { POINTS, TAG_LONGEST } from '~~/core/checks/check';
 import type { Check, ChoiceCheck } from '~~/core/checks/forms';
 import { useCheckEditing } from '~/checks/editing';
 import { giveMedia } from '~/composables/useMedia';
@@ -15,9 +15,11 @@ const SAID = [
 ] as const;
 /** What is set, in short, while it is folded. */
 const summary = computed(() => {
-  const { points, required, said } = props.check;
+  const { points, required, said, tags } = props.check;
   const weight = points === undefined ? '' : points === 1 ? '1 point' : `${points} points`;
-  return [weight, required ? 'must be answered' : '', said ? 'general feedback' : ''].filter(Boolean).join(', ');
+  return [weight, required ? 'must be answered' : '', said ? 'general feedback' : '', ...(tags ?? [])]
+    .filter(Boolean)
+    .join(', ');
 });
 function saidWith(to: 'right' | 'wrong', words: string): Check['said'] {
   const other = to === 'right' ? 'wrong' : 'right';
@@ -30,6 +32,11 @@ function setOrder(fixed: boolean) {
   const { id, fixed: was } = props.check as ChoiceCheck;
   desk.flushTyping();
   desk.change('order of the answers', [{ type: 'set', id, field: 'fixed', value: fixed || null, was: was ?? null }]);
+}
+/** Tags, each once; none is no tags. */
+function tag(tags: unknown) {
+  const said = [...new Set((tags as string[]).map((each) => each.trim()).filter(Boolean))];
+  set('tags', 'tags', said.length > 0 ? said : undefined);
 }
 async function picture(event: Event) {
   const input = event.target as HTMLInputElement;
@@ -46,7 +53,7 @@ async function picture(event: Event) {
 <template>
   <div v-if="mayEdit || summary" class="more small">
     <button v-if="mayEdit" type="button" class="link" :aria-expanded="open" @click="open = !open">
-      {{ open ? 'Less' : 'Points, feedback, picture' }}
+      {{ open ? 'Less' : 'Points, feedback, picture, tags' }}
     </button>
     <span v-if="!open && summary" class="quiet">{{ summary }}</span>
     <div v-if="open && mayEdit" class="fields">
@@ -84,6 +91,18 @@ async function picture(event: Event) {
         :placeholder="label"
         :aria-label="label"
       />
+      <label class="tags"
+        >Tags
+        <UInputTags
+          :model-value="check.tags ?? []"
+          size="sm"
+          add-on-blur
+          add-on-paste
+          :max-length="TAG_LONGEST"
+          placeholder="to find it again"
+          aria-label="Tags"
+          @update:model-value="tag"
+      /></label>
       <p>
         <button type="button" class="link" @click="file?.click()">
           {{ check.picture ? 'Another picture' : 'A picture under the question' }}</button><input
@@ -106,6 +125,11 @@ async function picture(event: Event) {
 .more > .link {
   min-height: 24px;
   margin-right: 10px;
+}
+.tags {
+  display: flex;
+  gap: 8px;
+  align-items: center;
 }
 .fields {
   display: grid;

@@ -13,9 +13,6 @@ const desk = useCourse();
 /** So many are put in at once, and so many are listed. */
 const [AT_ONCE, LISTED] = [10, 12];
 const offers = computed(() => offersFor(desk.course!, props.lesson, 500));
-const bringing = ref(false);
-const brought = ref(false);
-watch(bringing, () => void (brought.value = true));
 function take(checks: readonly Check[]) {
   desk.flushTyping();
   const now = desk.lessons.find(({ id }) => id === props.lesson.id);
@@ -33,12 +30,8 @@ function take(checks: readonly Check[]) {
 <template>
   <section>
     <h2>
-      Offers {{ offers.length
-      }}<button v-if="desk.mayEdit" type="button" class="link small bring" @click="bringing = true">
-        Bring questions
-      </button>
+      Offers {{ offers.length }}<span v-if="desk.mayEdit" class="bring"><CheckBring link :into="lesson.id" /></span>
     </h2>
-    <LazyCheckBringDialog v-if="brought" v-model:open="bringing" :into="lesson.id" />
     <p v-if="offers.length === 0" class="small quiet">
       No question of these lessons is left that stands nowhere and has no flaw. Write one on the page, or draw on the
       lessons.

@@ -37,10 +37,7 @@ const list = computed(() => ({ offers: offers.value, placed: standing.value, men
 const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
-const bringing = ref(false);
-/** The dialog comes when it is first wanted, and stays. */
-const brought = ref(false);
-watch(bringing, () => void (brought.value = true));
+const bring = ref<{ paste: () => void; look: () => void } | null>(null);
 const { saveQuestions } = useQuestionFiles();
 const SAVE = [
   [
@@ -138,7 +135,15 @@ useActions([
     key: 'Alt+Shift+I',
     area: 'Checks',
     when: () => desk.mayEdit,
-    run: () => void (bringing.value = true),
+    run: () => bring.value?.paste(),
+  },
+  {
+    id: 'c-pool',
+    label: 'Take questions of my other courses',
+    key: 'Alt+Shift+K',
+    area: 'Checks',
+    when: () => desk.mayEdit,
+    run: () => bring.value?.look(),
   },
   { id: 'c-next', label: 'Next check', key: 'ArrowDown', within: 'checks', area: 'Checks', run: () => step(1) },
   { id: 'c-before', label: 'Check before', key: 'ArrowUp', within: 'checks', area: 'Checks', run: () => step(-1) },
@@ -171,11 +176,8 @@ useActions([
       <div class="end">
         <UDropdownMenu v-if="standing.length" :items="SAVE"
           ><UButton size="sm" color="neutral" variant="outline">Save as</UButton></UDropdownMenu
-        ><UButton v-if="desk.mayEdit" size="sm" color="neutral" variant="outline" @click="bringing = true"
-          >Bring questions</UButton
-        >
+        ><CheckBring v-if="desk.mayEdit" ref="bring" />
       </div>
-      <LazyCheckBringDialog v-if="brought" v-model:open="bringing" />
     </div>
     <div v-if="list.length" class="list" data-keys="checks">
       <p class="small quiet">
