@@ -11,6 +11,11 @@ const courseOf = async (page: Page, app: App): Promise<Course> => {
 const quizIn = async (page: Page, app: App, title: string) =>
   (await courseOf(page, app)).modules.flatMap(({ lessons }) => lessons).find((lesson) => lesson.title === title)!;
 
+async function bring(page: Page, how: string) {
+  await page.getByRole('button', { name: 'Bring questions' }).click();
+  await page.getByRole('menuitem', { name: how }).click();
+}
+
 test('a quiz is made, filled, limited, sat on a phone, failed, granted another try and passed', async ({
   page,
   app,
@@ -107,7 +112,7 @@ test('a quiz is made, filled, limited, sat on a phone, failed, granted another t
 test('questions are pasted, looked over, taken, and saved for other programs', async ({ page, app }) => {
   await openDemo(page, app);
   await page.keyboard.press('Alt+5');
-  await page.getByRole('button', { name: 'Bring questions' }).click();
+  await bring(page, 'From text or a file');
   const box = page.getByLabel(/Questions as they stand/);
   await box.fill(
     '1. When does the desk close?\na) at five\n*b) at six\n\n2. Who may lend a tower?\na) you\nb) the lead',
@@ -117,7 +122,7 @@ test('questions are pasted, looked over, taken, and saved for other programs', a
   // What was pasted is there again after the dialog was left.
   await page.keyboard.press('Escape');
   await page.reload();
-  await page.getByRole('button', { name: 'Bring questions' }).click();
+  await bring(page, 'From text or a file');
   await expect(box).toHaveValue(/When does the desk close/);
   await page.getByRole('button', { name: 'Take 1 question' }).click();
   await saved(page);
@@ -128,7 +133,7 @@ test('questions are pasted, looked over, taken, and saved for other programs', a
   await page.getByRole('button', { name: 'Save as' }).click();
   await page.getByRole('menuitem', { name: 'QTI 3.0' }).click();
   const file = await (await down).path();
-  await page.getByRole('button', { name: 'Bring questions' }).click();
+  await bring(page, 'From text or a file');
   await page
     .getByLabel('File with questions')
     .setInputFiles({ name: 'mine.zip', mimeType: 'application/zip', buffer: await bytesOf(file) });
@@ -138,6 +143,35 @@ test('questions are pasted, looked over, taken, and saved for other programs', a
     .getByLabel('File with questions')
     .setInputFiles({ name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('PK nothing') });
   await expect(page.getByRole('alert')).toContainText('no.zip cannot be read as questions');
+});
+
+test('a question is found among those of other courses, taken as a copy and tagged', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+5');
+  const before = (await courseOf(page, app)).checks.length;
+  await bring(page, 'From my other courses');
+  await page.getByLabel('Words of the question').pressSequentially('ten days late', { delay: 70 });
+  const found = page.getByRole('dialog').locator('.found li');
+  await expect(found.first()).toContainText('asked in Late returns');
+  await expect(found.filter({ hasNotText: 'ten days late' })).toHaveCount(0);
+  await looksRight(page);
+  await found
+    .first()
+    .getByRole('button', { name: /^Take:/ })
+    .click();
+  await expect(found.first()).toContainText('taken');
+  await page.keyboard.press('Escape');
+  await saved(page);
+  const { checks } = await courseOf(page, app);
+  expect(checks).toHaveLength(before + 1);
+  expect(checks.at(-1)!.stem).toContain('ten days late');
+
+  const card = page.locator(`[data-card="${checks.at(-1)!.id}"]`);
+  await card.getByRole('button', { name: 'Points, feedback, picture, tags' }).click();
+  await card.getByPlaceholder('to find it again').pressSequentially('late returns', { delay: 60 });
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect.poll(async () => (await courseOf(page, app)).checks.at(-1)!.tags).toEqual(['late returns']);
 });
 
 const bytesOf = async (path: string) => (await import('node:fs')).readFileSync(path);
