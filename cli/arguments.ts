@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { PLANS, type PlanKey } from '../core/brief/plans';
 import { checkBriefInput, type BriefInput } from '../server/inputs/brief';
 import { PACKAGE_FORMATS, type PackageFormat } from '../core/learning/packages';
-import { QUESTION_FORMATS, type QuestionFormat } from '../core/questions';
+import { QUESTION_FORMATS, type QuestionFormat } from '../core/questions/names';
 import type { Rules } from '../core/learning/rules';
 import { say } from '../server/words/problems';
 

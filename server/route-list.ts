@@ -86,6 +86,7 @@ export interface Routes {
   'POST /api/courses/:course/operations': typeof import('./api/courses/[course]/operations.post').default;
   'POST /api/courses/:course/outline': typeof import('./api/courses/[course]/outline.post').default;
   'POST /api/courses/:course/outline/own': typeof import('./api/courses/[course]/outline/own.post').default;
+  'POST /api/courses/:course/questions': typeof import('./api/courses/[course]/questions.post').default;
   'POST /api/courses/:course/redo': typeof import('./api/courses/[course]/redo.post').default;
   'POST /api/courses/:course/releases': typeof import('./api/courses/[course]/releases/index.post').default;
   'POST /api/courses/:course/shelf': typeof import('./api/courses/[course]/shelf.post').default;
@@ -207,6 +208,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/operations': 'author',
   'POST /api/courses/:course/outline': 'author',
   'POST /api/courses/:course/outline/own': 'author',
+  'POST /api/courses/:course/questions': 'author',
   'POST /api/courses/:course/redo': 'author',
   'POST /api/courses/:course/releases': 'author',
   'POST /api/courses/:course/shelf': 'author',

@@ -1,5 +1,5 @@
 import { mediaName } from '~~/core/document/media';
-import type { QuestionFormat } from '~~/core/questions';
+import { QUESTION_FORMATS, type QuestionFormat } from '~~/core/questions/names';
 import { saveFile } from '~/composables/saving';
 import { mediaAddress } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
@@ -11,8 +11,8 @@ export function useQuestionFiles() {
     saveQuestions: (format: QuestionFormat) =>
       desk.asking(async () => {
         const course = desk.course!;
-        const [{ QUESTION_FORMATS, writeQti }, { writeZip }] = await Promise.all([
-          import('~~/core/questions'),
+        const [{ writeQti }, { writeZip }] = await Promise.all([
+          import('~~/core/questions/write'),
           import('~~/core/document/zip'),
         ]);
         const files = writeQti(course, QUESTION_FORMATS[format]);

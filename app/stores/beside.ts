@@ -1,3 +1,4 @@
+import { base64Of } from '~/composables/base64';
 import { api, type AnswerOf } from '~/client';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -90,7 +91,7 @@ export const useBeside = defineStore('beside', () => {
         name.replace(/\.[a-z0-9]+$/i, ''),
         await api('POST /api/courses/:course/outline/own', {
           course: desk.course!.id,
-          body: { name, data: base64(bytes) },
+          body: { name, data: base64Of(bytes) },
         }),
       ),
     );
@@ -188,10 +189,4 @@ function fromVersion(name: string, { modules, objectives, checks, answers }: Cou
     nodes: { modules, objectives, checks, ...(answers && { answers }) },
     minutes: Object.fromEntries(lessons.map((lesson) => [lesson.id, lessonMinutes(lesson)])),
   };
-}
-
-function base64(bytes: Uint8Array): string {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 0x8000) text += String.fromCharCode(...bytes.subarray(at, at + 0x8000));
-  return btoa(text);
 }

@@ -1,5 +1,5 @@
 import type { CheckKind } from '~~/core/checks/forms';
-import type { LeftCode } from '~~/core/questions';
+import type { LeftCode } from '~~/core/questions/given';
 
 /** Why a question that was brought along could not be taken. */
 export const LEFT_WORDS: Record<LeftCode, string> = {

@@ -11,7 +11,7 @@ import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow, type VersionLine } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
 import type { FileStore } from '../files';
-import { readInChild, readOutlineInChild, readTextInChild, withZip } from '../reading';
+import { readInChild, readOutlineInChild, readQuestionsInChild, readTextInChild, withZip } from '../reading';
 import { fairTurns } from '../reading/turns';
 import { remembered, WORDS_HELD } from '../utils/remembered';
 import { freshId } from '../ids';
@@ -92,6 +92,10 @@ export function sourceDesk(
   /** Reads an author's own outline, in turn with everybody's files. Throws the problem it met. */
   const readOwnOutline = (name: string, bytes: Uint8Array, title: string, person: string) =>
     turn(person, () => readOutlineInChild(name, bytes, title));
+
+  /** Reads an author's own questions, likewise. */
+  const readOwnQuestions = (name: string, bytes: Uint8Array, lesson: string, language: string, person: string) =>
+    turn(person, () => readQuestionsInChild(name, bytes, lesson, language));
 
   /** Takes in every file of a zip as a source of its own; what cannot be read is told for each. */
   async function addZip(
@@ -372,6 +376,7 @@ export function sourceDesk(
   return {
     addFile,
     readOwnOutline,
+    readOwnQuestions,
     addZip,
     addText,
     addNewer,

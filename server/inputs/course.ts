@@ -86,6 +86,13 @@ export class OwnOutlineInput {
   @IsBase64() @Length(1, 4_000_000) data!: string;
 }
 
+/** Questions of an author's own, as a file. */
+export class OwnQuestionsInput {
+  @IsString() @Length(1, 300) name!: string;
+  @IsBase64() @Length(1, 4_000_000) data!: string;
+  @IsString() @Matches(ID_PATTERN) lesson!: string;
+}
+
 export class LinkInput {
   @IsString() @Length(8, 2000) address!: string;
   @IsBoolean() below!: boolean;

@@ -10,11 +10,28 @@ import { LIMITS, readSource, type Given, type ReadResult } from '../../core/read
 import { readAnswers } from '../../core/reading/answers';
 import { unpack } from '../../core/reading/zip';
 import type { Source } from '../../core/source/source';
+import { readQuestions } from '../../core/questions/file';
+import { freshId } from '../ids';
 import { wordsIn } from '../language/lexicon';
-import { OF_A_SITE, type GivenAnswers, type OpenedArchive, type ReadingJob, type Refused, type Unpacked } from './job';
+import {
+  OF_A_SITE,
+  type GivenAnswers,
+  type OpenedArchive,
+  type ReadingJob,
+  type ReadQuestions,
+  type Refused,
+  type Unpacked,
+} from './job';
 
 const job = JSON.parse(process.argv[2]) as ReadingJob;
-const WORK: Record<ReadingJob['what'], () => unknown> = { read, unpack: unpacked, archive, answers, outline };
+const WORK: Record<ReadingJob['what'], () => unknown> = {
+  read,
+  unpack: unpacked,
+  archive,
+  answers,
+  outline,
+  questions,
+};
 const bytes = serialize(await WORK[job.what]());
 // Written whole before the process ends: a pipe takes large data in pieces.
 process.stdout.write(bytes, () => process.exit(0));
@@ -28,6 +45,16 @@ async function read(): Promise<ReadResult> {
 
 function outline(): Promise<OutlineRead> {
   return readOutline({ name: job.name, bytes: new Uint8Array(readFileSync(job.path)) }, job.title!);
+}
+
+function questions(): ReadQuestions | Refused {
+  return refusing(() => {
+    const bringing = { lessonId: job.lesson!, id: freshId };
+    return {
+      ok: true as const,
+      given: readQuestions(job.name, new Uint8Array(readFileSync(job.path)), bringing, job.language!),
+    };
+  });
 }
 
 /** Unpacks a zip under names of ours: nothing of what its entries are called decides where they are written. */

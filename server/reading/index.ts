@@ -7,10 +7,19 @@ import { ProblemError } from '../../core/document/problem';
 import { idFrom } from '../../core/document/id';
 import type { OutlineRead } from '../../core/own/file';
 import type { OwnOutline } from '../../core/own/own';
+import type { GivenQuestions } from '../../core/questions/given';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
 import type { Source } from '../../core/source/source';
-import { OF_A_SITE, type GivenAnswers, type OpenedArchive, type ReadingJob, type Refused, type Unpacked } from './job';
+import {
+  OF_A_SITE,
+  type GivenAnswers,
+  type OpenedArchive,
+  type ReadingJob,
+  type ReadQuestions,
+  type Refused,
+  type Unpacked,
+} from './job';
 
 /** Address space of a reading process, in kilobytes: about 1 GB of memory besides what the platform maps at start. */
 const ADDRESS_SPACE = 2_200_000;
@@ -69,6 +78,20 @@ export async function readOutlineInChild(name: string, bytes: Uint8Array, title:
   );
   if (!read.ok) throw new ProblemError(read.problem);
   return read.outline;
+}
+
+/** Reads questions out of a file in a process of its own, for a lesson. Throws the problem it met. */
+export async function readQuestionsInChild(
+  name: string,
+  bytes: Uint8Array,
+  lesson: string,
+  language: string,
+): Promise<GivenQuestions> {
+  const read = await withTemporary(bytes, (path) =>
+    answerOf<ReadQuestions>({ what: 'questions', id: '', path, name, lesson, language }),
+  );
+  if (!read.ok) throw new ProblemError(read.problem);
+  return read.given;
 }
 
 /** Lays something into a file for as long as it is worked on. */

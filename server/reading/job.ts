@@ -1,13 +1,14 @@
 import type { Answer } from '../../core/course/course';
 import type { CourseDocument } from '../../core/exchange/document';
 import type { Problem } from '../../core/document/problem';
+import type { GivenQuestions } from '../../core/questions/given';
 
 /**
  * What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, read
- * answers, or read an author's outline.
+ * answers, or read an author's outline or questions.
  */
 export interface ReadingJob {
-  what: 'read' | 'unpack' | 'archive' | 'answers' | 'outline';
+  what: 'read' | 'unpack' | 'archive' | 'answers' | 'outline' | 'questions';
   /** The source's id for life. */
   id: string;
   path: string;
@@ -16,6 +17,9 @@ export interface ReadingJob {
   address?: string;
   /** Of an outline: what a module of lines without levels is called. */
   title?: string;
+  /** Of questions: whose figures are read in the way of which language, and the lesson they are for. */
+  language?: string;
+  lesson?: string;
   /** To unpack: the folder to unpack into. */
   into?: string;
 }
@@ -24,6 +28,12 @@ export interface ReadingJob {
 export interface Unpacked {
   ok: true;
   files: { name: string; path: string }[];
+}
+
+/** Questions out of a file. */
+export interface ReadQuestions {
+  ok: true;
+  given: GivenQuestions;
 }
 
 /** A course archive, opened and checked as a whole. */

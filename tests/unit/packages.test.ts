@@ -169,7 +169,7 @@ describe('uplift packages', () => {
     [[], 2, 'No archive'],
     [[demo], 2, '--out DIR'],
     [[demo, demo, '--out', out], 2, 'one archive'],
-    [[demo, '--out', out, '--formats', 'pdf'], 2, 'scorm12 and scorm2004'],
+    [[demo, '--out', out, '--formats', 'pdf'], 2, 'scorm2004, qti21 and qti30'],
     [[demo, '--out', out, '--order', 'any'], 2, 'free, forced'],
     [[demo, '--out', out, '--tries', '7'], 2, 'up to 3'],
     [['nothing.zip', '--out', join(folder, 'none')], 3, 'no such file'],

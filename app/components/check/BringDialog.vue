@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { placeIn } from '~~/core/course/quiz-gestures';
 import type { Operation } from '~~/core/course/operations';
-import { ProblemError } from '~~/core/document/problem';
-import type { GivenQuestions } from '~~/core/questions';
-import { freshId } from '~/composables/useApi';
+import type { GivenQuestions } from '~~/core/questions/given';
+import { readText } from '~~/core/questions/text';
+import { api } from '~/client';
+import { base64Of } from '~/composables/base64';
+import { freshId, troubleOf } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { KIND_WORDS, LEFT_WORDS } from '~/words/questions';
 import { counted } from '~/words/states';
@@ -26,34 +28,33 @@ const lesson = ref('');
 const home = computed(() => props.into ?? (lesson.value || desk.lessons[0]?.id) ?? '');
 const lessons = computed(() => desk.lessons.map(({ id, title }) => ({ value: id, label: title })));
 const given = computed(() => fromFile.value?.given ?? fromText.value);
-const load = () => import('~~/core/questions');
+/** The dialog itself comes only when it is wanted, and the reading of text with it; files are read by the server. */
 watch(
   () => form.value.text,
-  async (text) => {
-    const { readText } = await load();
-    // What was typed meanwhile is read by its own turn.
-    if (text !== form.value.text) return;
-    fromText.value = text.trim() ? readText(text, { lessonId: home.value, id: freshId }, desk.course!.language) : null;
+  (text) => {
+    const bringing = { lessonId: home.value, id: freshId };
+    fromText.value = text.trim() ? readText(text, bringing, desk.course!.language) : null;
   },
   { immediate: true },
 );
+const reading = ref('');
 async function picked(event: Event) {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
   if (!file) return;
   trouble.value = '';
+  reading.value = file.name;
   try {
-    const [{ readQuestions }, bytes] = await Promise.all([load(), file.arrayBuffer()]);
-    const bringing = { lessonId: home.value, id: freshId };
+    const body = { name: file.name, data: base64Of(new Uint8Array(await file.arrayBuffer())), lesson: home.value };
     fromFile.value = {
       name: file.name,
-      given: readQuestions(file.name, new Uint8Array(bytes), bringing, desk.course!.language),
+      given: await api('POST /api/courses/:course/questions', { course: desk.course!.id, body }),
     };
   } catch (error) {
-    if (!(error instanceof ProblemError)) throw error;
-    trouble.value = `${file.name} cannot be read as questions: it is damaged, or of another kind.`;
+    trouble.value = troubleOf(error).message;
   }
+  reading.value = '';
 }
 function take() {
   const found = given.value;
@@ -144,7 +145,8 @@ Answer: false"
           <input ref="picker" type="file" :accept="ACCEPT" hidden aria-label="File with questions" @change="picked" />
         </div>
         <p class="small quiet">
-          Files: text, CSV and XLSX with a heading “Question”, answers A, B, C and “Correct”; QTI 2 and 3.
+          {{ reading ? `Reading ${reading}. ` : '' }}Files: text, CSV and XLSX with a heading “Question”, answers A, B,
+          C and “Correct”; QTI 2 and 3.
         </p>
       </form>
     </template>

@@ -1,4 +1,4 @@
-import type { QuestionFormat } from '../../questions';
+import type { QuestionFormat } from '../../questions/names';
 import { strToU8 } from 'fflate';
 import { mediaName, mediaRefs } from '../../document/media';
 import { packageKind, type PackageFormat } from '../../learning/packages';

@@ -4,11 +4,6 @@ import { looksLikeQti, readQti } from './qti';
 import { readTable, readWorkbook } from './table';
 import { readText } from './text';
 
-export { LEFT_CODES, type GivenQuestions, type LeftCode, type LeftQuestion } from './given';
-export { QTI_VERSIONS, QUESTION_FORMATS, type QtiVersion, type QuestionFormat } from './names';
-export { readText } from './text';
-export { writeQti } from './write';
-
 /**
  * Questions out of a file: QTI 2.x or 3 (a package or an item), CSV, XLSX, or plain text. `language` is that of
  * figures. Throws `not-this-format` for a zip that is neither, `broken` for what cannot be read.
