@@ -49,7 +49,9 @@ function lintedOnce(check: Check, language: string): Flaw[] {
 function placesOf(course: Course): { id: string; early: boolean }[] {
   const checks = new Map(course.checks.map((check) => [check.id, check]));
   const taught = new Set<string>();
-  return allLessons(course).flatMap(({ blocks }) =>
+  // A first test asks before anything is taught: that is what it is for.
+  const lessons = allLessons(course).filter(({ quiz }) => !quiz?.skips);
+  return lessons.flatMap(({ blocks }) =>
     blocks.flatMap((block) => {
       const id = checkIn(block);
       if (id === undefined) {

@@ -22,6 +22,8 @@ const props = defineProps<{
   number?: number;
   held?: { response?: unknown };
   closed?: boolean;
+  /** Said beside what it asks. */
+  note?: string;
 }>();
 const emit = defineEmits<{ answer: [response: unknown] }>();
 const response = ref<unknown>(props.waiting ?? props.shown?.response ?? props.held?.response);
@@ -102,9 +104,9 @@ const isCompared = (answer: Shown) => answer.state === 'marked' && answer.feedba
   >
     <fieldset>
       <legend>
-        <span class="kind">{{ [number === undefined ? words.check : String(number), ...asides].join(', ') }}</span>{{
-          check.stem
-        }}
+        <span class="kind">{{
+          [number === undefined ? words.check : String(number), ...asides, ...(note ? [note] : [])].join(', ')
+        }}</span>{{ check.stem }}
       </legend>
       <component
         :is="picture({ picture: check.picture.media, alt: check.picture.alt, caption: [] }, view)"

@@ -167,7 +167,8 @@ onBeforeUnmount(() => {
       />
       <main v-if="lesson" id="up-text" class="up-main">
         <p class="where">
-          {{
+          {{ lesson.quiz ? `${words.quiz.title}: ` : ''
+          }}{{
             say(words.lessonPlace, {
               module: module?.title ?? '',
               at: at + 1,

@@ -31,7 +31,6 @@ test('a quiz is made, filled, limited, sat on a phone, failed, granted another t
   await expect(page.getByText('Nothing stands here yet.')).toBeVisible();
   await page.getByRole('button', { name: /Take the best/ }).click();
   await expect(page.getByRole('heading', { name: /A try asks 8 questions/ })).toBeVisible();
-  await looksRight(page);
 
   // Five of them are drawn; a click elsewhere while the number is typed takes nothing away.
   await choose(page, 'What a try asks', 'some, drawn from this page');
@@ -63,7 +62,6 @@ test('a quiz is made, filled, limited, sat on a phone, failed, granted another t
   await learner.getByRole('link', { name: /What did you take along/ }).click();
   for (const fact of ['5 questions', 'Passed with 80 % of the points.', 'Tries left: 1'])
     await expect(learner.getByText(fact)).toBeVisible();
-  await looksRight(learner);
   await learner.getByRole('button', { name: 'Begin the quiz' }).click();
   await expect(learner.locator('.up-check')).toHaveCount(5);
   await expect(learner.getByText(/Time left: (30|29):/)).toBeVisible();

@@ -29,6 +29,8 @@ const tag = ref<string>(ANY);
 const found = shallowRef<Found | null>(null);
 const shown = shallowRef<Question[]>([]);
 const taken = ref(new Set<string>());
+/** Courses that were made of one another have questions of the same ids. */
+const keyOf = ({ course, check }: Question) => `${course.id}/${check.id}`;
 const kinds = [{ value: ANY, label: 'any kind' }, ...CHECK_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }))];
 const levels = [{ value: ANY, label: 'any level' }, ...LEVELS.map((value) => ({ value, label: LEVEL_WORDS[value] }))];
 const tags = computed(() => [
@@ -67,7 +69,8 @@ watch(
   },
   { immediate: true },
 );
-function take({ check }: Question) {
+function take(question: Question) {
+  const { check } = question;
   const target = desk.lessons.find(({ id }) => id === props.into) ?? desk.lessons[0];
   if (!target) return;
   desk.flushTyping();
@@ -79,7 +82,7 @@ function take({ check }: Question) {
   if (props.into) operations.push(...placeIn(target, [copy], freshId));
   if (!desk.change('question taken from another course', operations)) return;
   desk.outside++;
-  taken.value = new Set([...taken.value, check.id]);
+  taken.value = new Set([...taken.value, keyOf(question)]);
 }
 </script>
 
@@ -100,7 +103,7 @@ function take({ check }: Question) {
         </div>
         <p v-if="found" class="small quiet" role="status">{{ counted(found.of, ['question', 'questions']) }}</p>
         <ul v-if="shown.length" class="found">
-          <li v-for="question in shown" :key="question.check.id">
+          <li v-for="question in shown" :key="keyOf(question)">
             <span class="grow"
               >{{ question.check.stem }}
               <span class="small quiet">{{
@@ -111,14 +114,14 @@ function take({ check }: Question) {
                   ...(question.check.tags ?? []),
                 ].join(' · ')
               }}</span></span
-            ><span v-if="taken.has(question.check.id)" class="small quiet">taken</span
+            ><span v-if="taken.has(keyOf(question))" class="small quiet">taken</span
             ><UButton
               size="xs"
               color="neutral"
               variant="outline"
               :aria-label="`Take: ${question.check.stem}`"
               @click="take(question)"
-              >{{ taken.has(question.check.id) ? 'Again' : 'Take' }}</UButton
+              >{{ taken.has(keyOf(question)) ? 'Again' : 'Take' }}</UButton
             >
           </li>
         </ul>

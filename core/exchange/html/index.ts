@@ -8,7 +8,7 @@ import type { CourseDocument } from '../document';
 import type { PageView } from '../../blocks/page';
 import { blocksHtml } from '../../blocks/pages';
 import { asksOf } from '../../course/quizzes';
-import { wordsFor } from '../../words';
+import { say, wordsFor } from '../../words';
 import { escape } from '../../document/html';
 import { richHtml, type Cite } from './rich';
 import { STYLE } from './style';
@@ -89,7 +89,14 @@ function viewOf(course: Course, cited: Set<string>, media: ReadonlyMap<string, U
 
 function lessonHtml(lesson: Lesson, course: Course, view: PageView, minutes: number): string {
   const aims = course.objectives.filter((objective) => lesson.objectiveIds.includes(objective.id));
-  return `<article id="l-${lesson.id}" class="up-page"><h3>${escape(lesson.title)}</h3><p class="facts">${minutes} min</p>${
+  const { quiz: said } = view.words;
+  const pass = lesson.quiz?.pass;
+  const facts = [
+    `${minutes} min`,
+    ...(lesson.quiz ? [`${said.title}: ${say(said.questions, { of: asksOf(lesson) })}`] : []),
+    ...(pass === undefined ? [] : [say(said.pass, { share: Math.round(pass * 100) })]),
+  ];
+  return `<article id="l-${lesson.id}" class="up-page"><h3>${escape(lesson.title)}</h3><p class="facts">${facts.join(', ')}</p>${
     aims.length > 0
       ? `<p class="aims">Afterwards the learner can</p><ul>${aims.map((aim) => `<li>${escape(aim.text)}</li>`).join('')}</ul>`
       : ''
