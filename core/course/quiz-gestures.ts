@@ -1,9 +1,8 @@
 import type { Check } from '../checks/forms';
-import { allLessons, placedChecks, type Course, type Lesson, type Module } from './course';
+import { placedChecks, type Course, type Lesson, type Module } from './course';
 import { blankModule, moduleOf } from './gestures';
-import { lintCourse } from './lint';
 import type { Operation } from './operations';
-import { blankQuiz, type QuizLesson } from './quizzes';
+import { blankQuiz } from './quizzes';
 
 /** How many questions a final quiz asks at least and at most, of those that stand in lessons. */
 const FINAL = { share: 1 / 3, least: 10, most: 30 };
@@ -39,28 +38,6 @@ const inModule = (course: Course, node: Module): Operation => ({
   after: course.modules.at(-1)?.id ?? null,
   node,
 });
-
-/**
- * Questions that could be put on a quiz's page: offers of its lessons that stand nowhere yet and have no flaw, so
- * spread that every lesson comes in turn, the best of each first. At most `most`.
- */
-export function offersFor(course: Course, quiz: QuizLesson, most: number): Check[] {
-  const placed = new Set(placedChecks(course).map(({ id }) => id));
-  const module = moduleOf(course, quiz.id);
-  const inModule = (module?.lessons ?? []).filter((lesson) => lesson.kind === 'lesson');
-  const lessons = inModule.length > 0 && quiz.quiz.draw?.from !== 'course' ? inModule : allLessons(course);
-  const flaws = lintCourse(course);
-  const bad = (id: string) => (flaws.get(id) ?? []).some(({ code }) => code !== 'no-evidence');
-  const queues = lessons.map(({ id }) =>
-    course.checks
-      .filter((check) => check.lessonId === id && !placed.has(check.id) && !bad(check.id))
-      .sort((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
-  );
-  const chosen: Check[] = [];
-  for (let round = 0; chosen.length < most && queues.some((queue) => queue.length > round); round++)
-    for (const queue of queues) if (queue[round] && chosen.length < most) chosen.push(queue[round]);
-  return chosen;
-}
 
 /** The operations that put questions at the end of a quiz's page. */
 export function placeIn(quiz: Lesson, checks: readonly Check[], freshId: (letter: string) => string): Operation[] {

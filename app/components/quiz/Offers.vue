@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { offersFor, placeIn } from '~~/core/course/quiz-gestures';
+import { placeIn } from '~~/core/course/quiz-gestures';
+import { offersFor } from '~~/core/course/quiz-offers';
 import type { QuizLesson } from '~~/core/course/quizzes';
 import type { Check } from '~~/core/checks/forms';
 import { freshId } from '~/composables/useApi';

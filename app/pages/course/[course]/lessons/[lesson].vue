@@ -346,7 +346,7 @@ useActions([
       </div>
     </div>
     <LessonPreview v-if="looking" :lesson="lesson" @close="looking = false" />
-    <QuizSide v-else-if="isQuiz(lesson)" :lesson="lesson" />
+    <LazyQuizSide v-else-if="isQuiz(lesson)" :lesson="lesson" />
     <EvidencePane
       v-else
       :lesson="lesson"
