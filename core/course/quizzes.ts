@@ -69,6 +69,10 @@ export function asksOf(lesson: Pick<Lesson, 'blocks' | 'quiz'>): number {
   return draw ? draw.rules.reduce((sum, { count }) => sum + count, 0) : checksOn(lesson).length;
 }
 
+/** Whether a lesson has something for learners: a page, or, as a quiz, at least one question. */
+export const hasForLearners = (course: Course, lesson: Lesson): boolean =>
+  isQuiz(lesson) ? drawsOf(course, lesson).some(({ take }) => take > 0) : lesson.blocks.length > 0;
+
 /** How many questions of each level a pool has for an objective; absent: those of none. */
 export interface Coverage {
   objectiveId?: string;

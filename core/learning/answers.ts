@@ -1,5 +1,13 @@
 import { mark, saidIn, solutionOf } from '../checks/markings';
-import { quizzesOf, resultOf, worthOfSitting, type QuizResult, type QuizState, type Taking } from './sittings';
+import {
+  minutesOf,
+  quizzesOf,
+  resultOf,
+  worthOfSitting,
+  type QuizResult,
+  type QuizState,
+  type Taking,
+} from './sittings';
 import { after, BEGINNING, own, type Answer, type LearnerEvent, type LearnerState } from './state';
 import { asksIn, lessonsOf } from './view';
 
@@ -28,11 +36,20 @@ export interface CheckAnswers {
   counts: Pick<Answer, 'score' | 'state' | 'said'>;
 }
 
+/** One try, as its author reads it. */
+export interface Sat {
+  begun: number;
+  handed?: number;
+  share?: number;
+  /** Something of it came in so many minutes after its time was over, by the server's own clock. */
+  late?: number;
+}
+
 /** A learner's tries at a quiz, as its author reads them. Times are milliseconds UTC. */
 export interface QuizAnswers extends QuizResult {
   lesson: { id: string; title: string };
   /** The first one first; `share` once it was handed in. */
-  sittings: { begun: number; handed?: number; share?: number }[];
+  sittings: Sat[];
   granted?: QuizState['granted'];
   /** Whether its tries and its time are limited: only then more can be granted. */
   limited: { tries: boolean; minutes: boolean };
@@ -44,7 +61,11 @@ export interface LearnerAnswers {
   quizzes: QuizAnswers[];
 }
 
-type Timed = LearnerEvent & { at: number };
+/** `received`: when it came in, where somebody noted it; a learner's clock may say anything. */
+type Timed = LearnerEvent & { at: number; received?: number };
+const MINUTE = 60_000;
+/** Minutes that something may be on its way without being called late. */
+const ON_ITS_WAY = 1;
 const keyOf = (lesson: string, check: string): string => `${lesson}/${check}`;
 
 /** Every answer of a learner to a released course, in the order of its lessons; `events` as they came. */
@@ -52,26 +73,42 @@ export function answersIn(taking: Taking, events: readonly Timed[]): LearnerAnsw
   const { course, keys } = taking;
   const asked = new Map(course.checks.map((check) => [check.id, check]));
   const tries = new Map<string, Try[]>();
-  const sittings = new Map<string, QuizAnswers['sittings']>();
+  const sittings = new Map<string, Sat[]>();
+  /** When the begin of each try came in. */
+  const came = new Map<string, number>();
   let state = BEGINNING;
   for (const event of events) {
     const before = state;
     state = after(state, event, taking);
     if (state === before) continue;
     const quiz = own(state.quizzes ?? {}, event.lesson);
+    const quizSeen = quizzesOf(course).get(event.lesson);
+    if (event.kind === 'sit' && event.received !== undefined)
+      came.set(keyOf(event.lesson, String(quiz?.tries)), event.received);
     if (quiz?.last) {
       const list = sittings.get(event.lesson) ?? [];
       const { begun, handed } = quiz.last;
       const worth = worthOfSitting(quiz.last, course);
+      const late = lateBy(event, came.get(keyOf(event.lesson, String(quiz.tries))), minutesOf(quizSeen!, quiz));
+      const was = list[quiz.tries - 1] as Sat | undefined;
       list[quiz.tries - 1] = {
+        ...was,
         begun,
+        ...(late !== undefined && { late: Math.max(late, was?.late ?? 0) }),
         ...(handed !== undefined && { handed, share: worth.of > 0 ? worth.scored / worth.of : 0 }),
       };
       sittings.set(event.lesson, list);
     }
     if (event.kind !== 'answer') continue;
-    const marked = mark(keys[event.check], event.response)!;
     const key = keyOf(event.lesson, event.check);
+    // Until a try at a quiz is handed in its answers may be changed, or taken back: the last one is it.
+    const others = (tries.get(key) ?? []).filter(({ sitting }) => sitting === undefined || sitting !== quiz?.tries);
+    if (event.response === null) {
+      if (others.length > 0) tries.set(key, others);
+      else tries.delete(key);
+      continue;
+    }
+    const marked = mark(keys[event.check], event.response)!;
     const made: Try = {
       said: saidIn(asked.get(event.check)!, keys[event.check], event.response),
       score: marked.score,
@@ -79,8 +116,6 @@ export function answersIn(taking: Taking, events: readonly Timed[]): LearnerAnsw
       at: event.at,
       ...(quiz && { sitting: quiz.tries }),
     };
-    // Until a try at a quiz is handed in its answers may be changed: the last one is it.
-    const others = (tries.get(key) ?? []).filter(({ sitting }) => sitting === undefined || sitting !== made.sitting);
     tries.set(key, [...others, made]);
   }
   return {
@@ -98,6 +133,14 @@ export function answersIn(taking: Taking, events: readonly Timed[]): LearnerAnsw
         : [];
     }),
   };
+}
+
+/** Minutes by which something came in after the time of its try; undefined where it did not. */
+function lateBy(event: Timed, begun: number | undefined, minutes: number | undefined): number | undefined {
+  if (begun === undefined || minutes === undefined || event.received === undefined) return undefined;
+  if (event.kind !== 'answer' && event.kind !== 'hand') return undefined;
+  const over = (event.received - begun) / MINUTE - minutes;
+  return over > ON_ITS_WAY ? Math.ceil(over) : undefined;
 }
 
 function checksOf({ course, keys }: Taking, state: LearnerState, tries: ReadonlyMap<string, Try[]>): CheckAnswers[] {

@@ -1,3 +1,4 @@
+import { byLetters } from '../checks/options';
 import {
   isTypedKind,
   packResponse,
@@ -15,7 +16,7 @@ const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789
  * Bits of a check's state, tries and score: more tries count as the most, scores are kept to a hundredth. Of a quiz:
  * tries, the best share (one more than its hundredths, nothing for none), and when the try under way began, in seconds.
  */
-const BITS = { state: 2, tries: 2, score: 7, sittings: 5, begun: 32 };
+const BITS = { state: 2, tries: 2, score: 7, sittings: 10, begun: 32 };
 const STATES = { none: 0, marked: 1, waiting: 2 } as const;
 
 /**
@@ -31,10 +32,10 @@ const OLDER = { whole: 'a', outcomes: 'b' } as const;
  * Packs a learner's state into at most `most` characters (SCORM 1.2 gives 4,096), in order of the course's lessons and
  * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting), and of those answered two
  * for the tries, seven for the score, and the response as its kind packs it. A quiz has besides its lesson's bit how
- * many tries were begun, the best, whether one is under way and since when; what the last one asks is drawn anew, so
- * only its answers are packed. What does not fit is dropped by a fixed
- * rule: first typed words, then all responses, then scores (an answer that was all right counts as right still), then
- * answers; never which lessons were read or what a quiz counts. 300 lessons of 3 checks take 2,305 characters.
+ * many tries were begun, the best, whether one is under way and since when, and which lessons it told are known; what
+ * the last one asks is drawn anew, so only its answers are packed. What does not fit is dropped by a fixed rule: first
+ * typed words, then all responses, then scores (an answer that was all right counts as right still), then answers;
+ * never which lessons were read or what a quiz counts. 300 lessons of 3 checks take 2,305 characters.
  */
 export function packState(course: LearnerCourse, state: LearnerState, most = 4096): string {
   for (const form of [FORMS.whole, FORMS.untyped, FORMS.scores, FORMS.states, FORMS.lessons]) {
@@ -99,8 +100,10 @@ function quizIn(take: BitReader, quiz: LearnerQuiz, lesson: string, learner: str
   const open = take(1) === 1;
   const begun = open && quiz.minutes !== undefined ? take(BITS.begun) * 1000 : 0;
   const asked = askedIn(quiz, lesson, learner, tries);
+  const knew = sparedBy(quiz).filter(() => take(1) === 1);
   return {
     tries,
+    ...(knew.length > 0 && { knew }),
     ...(best > 0 && { best: (best - 1) / 100 }),
     last: { asked, answers: {}, begun, ...(!open && { handed: 0 }) },
   };
@@ -171,14 +174,18 @@ function bitsOf(course: LearnerCourse, state: LearnerState, form: Form): number[
   return bits;
 }
 
+/** Lessons that a quiz can tell need not be learned, in an order of their own. */
+const sparedBy = ({ about }: LearnerQuiz): string[] => [...new Set(Object.values(about ?? {}).flat())].sort(byLetters);
+
 function putQuiz(writer: BitWriter, quiz: LearnerQuiz, state: QuizState | undefined, course: LearnerCourse): void {
   writer.put(Math.min(state?.tries ?? 0, 2 ** BITS.sittings - 1), BITS.sittings);
   if (!state?.tries) return;
-  const { share, open } = resultOf(quiz, state, course);
+  const { share, open, knows } = resultOf(quiz, state, course);
   // Rounded down, so that what was not enough does not become enough.
   writer.put(share === undefined ? 0 : Math.floor(share * 100 + 1e-6) + 1, BITS.score);
   writer.put(open ? 1 : 0, 1);
   if (open && quiz.minutes !== undefined) writer.put(Math.floor(state.last!.begun / 1000), BITS.begun);
+  for (const lesson of sparedBy(quiz)) writer.put(knows.includes(lesson) ? 1 : 0, 1);
 }
 
 function letters(bits: readonly number[]): string {

@@ -20,6 +20,8 @@ export interface QuizState {
   tries: number;
   /** What the best try before the last one was worth, 0 to 1. */
   best?: number;
+  /** Lessons that tries before the last one told need not be learned: what was known stays known. */
+  knew?: string[];
   /** The try under way, or the last one; absent before the first. */
   last?: Sitting;
   /** What a person granted besides: minutes for each try, further tries. */
@@ -151,11 +153,12 @@ export interface QuizResult {
 export function resultOf(quiz: LearnerQuiz, state: QuizState | undefined, course: LearnerCourse): QuizResult {
   const last = state?.last;
   const handed = last?.handed !== undefined;
+  const knows = [...new Set([...(state?.knew ?? []), ...knownBy(quiz, last)])];
   const worth = handed ? worthOfSitting(last, course) : undefined;
   const tries = (state?.tries ?? 0) - (last && !handed ? 1 : 0);
   const shares = [...(state?.best === undefined ? [] : [state.best]), ...(worth ? [shareOf(worth)] : [])];
   if (tries === 0 || shares.length === 0)
-    return { tries, waiting: 0, unmarked: 0, open: last !== undefined && !handed, knows: [] };
+    return { tries, waiting: 0, unmarked: 0, open: last !== undefined && !handed, knows };
   const share = Math.max(...shares);
   const could = worth ? shareOf({ ...worth, scored: worth.scored + worth.waiting }) : 0;
   const waiting = Math.max(0, could - share);
@@ -170,7 +173,7 @@ export function resultOf(quiz: LearnerQuiz, state: QuizState | undefined, course
     unmarked,
     ...(passed !== undefined && { passed }),
     open: last !== undefined && !handed,
-    knows: knownBy(quiz, last),
+    knows,
   };
 }
 
@@ -179,9 +182,10 @@ export function resultOf(quiz: LearnerQuiz, state: QuizState | undefined, course
  * waits for a mark that counts.
  */
 export function mayBegin(quiz: LearnerQuiz, state: QuizState | undefined, course: LearnerCourse): boolean {
-  const { open, passed, waiting } = resultOf(quiz, state, course);
+  const { open, passed, unmarked } = resultOf(quiz, state, course);
   if (open || triesLeft(quiz, state) === 0) return false;
-  return quiz.practice === true || (waiting === 0 && passed !== true);
+  // A mark is for the last try: another one would take it away from the answer it is about.
+  return quiz.practice === true || (unmarked === 0 && passed !== true);
 }
 
 /** Whether nothing can be won any more by knowing what was right in a try that was handed in. */
@@ -244,13 +248,14 @@ function begun(
       : state;
   if (!mayBegin(quiz, before, course)) return before;
   const tries = (before?.tries ?? 0) + 1;
-  const { share } = resultOf(quiz, before, course);
+  const { share, knows } = resultOf(quiz, before, course);
   const asked = askedIn(quiz, lesson, learner, tries);
   const kept = quiz.again && before?.last ? rightOf(before.last) : {};
   return {
     ...before,
     tries,
     ...(share !== undefined && { best: share }),
+    ...(knows.length > 0 && { knew: knows }),
     last: { asked, answers: kept, begun: at },
   };
 }
@@ -281,10 +286,17 @@ function answered(
   { check, response }: Extract<QuizEvent, { kind: 'answer' }>,
   { keys }: Taking,
 ): QuizState {
+  // Nothing is no answer: one that was given is taken back.
+  if (response === null) return withoutAnswer(state, check);
   const marked = Object.hasOwn(keys, check) ? mark(keys[check], response) : undefined;
   if (!marked) return state;
   const { score, state: worth, parts } = marked;
   return withAnswer(state, check, { response, score, state: worth, ...(parts && { parts }), tries: 1 });
+}
+
+function withoutAnswer(state: QuizState, check: string): QuizState {
+  const { [check]: gone, ...answers } = state.last!.answers;
+  return gone ? { ...state, last: { ...state.last!, answers } } : state;
 }
 
 const withAnswer = (state: QuizState, check: string, answer: Answer): QuizState => ({

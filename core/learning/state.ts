@@ -27,6 +27,7 @@ export interface LearnerState {
 /** Something a learner did, or was done with it; only ever added to. `at`: milliseconds UTC, where it is known. */
 export type LearnerEvent = { id: string; lesson: string; at?: number } & (
   | { kind: 'read' }
+  /** In a quiz a response of null takes an answer back. */
   | { kind: 'answer'; check: string; response: unknown }
   /** A person's mark, 0 to 1: it holds, whatever was marked before, until there is another answer. */
   | { kind: 'mark'; check: string; score: number; said?: string }

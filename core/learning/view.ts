@@ -5,7 +5,7 @@ import { checkIn, checksOn, mapBlockTexts, type Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
 import { allLessons, type Course, type CourseAbout, type Lesson } from '../course/course';
 import { moduleOf } from '../course/gestures';
-import { drawsOf, isQuiz, poolOf, type QuizLesson } from '../course/quizzes';
+import { drawsOf, hasForLearners, isQuiz, poolOf, type QuizLesson } from '../course/quizzes';
 import { fail } from '../document/problem';
 import { canonicalRichText, type RichText } from '../document/rich-text';
 import type { Quiz } from '../quiz/form';
@@ -91,7 +91,7 @@ export function freezeCourse(
       id: module.id,
       title: module.title,
       lessons: module.lessons
-        .filter((lesson) => lesson.blocks.length > 0 || (isQuiz(lesson) && poolOf(course, lesson).length > 0))
+        .filter((lesson) => hasForLearners(course, lesson))
         .map((lesson): LearnerLesson => ({
           id: lesson.id,
           title: lesson.title,
@@ -147,9 +147,7 @@ export function asksIn(lesson: Pick<LearnerLesson, 'blocks' | 'quiz'>): string[]
 
 /** What keeps a course from being made available: nothing in it that could be taken. */
 export function isEmptyForLearners(course: Course): boolean {
-  return allLessons(course).every(
-    (lesson) => lesson.blocks.length === 0 && (!isQuiz(lesson) || poolOf(course, lesson).length === 0),
-  );
+  return !allLessons(course).some((lesson) => hasForLearners(course, lesson));
 }
 
 /** A quiz with its draws settled; each of its checks is handed to `take`. */

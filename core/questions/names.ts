@@ -45,7 +45,11 @@ export function inVersion2(node: Element): Element {
     const inner = inVersion2(child);
     return child.name === 'qti-content-body' ? [...(inner.children ?? [])] : [inner];
   });
-  const attributes = Object.entries(node.attributes ?? {}).map(([name, value]): [string, string] => [
+  // What a rubric is for is said from 3 on.
+  const known = Object.entries(node.attributes ?? {}).filter(
+    ([name]) => !(node.name === 'qti-rubric-block' && name === 'use'),
+  );
+  const attributes = known.map(([name, value]): [string, string] => [
     /^(xml|xsi)/.test(name) ? name : camel(name),
     value,
   ]);

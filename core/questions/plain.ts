@@ -111,7 +111,7 @@ function typed(answer: string, kind: Check['kind'] | undefined, language: string
   if (value !== undefined) return { kind: 'number', value, tolerance: 0, ...(unit && { unit }), known: [], quotes: [] };
   if (kind === 'number') return 'no-key';
   const accepted = answer
-    .split(/\s*(?:\||;|\s\/\s)\s*/)
+    .split(/\||;|\s\/\s/)
     .map((each) => each.trim())
     .filter(Boolean);
   return { kind: 'short', accepted, spelling: 'close', quotes: [] };
@@ -124,7 +124,7 @@ function withRight(given: PlainQuestion): PlainQuestion {
   const plain = (text: string) => text.trim().toLowerCase().replace(/[.)]$/, '');
   const whole = options.findIndex(({ text }) => plain(text) === plain(answer));
   const parts = answer
-    .split(/\s*(?:,|;|\||&|\+|\band\b|\bund\b|\bet\b|\by\b)\s*/i)
+    .split(/,|;|\||&|\+|\band\b|\bund\b|\bet\b|\by\b/i)
     .map(plain)
     .filter(Boolean);
   const placeOf = (part: string): number => {

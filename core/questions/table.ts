@@ -71,14 +71,14 @@ function questionOf(row: readonly string[], fields: readonly (keyof Row | undefi
   const cells = (field: keyof Row) =>
     row
       .filter((_, at) => fields[at] === field)
-      .map((cell) => cell.trim())
+      .map((cell) => cell.replace(/\s+/g, ' ').trim())
       .filter(Boolean);
   const points = Number((cells('points')[0] ?? '').replace(',', '.'));
   const [answer] = cells('answer');
   const [feedback] = cells('feedback');
   const [type] = cells('type');
   const pairs = cells('options').flatMap((cell): [string, string][] => {
-    const [left, right] = cell.split(/\s*(?:->|=>|\u2192)\s*/);
+    const [left, right] = cell.split(/->|=>|\u2192/).map((side) => side.trim());
     return right ? [[left, right]] : [];
   });
   return {

@@ -11,8 +11,8 @@ const OPTION =
 const BOXED = /^\s*\[(?<filled>[xX ]?)\]\s*(?<text>\S.*)$/;
 const STARRED = /^\s*[*\u2713\u2714]\s*(?<text>\S.*)$/;
 /** Behind what is right. */
-const TAIL = /\s*(?:\*|\u2713|\u2714|\((?:correct|right|richtig|correcte?|correcta)\))\s*$/i;
-const PAIR = /^\s*(?:[-\u2022]\s+)?(\S.*?)\s*(?:->|=>|\u2192)\s*(\S.*)$/;
+const TAIL = /(?:\*|\u2713|\u2714|\((?:correct|right|richtig|correcte?|correcta)\))$/i;
+const ARROW = /->|=>|\u2192/;
 const FIELDS: [field: 'answer' | 'feedback' | 'points' | 'type', label: RegExp][] = [
   [
     'answer',
@@ -44,8 +44,10 @@ function questionsIn(text: string): { line: number; question: PlainQuestion }[] 
   const found: { line: number; question: PlainQuestion }[] = [];
   let isAfterBlank = true;
   let writing: GoesOn = 'stem';
-  text.split(/\r\n|\r|\n/).forEach((line, at) => {
-    if (line.trim() === '') {
+  text.split(/\r\n|\r|\n/).forEach((raw, at) => {
+    // Spaces side by side say nothing, and would make patterns go over a long line again and again.
+    const line = raw.replace(/\s+/g, ' ').trim();
+    if (line === '') {
       isAfterBlank = true;
       return;
     }
@@ -65,7 +67,8 @@ function beginning(line: string, last: PlainQuestion | undefined, isAfterBlank: 
   const numbered = NUMBERED.exec(line) ?? LABELLED.exec(line);
   const isAnswer = last?.type !== undefined && !isAfterBlank;
   if (numbered && !isAnswer) return numbered[1].trim();
-  const isPart = FIELDS.some(([, label]) => label.test(line)) || optionIn(line) !== undefined || PAIR.test(line);
+  const isPart =
+    FIELDS.some(([, label]) => label.test(line)) || optionIn(line) !== undefined || pairIn(line) !== undefined;
   return !last || (isAfterBlank && !isPart) ? line.trim() : undefined;
 }
 
@@ -83,9 +86,9 @@ function takeLine(question: PlainQuestion, line: string, writing: GoesOn): GoesO
     } else if (value) question[field] = value;
     return field === 'answer' || field === 'feedback' ? field : 'nothing';
   }
-  const pair = PAIR.exec(line);
+  const pair = pairIn(line);
   if (pair) {
-    question.pairs.push([pair[1].trim(), pair[2].trim()]);
+    question.pairs.push(pair);
     return 'nothing';
   }
   const option = optionIn(line) ?? numberedOption(question, line);
@@ -98,6 +101,13 @@ function takeLine(question: PlainQuestion, line: string, writing: GoesOn): GoesO
   else if (writing === 'stem') question.stem += more;
   else if (writing !== 'nothing') question[writing] = `${question[writing] ?? ''}${more}`.trim();
   return writing;
+}
+
+/** Two things with an arrow between them. */
+function pairIn(line: string): [string, string] | undefined {
+  const [left, ...rest] = line.replace(/^[-\u2022]\s/, '').split(ARROW);
+  const right = rest.join(' ').trim();
+  return left.trim() && right ? [left.trim(), right] : undefined;
 }
 
 const numberedOption = (question: PlainQuestion, line: string) => {

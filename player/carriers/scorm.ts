@@ -187,7 +187,8 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
       if (!api || !(running = api.begin())) return BEGINNING;
       window.addEventListener('pagehide', leave);
       window.addEventListener('beforeunload', leave);
-      learner = api.get(names.learner) || learner;
+      // A platform that names nobody draws the same for all: what was drawn must be the same at every visit.
+      learner = api.get(names.learner) || 'learner';
       interactions = Number(api.get('cmi.interactions._count')) || 0;
       // At the first visit there is nothing to ask for, and asking would be an error.
       if (api.get(names.entry) !== 'ab-initio') {

@@ -63,9 +63,10 @@ let taken = JSON.stringify(response.value);
 function take() {
   clearTimeout(settling);
   const now = JSON.stringify(response.value);
-  if (!isHeld.value || props.closed || response.value === undefined || now === taken) return;
+  if (!isHeld.value || props.closed || now === taken) return;
   taken = now;
-  emit('answer', response.value);
+  // What was emptied is taken back.
+  emit('answer', response.value ?? null);
 }
 watch(response, () => {
   if (!isHeld.value) return;

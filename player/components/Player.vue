@@ -42,7 +42,7 @@ const lessons = computed(() => lessonsOf(props.course));
 const wantsAgain = computed(() => {
   const { id = '', quiz, blocks = [] } = lesson.value ?? {};
   // A quiz comes first until it is handed in, and while another try could pass it.
-  if (quiz) return !state.value.quizzes[id]?.last?.handed || state.value.quizzes[id].mayBegin;
+  if (quiz) return state.value.quizzes[id]?.last?.handed === undefined || state.value.quizzes[id].mayBegin;
   return checksIn({ blocks }).some((check) => {
     const answer = state.value.answers[check];
     return answer !== undefined && !answer.settled && answer.state === 'marked';

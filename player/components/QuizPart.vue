@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { reordered, type LearnerCheck } from '../../core/checks/markings';
 import type { ShownQuiz } from '../../core/learning/shown';
 import { shuffled } from '../../core/learning/sittings';
@@ -60,11 +60,16 @@ const shownTo = (id: string) => {
   const answer = answerTo(id);
   return answer && 'shown' in answer ? answer.shown : undefined;
 };
+/** What was answered so far; what waits to be sent is newer, and null takes an answer back. */
 const heldOf = (id: string) => {
-  const answer = answerTo(id);
-  return { response: props.waiting(id) ?? (answer && 'held' in answer ? answer.held : undefined) };
+  const [answer, waits] = [answerTo(id), props.waiting(id)];
+  const held = answer && 'held' in answer ? answer.held : undefined;
+  return { response: waits === undefined ? held : (waits ?? undefined) };
 };
-const isAnswered = (id: string) => answerTo(id) !== undefined || props.waiting(id) !== undefined;
+const isAnswered = (id: string) => {
+  const waits = props.waiting(id);
+  return waits === undefined ? answerTo(id) !== undefined : waits !== null;
+};
 const answered = computed(() => asked.value.filter(({ id }) => isAnswered(id)).length);
 
 const parts = ref<{ take: () => void }[]>([]);
@@ -94,14 +99,26 @@ const time = computed(
 const heard = computed(() =>
   seconds.value !== undefined && [600, 300, 60, 30].includes(seconds.value) ? time.value : undefined,
 );
-const ranOut = ref(false);
+/** The try whose time ran out; it is handed in once. */
+const ranOut = ref<number>();
 function tick() {
   now.value = Date.now();
-  if (isOpen.value && seconds.value === 0 && !props.pending) {
-    ranOut.value = true;
-    hand(true);
-  }
+  const number = last.value?.number;
+  if (!isOpen.value || seconds.value !== 0 || props.pending || ranOut.value === number) return;
+  ranOut.value = number;
+  hand(true);
 }
+/** Where a try begins or ends the page is another one: who goes by keys or by ear is taken along. */
+const root = ref<HTMLElement | null>(null);
+watch(
+  () => [last.value?.number, isOpen.value],
+  () =>
+    void nextTick(() => {
+      const line = root.value?.querySelector<HTMLElement>('.up-sitting, .up-result');
+      line?.focus({ preventScroll: true });
+      root.value?.scrollIntoView({ block: 'start' });
+    }),
+);
 onMounted(() => {
   clock = setInterval(tick, 1000);
   tick();
@@ -110,9 +127,9 @@ onBeforeUnmount(() => clearInterval(clock));
 </script>
 
 <template>
-  <section class="up-quiz">
+  <section ref="root" class="up-quiz">
     <template v-if="isOpen && last">
-      <div class="up-sitting">
+      <div class="up-sitting" tabindex="-1">
         <span>{{ say(words.progress, { at: answered, of: asked.length }) }}</span>
         <span v-if="seconds !== undefined" class="time" :class="{ short: seconds <= 60 }" aria-hidden="true">{{
           say(words.timeLeft, { time })
@@ -129,7 +146,7 @@ onBeforeUnmount(() => clearInterval(clock));
         :shown="shownTo(check.id)"
         :held="quiz.shows === 'each' ? undefined : heldOf(check.id)"
         :waiting="quiz.shows === 'each' ? waiting(check.id) : undefined"
-        :closed="shownTo(check.id) !== undefined"
+        :closed="pending || shownTo(check.id) !== undefined"
         :tries="1"
         :view="view"
         @answer="emit('answer', check.id, $event)"
@@ -153,8 +170,9 @@ onBeforeUnmount(() => clearInterval(clock));
         class="up-result"
         :class="{ no: shown.passed === false }"
         role="status"
+        tabindex="-1"
       >
-        <p v-if="ranOut">{{ words.timeOver }}</p>
+        <p v-if="ranOut === last.number">{{ words.timeOver }}</p>
         <p class="share">
           <strong>{{ say(shown.tries > 1 ? words.best : words.result, { share: percent(shown.share) }) }}</strong>
           <template v-if="shown.passed !== undefined">{{ ` ${shown.passed ? words.passed : words.failed}` }}</template>

@@ -74,7 +74,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
   /** What a learner did on this release, and what still counts of older ones. */
   function eventsOf(learner: LearnerRow): (LearnerEvent & { at: number })[] {
     return releases.attempts(learner.id).flatMap((attempt) => {
-      const event = { ...eventOf(attempt), at: attempt.made_at };
+      const event = { ...eventOf(attempt), at: attempt.made_at, received: attempt.received_at };
       const counts =
         attempt.release_id === learner.release_id ||
         carriedOver([event], changesBetween(attempt.release_id, learner.release_id)).length > 0;
@@ -197,7 +197,9 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     take(learner: LearnerRow, events: (LearnerEvent & { at: number })[]): Promise<ToldLearner> {
       return new Promise((done, failed) => {
         if (queue.length === 0) setImmediate(write);
-        queue.push({ learner, events, done, failed });
+        // A clock that goes ahead would make a try's time longer.
+        const timed = events.map((event) => ({ ...event, at: Math.min(event.at, now()) }));
+        queue.push({ learner, events: timed, done, failed });
       });
     },
     /**
@@ -292,7 +294,8 @@ function refusalOf(
   if (event.kind === 'sit' || event.kind === 'hand') return quiz ? undefined : 'gone';
   if (event.kind !== 'answer') return event.kind === 'read' ? undefined : 'gone';
   const isOne = asked.has(event.check) && Object.hasOwn(keys, event.check);
-  if (!isOne || mark(keys[event.check], event.response) === undefined) return 'gone';
+  const isBack = quiz !== undefined && event.response === null;
+  if (!isOne || (!isBack && mark(keys[event.check], event.response) === undefined)) return 'gone';
   return quiz && !canAnswer(quiz, own(state.quizzes ?? {}, event.lesson), event) ? 'too-late' : undefined;
 }
 

@@ -99,7 +99,8 @@ export function startDrafting(
   const byId = new Map(allLessons(course).map((lesson) => [lesson.id, lesson]));
   const items = lessonIds
     .map((id) => byId.get(id) ?? fail('gone', undefined, id))
-    .filter((lesson) => !jobs.isWaiting(courseId, lesson.id));
+    // A quiz takes its questions from lessons: there is no page of it to draft.
+    .filter(({ id, kind }) => kind === 'lesson' && !jobs.isWaiting(courseId, id));
   if (items.length === 0) return undefined;
   const payload: Payload = { sources: keys };
   return jobs.add({ kind: 'drafting', course: courseId, revision, person, payload, items }, () => {

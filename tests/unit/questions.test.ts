@@ -77,6 +77,13 @@ describe.each(QTI_VERSIONS)('questions as QTI %s', (version) => {
     expect(test.match(/href="items\//g)).toHaveLength(all.length);
   });
 
+  it('say what a rubric is for in the version that knows it', () => {
+    const open = all.find(({ kind }) => kind === 'open')!;
+    const item = new TextDecoder().decode(writeQti(asking([open]), version).get(`items/${open.id}.xml`));
+    expect(item.includes('use="scoring"')).toBe(version === '3.0');
+    expect(item).toContain('view="scorer"');
+  });
+
   it('are the same bytes each time', () => {
     expect(packed(asking(all), version)).toEqual(packed(asking(all), version));
   });
@@ -281,6 +288,14 @@ Answer: one`);
       ['9', 'key-unknown'],
       ['14', 'kind-unknown'],
     ]);
+  });
+
+  it('may have lines without end, of spaces too', () => {
+    const long = ' '.repeat(50_000);
+    const found = text(
+      `1.${long}Which?${long}\na)${long}red${long}\nb) green${long}(correct)${long}\n${'-'.repeat(50_000)}`,
+    );
+    expect(found.checks).toMatchObject([{ kind: 'choice', stem: 'Which?' }]);
   });
 
   it('of nothing are none', () => {

@@ -257,6 +257,21 @@ describe('a try', () => {
     expect(after(BEGINNING, hand(), taking)).toBe(BEGINNING);
   });
 
+  it('gives back an answer that is taken back, and counts it nowhere', () => {
+    const taking = quizzing({ shows: 'handed' }, choices(2));
+    const [one, two] = askedBy(taking, sit());
+    const events = [sit(1), answer(one, right(taking, one), 2), answer(two, right(taking, two), 3)];
+    const back = [...events, answer(one, null, 4)];
+    expect(Object.keys(stateAfter(back, taking).quizzes![QUIZ].last!.answers)).toEqual([two]);
+    expect(resultIn(taking, [...back, hand(5)])).toMatchObject({ share: 0.5 });
+    expect(answersIn(taking, [...back, hand(5)]).checks.map(({ check }) => check)).toEqual([two]);
+    // What was said to at once stands.
+    const each = quizzing({ shows: 'each' }, choices(1));
+    const [only] = askedBy(each, sit());
+    const said = stateAfter([sit(), answer(only, right(each, only))], each);
+    expect(after(said, answer(only, null), each)).toBe(said);
+  });
+
   it('counts the best, ends when it is passed or none is left, and more can be granted', () => {
     const taking = quizzing({ pass: 1, tries: 2 }, choices(2));
     const asked = askedBy(taking, sit());
@@ -302,6 +317,12 @@ describe('a try', () => {
     expect(after(waiting, sit(), taking).quizzes).toEqual(waiting.quizzes);
     const mark = event({ kind: 'mark', check: open, score: 0.8, said: 'Nearly.' });
     expect(resultIn(taking, [...events, mark])).toMatchObject({ share: 0.9, passed: true, unmarked: 0 });
+    // Also where an earlier try was as good as this one can be: the mark is for this one.
+    const twice = quizzing({ tries: 3 }, [another({ ...EVERY_CHECK.open, by: 'person' }, 'opened', QUIZ)]);
+    const [only] = twice.course.checks.map(({ id }) => id);
+    const first = [sit(), answer(only, 'One'), hand(), event({ kind: 'mark', check: only, score: 1 })];
+    const second = stateAfter([...first, sit(), answer(only, 'Two'), hand()], twice);
+    expect(after(second, sit(), twice).quizzes).toEqual(second.quizzes);
   });
 });
 
@@ -344,6 +365,14 @@ describe('what a learner is told', () => {
     const [only] = askedBy(practice, sit());
     const known = shownState(stateAfter([sit(), answer(only, wrong(practice, only))], practice), practice);
     expect(known.quizzes[QUIZ].last!.answers[only]).toMatchObject({ shown: { solution: right(practice, only) } });
+  });
+
+  it('is nothing of a quiz that asks nothing: nobody could hand it in', () => {
+    const told = (quiz: QuizLesson) =>
+      lessonsOf(freezeCourse({ ...bare, modules: [aModule('First', [aLesson('x'), quiz])] }, 'secret').view);
+    expect(told(aQuiz())).toHaveLength(1);
+    const words = { ...aQuiz(), blocks: aLesson('y').blocks };
+    expect(told(words)).toHaveLength(1);
   });
 
   it('holds no key in what the course sends', () => {
@@ -416,6 +445,13 @@ describe('what a quiz counts', () => {
     const not = progress(taking, [sit(), ...answers(taking, taking.quiz, 1), hand()]);
     expect(not.lessons[lesson.id].known).toBeUndefined();
     expect(not.completed).toBe(false);
+    // What was known stays known, whatever a further try is worth, and while it is under way.
+    const more = [sit(), ...answers(taking, taking.quiz, 2), hand(), sit()];
+    expect(progress(taking, more).lessons[lesson.id].known).toBe(true);
+    expect(progress(taking, [...more, hand()]).lessons[lesson.id].known).toBe(true);
+    const packed = packState(taking.course, stateAfter(more, taking), 12);
+    const again = unpackState(taking.course, packed, taking.learner);
+    expect(standingIn(taking.course, again).quizzes[QUIZ].knows).toEqual([lesson.id]);
     // Who learns it all the same need not sit it.
     const read = { ...event({ kind: 'read' }), lesson: lesson.id } as LearnerEvent;
     const learned = progress(taking, [read, ...taking.lesson.map((id) => inLesson(taking, id, true))]);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core';
 import { placeIn } from '~~/core/course/quiz-gestures';
 import type { Operation } from '~~/core/course/operations';
 import type { GivenQuestions } from '~~/core/questions/given';
@@ -18,6 +19,8 @@ const props = defineProps<{
 const open = defineModel<boolean>('open', { required: true });
 const desk = useCourse();
 const { form, clear } = useKeptForm('own-questions', { text: '' });
+/** So many are taken in one gesture, which the server takes whole. */
+const AT_ONCE = 1000;
 const ACCEPT = '.txt,.md,.csv,.tsv,.xlsx,.xml,.zip';
 const picker = ref<HTMLInputElement | null>(null);
 /** What a file held; what is typed meanwhile is another matter. */
@@ -28,15 +31,14 @@ const lesson = ref('');
 const home = computed(() => props.into ?? (lesson.value || desk.lessons[0]?.id) ?? '');
 const lessons = computed(() => desk.lessons.map(({ id, title }) => ({ value: id, label: title })));
 const given = computed(() => fromFile.value?.given ?? fromText.value);
-/** The dialog itself comes only when it is wanted, and the reading of text with it; files are read by the server. */
-watch(
-  () => form.value.text,
-  (text) => {
-    const bringing = { lessonId: home.value, id: freshId };
-    fromText.value = text.trim() ? readText(text, bringing, desk.course!.language) : null;
-  },
-  { immediate: true },
-);
+/** What is typed is read when it rests; files are read by the server. */
+function readTyped() {
+  const { text } = form.value;
+  const bringing = { lessonId: home.value, id: freshId };
+  fromText.value = text.trim() ? readText(text, bringing, desk.course!.language) : null;
+}
+watch(() => form.value.text, useDebounceFn(readTyped, 200));
+readTyped();
 const reading = ref('');
 async function picked(event: Event) {
   const input = event.target as HTMLInputElement;
@@ -62,7 +64,7 @@ function take() {
   if (!found?.checks.length || !target) return;
   desk.flushTyping();
   let after = desk.course!.checks.at(-1)?.id ?? null;
-  const checks = found.checks.map((check) => ({ ...check, lessonId: target.id }));
+  const checks = found.checks.slice(0, AT_ONCE).map((check) => ({ ...check, lessonId: target.id }));
   const operations: Operation[] = checks.map((node) => {
     const operation: Operation = { type: 'insert', kind: 'check', parent: desk.course!.id, after, node };
     after = node.id;
@@ -128,7 +130,9 @@ Answer: false"
         </div>
         <div class="flex gap-3 items-center flex-wrap">
           <UButton type="submit" :disabled="!given?.checks.length || !home">{{
-            given?.checks.length ? `Take ${counted(given.checks.length, ['question', 'questions'])}` : 'Take them'
+            given?.checks.length
+              ? `Take ${counted(Math.min(AT_ONCE, given.checks.length), ['question', 'questions'])}`
+              : 'Take them'
           }}</UButton>
           <template v-if="!into && lessons.length">
             <span class="small">for</span>

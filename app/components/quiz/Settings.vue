@@ -18,6 +18,11 @@ const together = computed(() =>
     .filter(({ quiz: { practice, skips } }) => !practice && !skips)
     .reduce((sum, { quiz: { weight = 0 } }) => sum + weight, 0),
 );
+/** Learners would never hear what was right. */
+const neverOver = computed(() => {
+  const { shows: when, pass, tries, practice } = quiz.value;
+  return when === 'end' && pass === undefined && tries === undefined && !practice;
+});
 const SWITCHES = [
   { field: 'mix', label: 'Questions and answers in another order for each learner and try' },
   { field: 'again', label: 'A further try asks only what was wrong' },
@@ -77,6 +82,9 @@ const SWITCHES = [
         @update:model-value="set('when answers show', { shows: $event })"
       />
     </div>
+    <p v-if="neverOver" class="small decide">
+      With any number of tries and nothing to pass this never comes. Limit the tries, or choose another moment.
+    </p>
     <UCheckbox
       v-for="{ field, label } in SWITCHES"
       :key="field"

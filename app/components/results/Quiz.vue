@@ -41,6 +41,7 @@ const minutes = ref<number>();
             ...(sitting.begun ? [when(sitting.begun)] : []),
             ...(sitting.handed ? [`${Math.max(1, Math.round((sitting.handed - sitting.begun) / 60_000))} min`] : []),
             ...(sitting.share === undefined ? [] : [percent(sitting.share)]),
+            ...(sitting.late ? [`came in ${sitting.late} min after its time`] : []),
           ].join(', ')
         }}
       </li>

@@ -103,6 +103,20 @@ describe('a quiz on our server', () => {
     expect(told.quizzes[QUIZ].last!.end).toBe(15 * MINUTE);
   });
 
+  it('believes no clock that goes ahead, and says what came in after its time', async () => {
+    const { learners, learner, asked, right, id, clock } = quizzing({ minutes: 10 });
+    const begun = clock.at;
+    const { quizzes } = await learners.take(learner, [event('sit', begun + 600 * MINUTE)]);
+    expect(quizzes[QUIZ].last!.begun).toBe(begun);
+    // By its own clock in time, by ours a quarter of an hour too late: taken, since it may have been cut off.
+    clock.at = begun + 25 * MINUTE;
+    await learners.take(learner, [
+      answer(asked[0], right(asked[0]), begun + MINUTE),
+      event('hand', begun + 2 * MINUTE),
+    ]);
+    expect(learners.answers(id, learner.id).quizzes[0].sittings).toMatchObject([{ late: 15 }]);
+  });
+
   it('takes no event of a quiz for a lesson that is none', async () => {
     const { learners, learner } = quizzing({});
     const odd = await learners.take(learner, [{ ...event('sit', 1), lesson: anId('First one') }]);

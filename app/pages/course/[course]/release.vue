@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasForLearners } from '~~/core/course/quizzes';
 import { addressOf } from '~/client';
 import { PACKAGE_FORMATS, PACKAGES, type PackageFormat } from '~~/core/learning/packages';
 import { checksOn } from '~~/core/blocks/forms';
@@ -36,7 +37,7 @@ watch(
   () => void all.load(),
 );
 
-const blank = computed(() => desk.lessons.filter(({ kind, blocks }) => kind === 'lesson' && blocks.length === 0));
+const blank = computed(() => desk.lessons.filter((lesson) => !hasForLearners(desk.course!, lesson)));
 const filled = computed(() => desk.lessons.length - blank.value.length);
 const open = computed(
   () => desk.lessons.filter((lesson) => lesson.blocks.length > 0 && lesson.state !== 'approved').length,

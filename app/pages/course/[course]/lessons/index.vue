@@ -27,7 +27,7 @@ const blank = computed(() =>
 );
 const next = computed(() =>
   (chosen.value.length > 0
-    ? desk.lessons.map((lesson) => lesson.id).filter((id) => chosen.value.includes(id))
+    ? desk.lessons.filter(({ id, kind }) => kind === 'lesson' && chosen.value.includes(id)).map(({ id }) => id)
     : blank.value
   ).filter((id) => !jobs.waiting.has(id)),
 );
