@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api } from '~/client';
 import { VueDraggable } from 'vue-draggable-plus';
-import { LESSON_KINDS, placedChecks } from '~~/core/course/course';
+import { LESSON_KINDS } from '~~/core/course/course';
 import { isPressed, useActions } from '~/actions/registry';
 import { openSlotsOf, type Row } from '~/components/outline/rows';
 import { useCourse } from '~/stores/course';
@@ -115,13 +115,6 @@ onMounted(() => {
   if (places.value[0]) void select(places.value[0]);
 });
 const editing = () => desk.mayEdit;
-/** What is made of what the course has already. */
-const MADE = [
-  [
-    { label: 'An opening lesson, of brief and outline', onSelect: opening },
-    { label: 'A final quiz, of the questions of all lessons', onSelect: quizAtEnd },
-  ],
-];
 useActions([
   {
     id: 'o-new',
@@ -388,19 +381,17 @@ useActions([
             />
           </VueDraggable>
         </div>
-        <p class="foot small quiet">
-          <button v-if="desk.mayEdit" type="button" class="link" @click="below">New lesson</button
-          ><button v-if="desk.mayEdit" type="button" class="link" @click="moduleBelow">New module</button
-          ><button v-if="desk.mayEdit" type="button" class="link" @click="quizBelow">New quiz</button
-          ><UDropdownMenu v-if="desk.mayEdit && rows.length" :items="MADE"
-            ><button type="button" class="link">Made for you</button></UDropdownMenu
-          ><button type="button" class="link" @click="foldAll">{{ folded.size ? 'Unfold all' : 'Fold all' }}</button
-          ><button type="button" class="link" :aria-pressed="withChecks" @click="withChecks = !withChecks">
-            {{ withChecks ? 'Without checks' : `With the ${placedChecks(desk.course!).length} checks` }}</button
-          ><span
-            ><kbd>Enter</kbd> new, <kbd>Alt ↑↓</kbd> move, <kbd>Ctrl [ ]</kbd> level, <kbd>Ctrl Del</kbd> delete</span
-          >
-        </p>
+        <OutlineFoot
+          v-model:checks="withChecks"
+          :rows="rows.length"
+          :folded="folded.size > 0"
+          @lesson="below"
+          @module="moduleBelow"
+          @quiz="quizBelow"
+          @last="quizAtEnd"
+          @opening="opening"
+          @fold="foldAll"
+        />
       </div>
       <div v-else class="empty">
         <h2>No outline yet</h2>
@@ -475,15 +466,6 @@ useActions([
   color: var(--ink-2);
   padding: 5px 8px 5px 10px;
   column-gap: 8px;
-}
-.foot {
-  display: flex;
-  gap: 16px;
-  padding: 10px 16px;
-  flex-wrap: wrap;
-}
-.foot span {
-  margin-left: auto;
 }
 .side {
   width: 316px;
