@@ -111,7 +111,7 @@ function tick() {
 /** Where a try begins or ends the page is another one: who goes by keys or by ear is taken along. */
 const root = ref<HTMLElement | null>(null);
 watch(
-  () => [last.value?.number, isOpen.value],
+  [() => last.value?.number, isOpen],
   () =>
     void nextTick(() => {
       const line = root.value?.querySelector<HTMLElement>('.up-sitting, .up-result');

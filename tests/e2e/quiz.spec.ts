@@ -70,7 +70,11 @@ test('a quiz is made, filled, limited, sat on a phone, failed, granted another t
   // Two answers, then the page is loaded again: they stand, and nothing says whether they are right.
   const part = (at: number) => learner.locator('.up-check').nth(at);
   for (const at of [0, 1]) await put(part(at), await askedIn(part(at), checks));
+  const control = part(1).locator(':is(input, select, button, textarea):enabled').first();
+  await control.focus();
   await expect(learner.getByText('2 of 5 answered')).toBeVisible();
+  // What is kept of an answer takes nobody away from where they are.
+  await expect(control).toBeFocused();
   await expect
     .poll(async () => learner.evaluate(() => Object.values({ ...localStorage }).join()))
     .not.toContain('answer');

@@ -24,11 +24,7 @@ const props = defineProps<{
 const result = shallowRef<{ found: FoundPassage[]; more: boolean; unready: number } | null>(null);
 const failed = ref(false);
 let asked = 0;
-watch(
-  () => [props.find, props.typed],
-  () => void ask(120),
-  { immediate: true },
-);
+watch([() => props.find, () => props.typed], () => void ask(120), { immediate: true });
 onBeforeUnmount(() => void asked++);
 /** Asks after some milliseconds: typing is faster than asking, and the last word counts. */
 async function ask(after: number): Promise<void> {

@@ -20,7 +20,7 @@ const load = () =>
         source: props.source.id,
       })),
   );
-watch(() => [desk.course!.id, props.source.id], load, { immediate: true });
+watch([() => desk.course!.id, () => props.source.id], load, { immediate: true });
 const use = (line: Line) =>
   trying(async () => {
     await desk.settleAll();

@@ -29,7 +29,7 @@ onMounted(async () => {
   if (sources.value.length > 1) [pair.first, pair.second] = [sources.value[0]!.id, sources.value[1]!.id];
 });
 watch(
-  () => [pair.first, pair.second],
+  [() => pair.first, () => pair.second],
   async ([first, second]) => {
     made.value = null;
     if (!first || !second || first === second) return;
