@@ -21,6 +21,7 @@ export interface Routes {
   'GET /api/courses/:course/archive': typeof import('./api/courses/[course]/archive.get').default;
   'GET /api/courses/:course/brief': typeof import('./api/courses/[course]/brief.get').default;
   'GET /api/courses/:course/changes': typeof import('./api/courses/[course]/changes.get').default;
+  'GET /api/courses/:course/checks/:check/answers': typeof import('./api/courses/[course]/checks/[check]/answers.get').default;
   'GET /api/courses/:course/comparison': typeof import('./api/courses/[course]/comparison.get').default;
   'GET /api/courses/:course/contradictions': typeof import('./api/courses/[course]/contradictions.get').default;
   'GET /api/courses/:course/events': typeof import('./api/courses/[course]/events.get').default;
@@ -40,6 +41,7 @@ export interface Routes {
   'GET /api/courses/:course/modules/:module/offers': typeof import('./api/courses/[course]/modules/[module]/offers.get').default;
   'GET /api/courses/:course/offers': typeof import('./api/courses/[course]/offers.get').default;
   'GET /api/courses/:course/passages': typeof import('./api/courses/[course]/passages.get').default;
+  'GET /api/courses/:course/questions': typeof import('./api/courses/[course]/questions.get').default;
   'GET /api/courses/:course/releases': typeof import('./api/courses/[course]/releases/index.get').default;
   'GET /api/courses/:course/releases/:release/package': typeof import('./api/courses/[course]/releases/[release]/package.get').default;
   'GET /api/courses/:course/rows/:row/takes': typeof import('./api/courses/[course]/rows/[row]/takes.get').default;
@@ -143,6 +145,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/archive': 'reader',
   'GET /api/courses/:course/brief': 'reader',
   'GET /api/courses/:course/changes': 'reader',
+  'GET /api/courses/:course/checks/:check/answers': 'author',
   'GET /api/courses/:course/comparison': 'reader',
   'GET /api/courses/:course/contradictions': 'reader',
   'GET /api/courses/:course/events': 'reader',
@@ -162,6 +165,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/modules/:module/offers': 'author',
   'GET /api/courses/:course/offers': 'author',
   'GET /api/courses/:course/passages': 'reader',
+  'GET /api/courses/:course/questions': 'author',
   'GET /api/courses/:course/releases': 'reader',
   'GET /api/courses/:course/releases/:release/package': 'author',
   'GET /api/courses/:course/rows/:row/takes': 'author',

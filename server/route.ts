@@ -20,6 +20,7 @@ import { SESSION_COOKIE, SESSION_LASTS } from './utils/session';
 
 /** Parts of addresses; that they are ids was seen before any route is asked. */
 export type Named =
+  | 'check'
   | 'course'
   | 'hash'
   | 'invitation'

@@ -6,7 +6,7 @@ import { evidencedSentences } from '../document/rich-text';
 import type { Claim } from '../knowledge';
 import { overlap } from '../language/similarity';
 import { conditionQuestions } from './forms/condition';
-import type { Candidate, QuestionForm, QuestionMatter } from './forms/form';
+import { shownOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
 import { groupQuestions } from './forms/groups';
 import { lookupQuestions } from './forms/lookup';
 import { numberQuestions } from './forms/number';
@@ -42,30 +42,49 @@ const FORMS: Record<AskingForm, QuestionForm> = {
  */
 export const SHOWN_FROM = 0.72;
 
+/** What is drafted besides the best. */
+export interface Asking {
+  /** The score from which questions are given; `SHOWN_FROM` where nothing is said. */
+  from?: number;
+  /** Questions that stand or are offered already: none comes again, nor one of nearly the same words. */
+  besides?: readonly Check[];
+  /** A sentence may be asked about in several forms. */
+  severally?: boolean;
+}
+
 /**
  * Questions on a lesson's claims, best first: each with its options, feedback, evidence and the score it was given,
  * none twice on one sentence, none with a flaw that a question written by hand would be told of. The order of options
  * is settled by their letters, so it tells nothing of the key.
  */
-export function draftQuestions(lessonId: string, matter: QuestionMatter): Check[] {
-  const taught = { ...matter, lesson: withoutTold(matter) };
-  const candidates = Object.values(FORMS)
-    .flatMap((form) => form(taught))
-    .filter((candidate) => candidate.score >= SHOWN_FROM && isFair(candidate));
+export function draftQuestions(
+  lessonId: string,
+  matter: QuestionMatter,
+  { from = SHOWN_FROM, besides = [], severally = false }: Asking = {},
+): Check[] {
+  const candidates = candidatesOf(matter).filter((candidate) => candidate.score >= from && isFair(candidate));
   const asked = new Set<string>();
-  const stems: string[][] = [];
+  const known = new Set(besides.map(({ id }) => id));
+  const stems = besides.map(({ stem }) => matter.pack.stems(stem));
   return candidates
     .sort((a, b) => b.score - a.score || (a.about.id < b.about.id ? -1 : 1))
     .filter((candidate) => {
       const place = candidate.about.ranges.map((range) => `${range.id}/${range.from}`).join();
       const words = matter.pack.stems(candidate.stem);
-      if (asked.has(place) || stems.some((other) => overlap(other, words) > 0.7)) return false;
-      asked.add(place);
+      const key = severally ? `${place} ${candidate.form}` : place;
+      if (asked.has(key) || stems.some((other) => overlap(other, words) > 0.7)) return false;
+      asked.add(key);
       stems.push(words);
       return true;
     })
     .map((candidate) => checkOf(lessonId, candidate))
-    .filter((check) => lintCheck(check, matter.pack.code).length === 0);
+    .filter((check) => !known.has(check.id) && lintCheck(check, matter.pack.code).length === 0);
+}
+
+/** All that the forms make of a lesson's matter, unsorted. */
+export function candidatesOf(matter: QuestionMatter): Candidate[] {
+  const taught = { ...matter, lesson: withoutTold(matter) };
+  return Object.values(FORMS).flatMap((form) => form(taught));
 }
 
 /** Parts of a page that tell of one case: their figures and deeds are of that case, and no rule. */
@@ -88,7 +107,8 @@ function withoutTold({ lesson, blocks }: QuestionMatter): Claim[] {
 /** No option stands out by its length alone, none twice, none a part of another. */
 function isFair({ asks, form }: Candidate): boolean {
   if (asks.kind !== 'choice') return true;
-  const { right, wrong } = asks;
+  const { right } = asks;
+  const wrong = shownOf(asks.wrong);
   const texts = [right, ...wrong.map((option) => option.text)];
   if (new Set(texts.map((text) => text.toLowerCase())).size < texts.length) return false;
   if (form === 'term' || form === 'number') return true;

@@ -1,7 +1,7 @@
 import type { CheckFrame } from '../checks/check';
 import type { Check, CheckKinds, Option } from '../checks/forms';
 import { idFrom, shortHash } from '../document/id';
-import { quoteOf, type Asks, type Candidate } from './forms/form';
+import { quoteOf, shownOf, type Asks, type Candidate } from './forms/form';
 
 type Own<Kind extends Asks['kind']> = Omit<CheckKinds[Kind], keyof CheckFrame>;
 type Made<Kind extends Asks['kind']> = (
@@ -9,12 +9,15 @@ type Made<Kind extends Asks['kind']> = (
   given: { id: string; quotes: Option['feedback']['quotes'] },
 ) => Own<Kind>;
 
+/** The id of a question: the same whenever the same is asked of the same in a lesson. */
+export const idOf = (lessonId: string, { form, about }: Candidate): string => idFrom('k', lessonId, form, about.id);
+
 /**
  * A question of a lesson as a check: with ids, which come of what it is about, and the order of its answers by them.
  */
 export function checkOf(lessonId: string, candidate: Candidate): Check {
   const { form, about, stem, asks, level, difficulty, score, reasons, quotes = [quoteOf(about)] } = candidate;
-  const id = idFrom('k', lessonId, form, about.id);
+  const id = idOf(lessonId, candidate);
   const frame: CheckFrame = {
     id,
     lessonId,
@@ -36,7 +39,9 @@ const MAKES: { [Kind in Asks['kind']]: Made<Kind> } = {
       size,
     });
     const key = option(right, { code: 'right', quotes }, value);
-    const others = wrong.map((each) => option(each.text, { code: each.code, quotes: each.quotes }, each.value));
+    const others = shownOf(wrong).map((each) =>
+      option(each.text, { code: each.code, quotes: each.quotes }, each.value),
+    );
     // By size, or by letters that tell nothing of the key.
     const options = [key, ...others]
       .sort((a, b) => a.size - b.size || (shortHash(id + a.option.text, 8) < shortHash(id + b.option.text, 8) ? -1 : 1))
@@ -74,7 +79,7 @@ const MAKES: { [Kind in Asks['kind']]: Made<Kind> } = {
     value,
     tolerance: 0,
     ...(unit && { unit }),
-    known: wrong.flatMap((each) =>
+    known: shownOf(wrong).flatMap((each) =>
       each.value === undefined
         ? []
         : [{ id: idFrom('a', id, each.value), value: each.value, feedback: { code: each.code, quotes: each.quotes } }],

@@ -33,7 +33,17 @@ export interface CheckFrame {
   picture?: CheckPicture;
   /** By which its author finds it again, among all their questions. */
   tags?: string[];
+  /** Its author does not want it: kept, so that it is neither lost nor offered again. */
+  refused?: { because: Refusal; words?: string };
 }
+
+/**
+ * Why a question is refused: what it is about does not matter (`aside`), it can be answered without knowing (`given`),
+ * its key or an answer is wrong (`wrong`), it is too easy (`easy`), it is asked already (`twice`), its form of asking
+ * is not wanted in this course (`form`), or what its author says (`other`).
+ */
+export const REFUSALS = ['aside', 'given', 'wrong', 'easy', 'twice', 'form', 'other'] as const;
+export type Refusal = (typeof REFUSALS)[number];
 
 /** What is asked of learners: to know something again, to apply it, to decide by it. */
 export const LEVELS = ['recall', 'apply', 'decide'] as const;
@@ -107,5 +117,6 @@ export const FRAME: Required<Fields> = {
     said: object({}, { right: words, wrong: words }),
     picture: object({ media: mediaRef, alt: string({ max: 1000 }) }),
     tags: list(string({ min: 1, max: TAG_LONGEST }), { min: 1 }),
+    refused: object({ because: oneOf(...REFUSALS) }, { words: string({ min: 1, max: 500 }) }),
   },
 };

@@ -1,7 +1,8 @@
 import { checkIn, checksOn, plainText, type Block } from '../blocks/forms';
 import { sameData } from '../document/canonical';
-import { checkText, type Check } from '../checks/forms';
+import { checkText } from '../checks/forms';
 import { allLessons, type Course, type Lesson, type Module } from './course';
+import { offersOf } from './offers';
 
 /** A stretch of words as it was and as it is; one of them is empty where words came or went as a whole. */
 export interface WordsChange {
@@ -64,7 +65,7 @@ export function compareCourses(before: Course, after: Course): CourseComparison 
         'term',
         pairs(before.glossary, after.glossary, (term) => `${term.term}: ${term.text}`),
       ),
-      ...said('offer', pairs(offers(before), offers(after), checkText)),
+      ...said('offer', pairs(offersOf(before), offersOf(after), checkText)),
     ],
   };
 }
@@ -115,11 +116,6 @@ function placedWords(lesson: Lesson | undefined, course: Course): [string, strin
   return (lesson ? checksOn(lesson) : []).flatMap((id): [string, string][] =>
     byId.has(id) ? [[id, checkText(byId.get(id)!)]] : [],
   );
-}
-
-function offers(course: Course): Check[] {
-  const placed = new Set(allLessons(course).flatMap(checksOn));
-  return course.checks.filter((check) => !placed.has(check.id));
 }
 
 const moduleWords = ({ title, purpose, brief }: Module): string =>

@@ -17,7 +17,8 @@ export function lintCourse(course: Course): Map<string, Flaw[]> {
   const flaws = new Map(course.checks.map((check) => [check.id, [...lintedOnce(check, course.language)]]));
   const add = (id: string, flaw: Flaw) => flaws.get(id)?.push(flaw);
   const stems = new Map<string, string>();
-  for (const { id, stem } of course.checks) {
+  for (const { id, stem, refused } of course.checks) {
+    if (refused) continue;
     const key = stem
       .toLowerCase()
       .replace(/[^\p{L}\p{N}]+/gu, ' ')

@@ -1,5 +1,4 @@
-import type { Check } from '../checks/forms';
-import { placedChecks, type Course, type Lesson, type Module } from './course';
+import { placedChecks, type Course, type Module } from './course';
 import { blankModule, moduleOf } from './gestures';
 import type { Operation } from './operations';
 import { blankQuiz } from './quizzes';
@@ -38,14 +37,3 @@ const inModule = (course: Course, node: Module): Operation => ({
   after: course.modules.at(-1)?.id ?? null,
   node,
 });
-
-/** The operations that put questions at the end of a quiz's page. */
-export function placeIn(quiz: Lesson, checks: readonly Check[], freshId: (letter: string) => string): Operation[] {
-  let after = quiz.blocks.at(-1)?.id ?? null;
-  return checks.map(({ id: checkId }) => {
-    const node = { id: freshId('b'), kind: 'check' as const, body: { checkId } };
-    const operation: Operation = { type: 'insert', kind: 'block', parent: quiz.id, after, node };
-    after = node.id;
-    return operation;
-  });
-}

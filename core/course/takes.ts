@@ -77,7 +77,7 @@ export function takePage(
       .flatMap(placedIn),
   );
   const old = course.checks.filter(
-    (check) => check.lessonId === lesson.id && check.drafted && !elsewhere.has(check.id),
+    (check) => check.lessonId === lesson.id && check.drafted && !check.refused && !elsewhere.has(check.id),
   );
   const gone = new Set(old.map((check) => check.id));
   const staying = course.checks.filter((check) => !gone.has(check.id));

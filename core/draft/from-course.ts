@@ -150,7 +150,12 @@ export function draftLessonOf(course: Course, lessonId: string, { plan, context 
     if (holder) fail('taught-elsewhere', { lesson: holder.title }, lessonId);
     fail('nothing-to-draft', undefined, lessonId);
   }
-  return draftLesson(own, course.title, context);
+  return draftLesson(
+    own,
+    course.title,
+    context,
+    course.checks.filter(({ refused }) => refused),
+  );
 }
 
 /** The lesson that plans what fits another's title best. */

@@ -1,7 +1,8 @@
 import { draftQuestions } from '../check';
 import type { Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
-import type { PointDoes } from '../course/course';
+import type { Objective, PointDoes } from '../course/course';
+import { mayBeOffered } from '../course/offers';
 import { blankLesson } from '../course/gestures';
 import { idFrom } from '../document/id';
 import type { LessonPage } from '../course/takes';
@@ -16,8 +17,13 @@ import type { LessonPlan } from './plan';
 /** What drafting one lesson gives: its page, objectives, and checks, placed ones and offers, best first. */
 export type DraftedLesson = LessonPage;
 
-/** Drafts one lesson: a pure function of its plan and the sources. */
-export function draftLesson(plan: LessonPlan, courseTitle: string, context: DraftContext): DraftedLesson {
+/** Drafts one lesson: a pure function of its plan, the sources, and the questions that were refused before. */
+export function draftLesson(
+  plan: LessonPlan,
+  courseTitle: string,
+  context: DraftContext,
+  refused: readonly Check[] = [],
+): DraftedLesson {
   const { lesson, parts } = plan;
   if (parts.length === 0) return blank(plan);
   const page = composePage(
@@ -49,13 +55,9 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
         lesson: claims,
         course: pool,
       })
+        .filter((check) => mayBeOffered(check, refused))
+        .map((check) => withObjective(check, objectives))
     : [];
-  for (const check of checks) {
-    const objective = objectives.find((each) =>
-      each.evidence.some((range) => check.evidence.some((own) => own.id === range.id)),
-    );
-    if (objective) check.objectiveId = objective.id;
-  }
   return {
     lesson: {
       id: lesson.id,
@@ -73,6 +75,14 @@ export function draftLesson(plan: LessonPlan, courseTitle: string, context: Draf
     objectives,
     checks,
   };
+}
+
+/** A question with what it is for: the objective that stands on the same passage. */
+export function withObjective(check: Check, objectives: readonly Objective[]): Check {
+  const own = objectives.find(({ evidence }) =>
+    evidence.some(({ id }) => check.evidence.some((range) => range.id === id)),
+  );
+  return own ? { ...check, objectiveId: own.id } : check;
 }
 
 /** A lesson for which the sources hold nothing: it waits for its author's words. */

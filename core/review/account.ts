@@ -1,5 +1,6 @@
 import { courseMinutes, PACE } from '../brief/sizing';
-import { allLessons, placedChecks, type Course } from '../course/course';
+import { allLessons, type Course } from '../course/course';
+import { offersOf } from '../course/offers';
 import type { LeftOut, MissingReason, SaidKind } from '../course/left-out';
 import { usesOf, type Use } from '../course/uses';
 import type { Knowledge } from '../knowledge';
@@ -39,7 +40,7 @@ export function accountOf(
   const lines = leftOutLines(leftOut, uses, knowledge);
   const home = homesOf(course, knowledge);
   const { minutes: asked } = course.brief.size;
-  const offered = course.checks.length - placedChecks(course).length;
+  const offered = offersOf(course).length;
   const missed = lines.filter((line) => !isHarmless(line.reason));
   return {
     minutes: {

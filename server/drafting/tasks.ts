@@ -1,5 +1,6 @@
 import type { BriefOffers } from '../../core/brief/verdict';
 import type { Block } from '../../core/blocks/forms';
+import type { Option } from '../../core/checks/forms';
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/taking';
 import type { LeftOut } from '../../core/course/left-out';
@@ -8,6 +9,7 @@ import type { ModuleOffers } from '../../core/draft/module-offers';
 import type { ReadingOffer } from '../../core/draft/reading';
 import type { PointOffers } from '../../core/draft/points';
 import type { RowTake } from '../../core/draft/takes';
+import type { FoundQuestions, QuestionWish } from '../../core/draft/questions';
 import type { UnusedPassage } from '../../core/draft/unused';
 import type { DraftedLesson, OutlineBy } from '../../core/draft';
 import type { Claim } from '../../core/knowledge';
@@ -65,6 +67,10 @@ export interface Tasks {
     given: { course: Course; passages: string[]; place: string; whole: boolean; sources: SourceKey[] };
     made: Block[];
   };
+  /** Questions on the pages as they stand, besides those there are. */
+  questions: { given: { course: Course; wish: QuestionWish; sources: SourceKey[] }; made: FoundQuestions };
+  /** Answers in place of a wrong one. */
+  answers: { given: { course: Course; check: string; option: string; sources: SourceKey[] }; made: Option[] };
   reading: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: ReadingOffer[] };
   rewrite: { given: { blocks: Block[]; aim: Aim; language: string }; made: Proposal[] | undefined };
   contradictions: {

@@ -13,6 +13,7 @@ import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, type Prepared } from '../../core/draft/from-course';
 import { rowTakes } from '../../core/draft/takes';
 import { pulledBlocks } from '../../core/draft/pulled';
+import { answersFor, questionsFor } from '../../core/draft/questions';
 import { readingOffers } from '../../core/draft/reading';
 import { companions, unusedFor } from '../../core/draft/unused';
 import { leftOutOf } from '../../core/draft/left-out';
@@ -132,6 +133,8 @@ serveTasks<Tasks>({
     const known = passages.filter((id) => context.matter.of(id));
     return known.length > 0 ? pulledBlocks(known, context, place, whole) : [];
   },
+  questions: ({ course, wish, sources }) => questionsFor(course, wish, preparedOf(course, sources)),
+  answers: ({ course, check, option, sources }) => answersFor(course, check, option, preparedOf(course, sources)),
   reading: ({ course, lessonId, sources }) => readingOffers(course, lessonId, heldBy(course, sources)),
   rewrite: ({ blocks, aim, language }) => proposals(blocks, aim, packFor(language)),
   contradictions: ({ course, sources }) =>

@@ -1,10 +1,17 @@
 import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import { IsArray, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
-import { LEVELS, TAG_LONGEST, type Level } from '../../core/checks/check';
+import { ASKING_FORMS, LEVELS, TAG_LONGEST, type AskingForm, type Level } from '../../core/checks/check';
 import { CHECK_KINDS, type CheckKind } from '../../core/checks/forms';
 import { ID_PATTERN } from '../../core/document/id';
 import { PACKAGE_FORMATS, type PackageFormat } from '../../core/learning/packages';
+
+/** Ids with commas between; what is none is left out, and so is what is more than a screen shows. */
+const idsIn = (value: unknown, most: number): string[] =>
+  String(value ?? '')
+    .split(',')
+    .filter((id) => ID_PATTERN.test(id))
+    .slice(0, most);
 
 /** What somebody typed to search for; no longer than a person types. */
 export class TypedQuery {
@@ -38,20 +45,33 @@ export class PoolQuery {
   @IsOptional() @Type(() => Number) @IsInt() @Min(0) @Max(1_000_000) from?: number;
 }
 
+/** What is wanted to be asked: about a lesson, quiz or module (or all), in some words, a form, for an objective. */
+export class QuestionsQuery {
+  @IsString() @Matches(ID_PATTERN) about!: string;
+  @IsOptional() @IsString() @MaxLength(300) words?: string;
+  @IsOptional() @IsIn(ASKING_FORMS) form?: AskingForm;
+  @IsOptional() @IsString() @Matches(ID_PATTERN) objective?: string;
+  /** Ids of passages, commas between. */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => idsIn(value, 200))
+  @IsArray()
+  passages?: string[];
+}
+
+/** A wrong answer of a question that another could stand in place of. */
+export class AnswerQuery {
+  @IsString() @Matches(ID_PATTERN) option!: string;
+}
+
 /** Two sources to be laid side by side. */
 export class ComparisonQuery {
   @IsOptional() @IsString() first?: string;
   @IsOptional() @IsString() second?: string;
 }
 
-/** Ids of passages, commas between; what is none is left out, and so is what is more than a screen shows. */
+/** Passages that are to be shown. */
 export class PassagesQuery {
-  @Transform(({ value }: { value: unknown }) =>
-    String(value ?? '')
-      .split(',')
-      .filter((id) => ID_PATTERN.test(id))
-      .slice(0, 60),
-  )
+  @Transform(({ value }: { value: unknown }) => idsIn(value, 60))
   @IsArray()
   ids!: string[];
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core';
-import { placeIn } from '~~/core/course/quiz-gestures';
+import { placeIn } from '~~/core/course/placing';
 import type { Operation } from '~~/core/course/operations';
 import type { GivenQuestions } from '~~/core/questions/given';
 import { readText } from '~~/core/questions/text';

@@ -10,6 +10,9 @@ const { desk, mayEdit, now, typeIn, saves, add, drop } = useCheckEditing<ChoiceC
 const keysOf = (check: ChoiceCheck | SeveralCheck) => (check.kind === 'choice' ? [check.key] : check.keys);
 const isKey = (id: string) => keysOf(props.check).includes(id);
 
+/** The answer for which others are looked for. */
+const instead = ref<string | null>(null);
+
 /** Marks an answer as right: the one that is, or one of several. */
 function right(id: string) {
   desk.flushTyping();
@@ -80,6 +83,19 @@ function right(id: string) {
               )
           "
         />
+        <CheckInstead v-if="instead === row.id" :check="check" :option="row" @close="instead = null" />
+      </template>
+      <template #do="{ row }">
+        <button
+          v-if="!isKey(row.id)"
+          type="button"
+          class="link small"
+          :aria-expanded="instead === row.id"
+          :aria-label="`Another answer than ${row.text}`"
+          @click="instead = instead === row.id ? null : row.id"
+        >
+          another
+        </button>
       </template>
     </CheckRows>
     <CheckCredit v-if="check.kind === 'several'" :check="check" :readonly="readonly" />

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core';
 import { LEVELS, type Level } from '~~/core/checks/check';
 import { CHECK_KINDS, type CheckKind } from '~~/core/checks/forms';
 import { copiedCheck, passagesOf } from '~~/core/course/copied-check';
-import { placeIn } from '~~/core/course/quiz-gestures';
+import { placeIn } from '~~/core/course/placing';
 import type { Operation } from '~~/core/course/operations';
 import { api, type AnswerOf } from '~/client';
 import { freshId } from '~/composables/useApi';

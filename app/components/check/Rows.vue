@@ -19,6 +19,8 @@ const emit = defineEmits<{ add: [id: string]; drop: [id: string]; move: [id: str
 defineSlots<{
   default: (given: { row: Row; at: number }) => unknown;
   lead?: (given: { row: Row; at: number }) => unknown;
+  /** What else can be done with one. */
+  do?: (given: { row: Row }) => unknown;
 }>();
 const root = ref<HTMLElement | null>(null);
 const mayDrop = (row: Row) => props.rows.length > (props.least ?? 0) && !props.keep?.(row);
@@ -73,6 +75,7 @@ async function move(row: Row, by: 1 | -1) {
               ↓
             </button>
           </span>
+          <slot name="do" :row="row" />
           <button
             v-if="mayDrop(row)"
             type="button"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { placeIn } from '~~/core/course/quiz-gestures';
+import { placeIn } from '~~/core/course/placing';
 import { offersFor } from '~~/core/course/quiz-offers';
 import type { QuizLesson } from '~~/core/course/quizzes';
 import type { Check } from '~~/core/checks/forms';
@@ -14,6 +14,11 @@ const desk = useCourse();
 /** So many are put in at once, and so many are listed. */
 const [AT_ONCE, LISTED] = [10, 12];
 const offers = computed(() => offersFor(desk.course!, props.lesson, 500));
+const wishing = reactive({ wanted: false, open: false });
+function wish() {
+  wishing.wanted = true;
+  wishing.open = true;
+}
 function take(checks: readonly Check[]) {
   desk.flushTyping();
   const now = desk.lessons.find(({ id }) => id === props.lesson.id);
@@ -31,7 +36,11 @@ function take(checks: readonly Check[]) {
 <template>
   <section>
     <h2>
-      Offers {{ offers.length }}<span v-if="desk.mayEdit" class="bring"><CheckBring link :into="lesson.id" /></span>
+      Offers {{ offers.length
+      }}<span v-if="desk.mayEdit" class="bring"
+        ><button type="button" class="link small" @click="wish">More questions</button>
+        <CheckBring link :into="lesson.id"
+      /></span>
     </h2>
     <p v-if="offers.length === 0" class="small quiet">
       No question of these lessons is left that stands nowhere and has no flaw. Write one on the page, or draw on the
@@ -59,6 +68,7 @@ function take(checks: readonly Check[]) {
         </li>
       </ul>
     </template>
+    <LazyCheckWishDialog v-if="wishing.wanted" v-model:open="wishing.open" :about="lesson.id" />
   </section>
 </template>
 

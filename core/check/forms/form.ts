@@ -23,9 +23,17 @@ export interface Wrong {
   quotes: Quote[];
 }
 
+/** So many wrong answers are shown; what fits besides can be taken in place of one. */
+export const WRONG_SHOWN = 3;
+/** So many are looked for, with those that are not shown. */
+export const WRONG_SOUGHT = 8;
+
 /** What can be answered to a question, by the kind of check it becomes. */
 export type Asks =
-  /** `value`: the right answer is a figure; options are ordered by size instead of by chance. */
+  /**
+   * `wrong`: the fittest first, of which `WRONG_SHOWN` are shown. `value`: the right answer is a figure; options are
+   * ordered by size instead of by chance.
+   */
   | { kind: 'choice'; right: string; value?: number; wrong: Wrong[] }
   | { kind: 'truth'; holds: boolean }
   | { kind: 'order'; items: string[] }
@@ -85,6 +93,9 @@ export function spreadOver<Item>(list: readonly Item[], most: number): Item[] {
     ? [...list]
     : Array.from({ length: most }, (_, at) => list[Math.floor((at * list.length) / most)]);
 }
+
+/** The wrong answers that are shown, of all that would fit. */
+export const shownOf = <Item>(wrong: readonly Item[]): Item[] => wrong.slice(0, WRONG_SHOWN);
 
 /** The words that something stands on, as a quote. */
 export function quoteOf({ text, ranges }: Said): Quote {

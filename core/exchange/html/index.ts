@@ -1,5 +1,6 @@
 import { checkHtml } from '../../checks/pages';
 import { allLessons, placedChecks, type Course, type Lesson } from '../../course/course';
+import { offersOf } from '../../course/offers';
 import { drawProfile } from '../../picture/profile';
 import type { LeftOutLine } from '../../review/left-out';
 import { kindWords, reasonWords } from '../../course/left-out-words';
@@ -34,7 +35,7 @@ export function writeReadingPage(
     )
     .join('\n');
   const placed = new Set(placedChecks(course).map((check) => check.id));
-  const offers = course.checks.filter((check) => !placed.has(check.id));
+  const offers = offersOf(course);
   const offered =
     offers.length > 0
       ? `<section><h2>Offered questions</h2><p class="facts">Drafted, not placed: ${offers.length}.</p>${offers.map((check) => checkHtml(check, view)).join('')}</section>`

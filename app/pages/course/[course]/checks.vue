@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { checkIn, checksOn } from '~~/core/blocks/forms';
 import { placedChecks } from '~~/core/course/course';
-import type { AskingForm } from '~~/core/checks/check';
+import { offersOf, refusedIn } from '~~/core/course/offers';
+import { placeWhereTaught } from '~~/core/course/placing';
 import type { Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
 import { freshId } from '~/composables/useApi';
@@ -9,20 +10,19 @@ import { useQuestionFiles } from '~/composables/useQuestionFiles';
 import { useCourse } from '~/stores/course';
 import { useFlaws } from '~/stores/flaws';
 import { useStale } from '~/stores/stale';
+import { becauseOf } from '~/words/asking';
 import { counted } from '~/words/states';
 
 /** All questions of the course: those that stand in lessons, and offers to be taken or refused. */
 const desk = useCourse();
 const stale = useStale();
 const flaws = useFlaws();
-const what = ref<'offers' | 'placed' | 'mend'>('offers');
+const what = ref<'offers' | 'placed' | 'mend' | 'refused'>('offers');
 const current = ref<string | null>(null);
-const placed = computed(() => new Set(placedChecks(desk.course!).map((check) => check.id)));
 const offers = computed(() =>
-  desk
-    .course!.checks.filter((check) => !placed.value.has(check.id))
-    .toSorted((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
+  offersOf(desk.course!).toSorted((a, b) => (b.drafted?.score ?? 1) - (a.drafted?.score ?? 1)),
 );
+const refused = computed(() => refusedIn(desk.course!));
 const standing = computed(() => placedChecks(desk.course!));
 /** Those in lessons that something is wrong with. */
 const flawed = computed(() =>
@@ -32,8 +32,11 @@ const tabs = computed(() => [
   { value: 'offers' as const, label: `Offers ${offers.value.length}` },
   { value: 'placed' as const, label: `In lessons ${standing.value.length}` },
   { value: 'mend' as const, label: `To mend ${flawed.value.length}` },
+  { value: 'refused' as const, label: `Refused ${refused.value.length}` },
 ]);
-const list = computed(() => ({ offers: offers.value, placed: standing.value, mend: flawed.value })[what.value]);
+const list = computed(
+  () => ({ offers: offers.value, placed: standing.value, mend: flawed.value, refused: refused.value })[what.value],
+);
 const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => checksOn(lesson).includes(check.id)) ??
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
@@ -51,39 +54,9 @@ const EMPTY = {
     says: 'Questions are drafted together with lessons. Only those that are likely to be good are offered; fewer than asked is normal.',
   },
   placed: { title: 'No checks yet', says: 'Take an offer, or write a question in a lesson.' },
+  refused: { title: 'Nothing refused', says: 'What you refuse is kept here, with why, and is not offered again.' },
   mend: { title: 'Nothing to mend', says: 'No check in a lesson has a flaw that can be told from its words.' },
 };
-const FORMS: Record<AskingForm, string> = {
-  condition: 'what to do in a case',
-  term: 'which term',
-  number: 'which figure',
-  lookup: 'what a row says',
-  pairs: 'what belongs together',
-  band: 'which band a figure falls into',
-  step: 'what comes next',
-  sequence: 'in which order',
-  groups: 'what is done and what is not',
-  prohibition: 'what must not be done',
-  permission: 'allowed or not',
-};
-const REASONS: Record<string, string> = {
-  limit: 'a limit or deadline',
-  amount: 'an amount',
-  'weaker-form': 'asks what not to do',
-};
-const because = (check: Check) =>
-  check.drafted
-    ? [
-        FORMS[check.drafted.form],
-        ...check.drafted.reasons.map(
-          (reason) =>
-            REASONS[reason] ??
-            (reason.startsWith('wrong-answers:') ? `${reason.slice(14)} wrong answers from your sources` : ''),
-        ),
-      ]
-        .filter(Boolean)
-        .join(', ')
-    : 'written by hand';
 watch(
   list,
   (now) => {
@@ -93,34 +66,20 @@ watch(
 );
 
 function place(check: Check | undefined) {
-  const lesson = check && lessonOf(check);
-  if (!check || !lesson) return;
-  // Behind the last block that stands on the same passage, else at the end.
-  const ids = new Set(check.evidence.map((range) => range.id));
-  const about = lesson.blocks.findLast((block) =>
-    JSON.stringify(block)
-      .split('"')
-      .some((word) => ids.has(word)),
-  );
-  const last = lesson.blocks.at(-1);
-  const after = about ?? (last?.kind === 'summary' ? lesson.blocks.at(-2) : last);
-  desk.change('check taken', [
-    {
-      type: 'insert',
-      kind: 'block',
-      parent: lesson.id,
-      after: after?.id ?? null,
-      node: { id: freshId('b'), kind: 'check', body: { checkId: check.id } },
-    },
-  ]);
+  if (!check) return;
+  desk.change('check taken', placeWhereTaught(desk.course!, [check], freshId));
 }
 function unplace(check: Check) {
   const lesson = lessonOf(check);
   const block = lesson?.blocks.find((each) => checkIn(each) === check.id);
   if (block) desk.change('check taken out of the lesson', [{ type: 'remove', id: block.id }]);
 }
-function refuse(check: Check | undefined) {
-  if (check) desk.change('check refused', [{ type: 'remove', id: check.id }]);
+/** The offer whose reasons are shown. */
+const refusing = ref<string | null>(null);
+const wishing = reactive({ wanted: false, open: false });
+function wish() {
+  wishing.wanted = true;
+  wishing.open = true;
 }
 function step(by: number) {
   const at = list.value.findIndex((check) => check.id === current.value);
@@ -136,6 +95,14 @@ useActions([
     area: 'Checks',
     when: () => desk.mayEdit,
     run: () => bring.value?.paste(),
+  },
+  {
+    id: 'c-more',
+    label: 'More questions',
+    key: 'Alt+Shift+W',
+    area: 'Checks',
+    when: () => desk.mayEdit,
+    run: wish,
   },
   {
     id: 'c-pool',
@@ -163,7 +130,7 @@ useActions([
     within: 'checks',
     area: 'Checks',
     when: () => desk.mayEdit && what.value === 'offers',
-    run: () => refuse(at()),
+    run: () => void (refusing.value = current.value),
   },
 ]);
 </script>
@@ -176,7 +143,9 @@ useActions([
       <div class="end">
         <UDropdownMenu v-if="standing.length" :items="SAVE"
           ><UButton size="sm" color="neutral" variant="outline">Save as</UButton></UDropdownMenu
-        ><CheckBring v-if="desk.mayEdit" ref="bring" />
+        ><CheckBring v-if="desk.mayEdit" ref="bring" /><UButton v-if="desk.mayEdit" size="sm" @click="wish"
+          >More questions</UButton
+        >
       </div>
     </div>
     <div v-if="list.length" class="list" data-keys="checks">
@@ -186,7 +155,9 @@ useActions([
             ? 'Drafted from your sources or brought in, best first, and in no lesson yet.'
             : what === 'placed'
               ? `${counted(standing.length, ['check', 'checks'])}, in the order of the lessons.`
-              : 'Checks in lessons that learners could see through, or misread; each says what mends it.'
+              : what === 'refused'
+                ? 'Kept, not offered again, and not seen by learners.'
+                : 'Checks in lessons that learners could see through, or misread; each says what mends it.'
         }}
         <template v-if="what === 'offers' && desk.mayEdit"
           ><kbd>↑↓</kbd> go through, <kbd>T</kbd> take, <kbd>R</kbd> refuse.</template
@@ -201,27 +172,32 @@ useActions([
         @focusin="current = check.id"
       >
         <CheckCard :check="check" />
+        <CheckRefused v-if="what === 'refused'" :check="check" />
         <div class="about small">
           <NuxtLink
             v-if="lessonOf(check)"
             class="link"
             :to="`/course/${desk.course!.id}/lessons/${lessonOf(check)!.id}`"
-            >{{ lessonOf(check)!.title }}</NuxtLink><span class="quiet">{{ because(check) }}</span
+            >{{ lessonOf(check)!.title }}</NuxtLink><span class="quiet">{{ becauseOf(check) }}</span
           ><span v-if="check.evidence.some((range) => stale.ids.has(range.id))" class="decide"
             >The source says this differently now.</span
           >
           <span v-if="desk.mayEdit" class="do"
             ><template v-if="what === 'offers'"
               ><UButton size="sm" @click="place(check)">Take</UButton
-              ><UButton size="sm" color="neutral" variant="outline" @click="refuse(check)">Refuse</UButton></template
-            ><UButton v-else size="sm" color="neutral" variant="outline" @click="unplace(check)"
+              ><CheckRefuse
+                :check="check"
+                :open="refusing === check.id"
+                @update:open="refusing = $event ? check.id : null" /></template
+            ><UButton v-else-if="what !== 'refused'" size="sm" color="neutral" variant="outline" @click="unplace(check)"
               >Take out</UButton
             ></span
           >
         </div>
       </article>
     </div>
-    <div v-else class="empty">
+    <LazyCheckWishDialog v-if="wishing.wanted" v-model:open="wishing.open" />
+    <div v-if="list.length === 0" class="empty">
       <h2>{{ EMPTY[what].title }}</h2>
       <p>
         {{ EMPTY[what].says }}

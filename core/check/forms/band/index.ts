@@ -1,10 +1,9 @@
 import type { Band } from '../../../language/pack';
-import { alike, asOption, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import { alike, asOption, quoteOf, shownOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 import { columnsOf, count, type Column, type Row } from '../rows';
 
 const BANDS = { fewest: 3, asked: 2 };
 const LONGEST = 18;
-const WRONG = 3;
 /** How far into a band the figure lies that is asked about: not at an end, nor in the middle each time. */
 const INTO = 0.6;
 /** Behind the last end, so much of it. */
@@ -35,19 +34,19 @@ function asked({ how, heads: [, head], rows }: Column, matter: QuestionMatter): 
         (other) =>
           other.row !== row && other.text !== text && (/\d/.test(other.text) || !alike(other.text, text, pack)),
       );
-      const wrong = others.slice(0, WRONG);
-      if (count(text) > LONGEST || wrong.length < 2 || wrong.some((other) => count(other.text) > LONGEST)) return [];
+      const shown = shownOf(others);
+      if (count(text) > LONGEST || shown.length < 2 || shown.some((other) => count(other.text) > LONGEST)) return [];
       const figure = pack.written!(band.like, figureIn(band));
       return [
         {
           form: 'band',
           about: row.about,
           stem: how === 'case' ? pack.questions!.inCase!(figure) : pack.questions!.inColumn!(head, figure, title),
-          asks: { kind: 'choice', right: text, wrong: wrong.map((other) => wrongOf(other.text, other.row)) },
+          asks: { kind: 'choice', right: text, wrong: others.map((other) => wrongOf(other.text, other.row)) },
           level: 'decide',
           difficulty: 0.4,
           score: 0.87,
-          reasons: [`wrong-answers:${wrong.length}`],
+          reasons: [`wrong-answers:${shown.length}`],
         },
       ];
     })

@@ -7,6 +7,8 @@ import {
   ofClaims,
   pointsOut,
   quoteOf,
+  shownOf,
+  WRONG_SOUGHT,
   type Candidate,
   type QuestionForm,
   type QuestionMatter,
@@ -62,10 +64,11 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   if (!stem) return undefined;
   const wrong = wrongAnswers(claim, matter);
   const frame = { form: 'condition' as const, about: claim, stem, level: 'decide' as const };
+  const shown = shownOf(wrong);
   const isGiven = givenAway(
     rule.action,
     condition.text,
-    wrong.map((other) => other.rule!.action),
+    shown.map((other) => other.rule!.action),
     pack,
   );
   // Without wrong answers that could tempt, learners say what they would do and hold it against the source.
@@ -79,7 +82,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
       reasons: ['written'],
     };
   }
-  const reasons = [`wrong-answers:${wrong.length}`];
+  const reasons = [`wrong-answers:${shown.length}`];
   let score = 0.75 + (wrong.length >= 3 ? 0.08 : -0.04);
   if (condition.leading) score += 0.04;
   if (keyStems.length >= 4) score += 0.04;
@@ -94,9 +97,11 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
     asks: {
       kind: 'choice',
       right: asOption(rule.action),
-      wrong: wrong
-        .slice(0, 3)
-        .map((other) => ({ text: asOption(other.rule!.action), code: 'other-case', quotes: [quoteOf(other)] })),
+      wrong: wrong.map((other) => ({
+        text: asOption(other.rule!.action),
+        code: 'other-case',
+        quotes: [quoteOf(other)],
+      })),
     },
     difficulty: wrong.length >= 3 ? 0.4 : 0.3,
     score: Math.min(1, score),
@@ -242,7 +247,7 @@ function wrongAnswers(claim: Claim, { course, pack }: QuestionMatter): Claim[] {
   const taken: Claim[] = [];
   // What is dear to find out is asked of the fittest alone, until there are enough.
   for (const { other } of near.slice(0, TRIED)) {
-    if (taken.length === 3) break;
+    if (taken.length === WRONG_SOUGHT) break;
     const { action, condition, words } = course.told(other);
     if (
       overlap(condition, own.condition) >= 0.34 ||

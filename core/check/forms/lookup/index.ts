@@ -4,6 +4,9 @@ import {
   givenAway,
   pointsOut,
   quoteOf,
+  shownOf,
+  WRONG_SHOWN,
+  WRONG_SOUGHT,
   type Candidate,
   type QuestionForm,
   type QuestionMatter,
@@ -12,7 +15,6 @@ import { columnsOf, count, type Asking, type Column, type Row } from '../rows';
 
 /** Rows that are held against each other: few are told apart by chance. */
 const FEWEST = { shaped: 3, source: 4 };
-const WRONG = 3;
 const LONGEST = { head: 22, cell: 26 };
 /** Of one table so many rows are asked about, each further one less gladly. */
 const MOST = 4;
@@ -46,9 +48,10 @@ function asked({ how, heads: [, column], rows }: Column, matter: QuestionMatter)
       .map(({ other }) => other);
     const wrong: Row[] = [];
     for (const other of others)
-      if (wrong.length < WRONG && wrong.every((each) => !sameAnswer(answer(each), answer(other), how, matter)))
+      if (wrong.length < WRONG_SOUGHT && wrong.every((each) => !sameAnswer(answer(each), answer(other), how, matter)))
         wrong.push(other);
-    if (wrong.length < 2 || givenAway(right, stem, wrong.map(answer), pack)) return [];
+    const shown = shownOf(wrong);
+    if (shown.length < 2 || givenAway(right, stem, shown.map(answer), pack)) return [];
     return [
       {
         form: 'lookup',
@@ -60,9 +63,9 @@ function asked({ how, heads: [, column], rows }: Column, matter: QuestionMatter)
           wrong: wrong.map((other) => ({ text: answer(other), code: 'other-case', quotes: [quoteOf(other.about)] })),
         },
         level: how === 'case' ? 'decide' : 'recall',
-        difficulty: wrong.length >= WRONG ? 0.4 : 0.32,
-        score: SCORES[how] + (wrong.length >= WRONG ? 0.05 : 0),
-        reasons: [`wrong-answers:${wrong.length}`],
+        difficulty: shown.length >= WRONG_SHOWN ? 0.4 : 0.32,
+        score: SCORES[how] + (shown.length >= WRONG_SHOWN ? 0.05 : 0),
+        reasons: [`wrong-answers:${shown.length}`],
       },
     ];
   });

@@ -1,6 +1,6 @@
 import { shortHash } from '../../../document/id';
 import type { Claim } from '../../../knowledge';
-import { ofClaims, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import { ofClaims, WRONG_SOUGHT, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 import { anyOf } from '../../../language/phrases';
 
 const ROUGHLY = anyOf`
@@ -49,12 +49,14 @@ function ask(claim: Claim, { course, pack, lesson }: QuestionMatter): Candidate 
     // A share of more than the whole gives itself away.
     .filter((value) => !inSentence.has(value) && !(quantity.unit === 'percent' && value > 100))
     .map((value) => ({ value, text: pack.written?.(quantity, value) ?? '' }))
+    // "three people", but not "one people": one whose noun stays as it is for many is left out.
+    .filter(({ value, text }) => value !== 1 || nounOf(text) !== nounOf(quantity.text))
     .filter((option) => option.text !== quantity.text && !rest.toLowerCase().includes(option.text.toLowerCase()));
   // Typed in, no wrong figure can give the right one away; every third is asked so, and where there are too few.
   const unit = unitOf(quantity);
   const typed = unit !== undefined && (wrong.length < 3 || shortHash(claim.id, 6).charCodeAt(5) % 3 === 0);
   if (wrong.length < 3 && !typed) return undefined;
-  const figures = wrong.slice(0, 3).map((each) => ({ ...each, code: 'other-figure' as const, quotes: [] }));
+  const figures = wrong.map((each) => ({ ...each, code: 'other-figure' as const, quotes: [] }));
   const stem = pack.questions.whichFigure(
     `${text.slice(0, quantity.from)}_____${text.slice(quantity.to)}`.replace(/\s+/g, ' '),
   );
@@ -88,7 +90,7 @@ const isOrder = ({ ranges: [own] }: Claim, lesson: readonly Claim[]): boolean =>
  * Three figures around the right one: how many lie below it is settled by the claim's id, so that its place tells
  * nothing.
  */
-function wrongFigures(value: number, inSources: readonly number[], id: string): number[] {
+export function wrongFigures(value: number, inSources: readonly number[], id: string): number[] {
   const known = inSources
     .filter((other) => other !== value && other / value <= 5 && value / other <= 5)
     .sort((a, b) => Math.abs(Math.log(a / value)) - Math.abs(Math.log(b / value)) || a - b);
@@ -105,8 +107,13 @@ function wrongFigures(value: number, inSources: readonly number[], id: string): 
   const wanted = shortHash(id, 4).charCodeAt(3) % 4;
   const low = unique(below).slice(0, wanted);
   const high = unique(above).slice(0, 3 - low.length);
-  return [...low, ...high, ...unique(below).slice(low.length)].slice(0, 5);
+  return [...low, ...high, ...unique(below).slice(low.length), ...unique(above).slice(high.length)].slice(
+    0,
+    WRONG_SOUGHT,
+  );
 }
+
+const nounOf = (written: string): string => written.replace(/^\S+\s*/, '');
 
 /** What stands behind or before a figure that is to be typed; undefined where the figure cannot be taken out. */
 function unitOf({ text, value }: NonNullable<Claim['quantity']>): string | undefined {

@@ -5,13 +5,17 @@ import {
   isPlainOrder,
   ofClaims,
   quoteOf,
+  shownOf,
   turnsAlone,
+  WRONG_SHOWN,
+  WRONG_SOUGHT,
   type Candidate,
   type QuestionForm,
   type QuestionMatter,
 } from '../form';
 
-const WRONG = { most: 3, fewest: 2 };
+/** Fewer wrong answers say nothing. */
+const FEWEST = 2;
 
 /** Which of some actions must not be done: one that the lesson forbids, among others that it asks for. */
 export const prohibitionQuestions: QuestionForm = (matter) =>
@@ -31,11 +35,11 @@ function ask(claim: Claim, { lesson, pack, title }: QuestionMatter): Candidate |
     .sort((a, b) => Math.abs(lesson.indexOf(a) - place) - Math.abs(lesson.indexOf(b) - place));
   for (const other of duties)
     if (
-      wrong.length < WRONG.most &&
+      wrong.length < WRONG_SOUGHT &&
       [claim, ...wrong].every((each) => !alike(each.rule!.action, other.rule!.action, pack))
     )
       wrong.push(other);
-  if (wrong.length < WRONG.fewest) return undefined;
+  if (wrong.length < FEWEST) return undefined;
   return {
     form: 'prohibition',
     about: claim,
@@ -51,7 +55,7 @@ function ask(claim: Claim, { lesson, pack, title }: QuestionMatter): Candidate |
     },
     level: 'apply',
     difficulty: 0.35,
-    score: wrong.length >= WRONG.most ? 0.79 : 0.75,
-    reasons: [`wrong-answers:${wrong.length}`],
+    score: wrong.length >= WRONG_SHOWN ? 0.79 : 0.75,
+    reasons: [`wrong-answers:${shownOf(wrong).length}`],
   };
 }

@@ -7,6 +7,8 @@ import {
   givenAway,
   pointsOut,
   quoteOf,
+  shownOf,
+  WRONG_SHOWN,
   type Candidate,
   type QuestionForm,
   type QuestionMatter,
@@ -62,10 +64,12 @@ function ofSteps(block: Steps, matter: QuestionMatter): Candidate[] {
       .filter(
         (each, place) => place !== at && place !== at + 1 && each.clear && !alike(each.words, next.words, matter.pack),
       )
-      .slice(-3);
+      // What comes late tempts most; of what comes after, the nearest.
+      .reverse();
+    const shown = shownOf(wrong);
     const stem = matter.pack.questions!.afterStep!(asOption(step.words));
-    const options = wrong.map(({ words }) => asOption(words));
-    if (wrong.length < 2 || givenAway(next.words, step.words, options, matter.pack)) continue;
+    const options = shown.map(({ words }) => asOption(words));
+    if (shown.length < 2 || givenAway(next.words, step.words, options, matter.pack)) continue;
     made.push({
       form: 'step',
       about: {
@@ -81,8 +85,8 @@ function ofSteps(block: Steps, matter: QuestionMatter): Candidate[] {
       },
       level: 'apply',
       difficulty: 0.35,
-      score: 0.74 + (wrong.length >= 3 ? 0.04 : 0),
-      reasons: [`wrong-answers:${wrong.length}`],
+      score: 0.74 + (shown.length >= WRONG_SHOWN ? 0.04 : 0),
+      reasons: [`wrong-answers:${shown.length}`],
     });
   }
   return made;

@@ -1,6 +1,16 @@
 import type { Claim } from '../../../knowledge';
 import { overlap } from '../../../language/similarity';
-import { asOption, ofClaims, quoteOf, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import {
+  asOption,
+  ofClaims,
+  quoteOf,
+  shownOf,
+  WRONG_SHOWN,
+  WRONG_SOUGHT,
+  type Candidate,
+  type QuestionForm,
+  type QuestionMatter,
+} from '../form';
 
 const EVERYDAY = 4.7;
 /** Words of a term that can be asked to be typed. */
@@ -41,7 +51,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
       seen.push(stems);
       return true;
     })
-    .slice(0, 3);
+    .slice(0, WRONG_SOUGHT);
   const frame = {
     form: 'term' as const,
     about: claim,
@@ -59,7 +69,8 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
           reasons: ['typed'],
         }
       : undefined;
-  const score = 0.74 + (others.length >= 3 ? 0.06 : -0.03) + (meaningStems.length >= 5 ? 0.03 : 0);
+  const shown = shownOf(others);
+  const score = 0.74 + (shown.length >= WRONG_SHOWN ? 0.06 : -0.03) + (meaningStems.length >= 5 ? 0.03 : 0);
   return {
     ...frame,
     asks: {
@@ -69,7 +80,7 @@ function ask(claim: Claim, { course, pack }: QuestionMatter): Candidate | undefi
     },
     difficulty: 0.25,
     score,
-    reasons: [`wrong-answers:${others.length}`],
+    reasons: [`wrong-answers:${shown.length}`],
   };
 }
 

@@ -110,9 +110,23 @@ const further = [
     { label: 'Picture', onSelect: () => picker.value?.click() },
     { label: 'Picture of a source', onSelect: () => void (picturesOpen.value = true) },
   ],
+  [{ label: 'Questions from your sources', onSelect: wish }],
   questions.map(({ label, make }) => ({ label, onSelect: () => ownQuestion(make) })),
 ];
 const stateItems = [STATES.map(({ state: value, label }) => ({ label, onSelect: () => state(value) }))];
+/** More questions on this page, and on the part the cursor is in. */
+const wishing = reactive({ wanted: false, open: false, passages: [] as string[] });
+function wish() {
+  const at = editor.value?.at();
+  desk.flushTyping();
+  const part = lesson.value?.blocks.find(({ id }) => id === at);
+  const stands = part ? blockTexts(part).flatMap(evidencedSentences) : [];
+  Object.assign(wishing, {
+    wanted: true,
+    open: true,
+    passages: [...new Set(stands.flatMap(({ mark }) => mark.attrs.passages.map(({ id }) => id)))],
+  });
+}
 /** A question written by hand, placed behind the cursor. */
 function ownQuestion(make: (lessonId: string) => Check) {
   const check = make(lesson.value!.id);
@@ -232,6 +246,7 @@ useActions([
     when: editing,
     run: () => ownQuestion(questions[0]!.make),
   },
+  { id: 'l-wish', label: 'Questions from your sources', key: 'Alt+Shift+W', area: 'Lesson', when: editing, run: wish },
   ...STATES.map(({ state: value, label }) => ({
     id: `l-state-${value}`,
     label: `State: ${label.toLowerCase()}`,
@@ -293,6 +308,12 @@ useActions([
         </div>
       </div>
       <input ref="picker" type="file" accept="image/*" multiple hidden aria-label="Pictures" @change="picked" />
+      <LazyCheckWishDialog
+        v-if="wishing.wanted"
+        v-model:open="wishing.open"
+        :about="lesson.id"
+        :passages="wishing.passages"
+      />
       <LazyLessonPicturesDialog
         v-if="picturesWanted"
         v-model:open="picturesOpen"

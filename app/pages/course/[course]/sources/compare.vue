@@ -28,29 +28,26 @@ onMounted(async () => {
   });
   if (sources.value.length > 1) [pair.first, pair.second] = [sources.value[0]!.id, sources.value[1]!.id];
 });
-watch(
-  [() => pair.first, () => pair.second],
-  async ([first, second]) => {
-    made.value = null;
-    if (!first || !second || first === second) return;
-    busy.value = true;
-    try {
-      const found = await api('GET /api/courses/:course/comparison', {
-        course: desk.course!.id,
-        query: { first, second },
-      });
-      if (first === pair.first && second === pair.second) {
-        made.value = found;
-        chosen.value = found.differs.map((each) => each.claim.id);
-        part.value = 'differs';
-      }
-      trouble.value = null;
-    } catch (error) {
-      trouble.value = troubleOf(error);
+watch([() => pair.first, () => pair.second], async ([first, second]) => {
+  made.value = null;
+  if (!first || !second || first === second) return;
+  busy.value = true;
+  try {
+    const found = await api('GET /api/courses/:course/comparison', {
+      course: desk.course!.id,
+      query: { first, second },
+    });
+    if (first === pair.first && second === pair.second) {
+      made.value = found;
+      chosen.value = found.differs.map((each) => each.claim.id);
+      part.value = 'differs';
     }
-    busy.value = false;
-  },
-);
+    trouble.value = null;
+  } catch (error) {
+    trouble.value = troubleOf(error);
+  }
+  busy.value = false;
+});
 const rows = computed(() =>
   (made.value?.differs ?? []).map(({ claim, sides }) => ({
     id: claim.id,
