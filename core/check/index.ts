@@ -5,10 +5,12 @@ import type { Check } from '../checks/forms';
 import { evidencedSentences } from '../document/rich-text';
 import type { Claim } from '../knowledge';
 import { overlap } from '../language/similarity';
+import { answerQuestions } from './forms/answer';
 import { conditionQuestions } from './forms/condition';
 import { shownOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
 import { groupQuestions } from './forms/groups';
 import { lookupQuestions } from './forms/lookup';
+import { namedQuestions } from './forms/named';
 import { numberQuestions } from './forms/number';
 import { pairQuestions } from './forms/pairs';
 import { permissionQuestions } from './forms/permission';
@@ -20,6 +22,7 @@ import { bandQuestions } from './forms/band';
 import { checkOf } from './make';
 
 export type { QuestionMatter } from './forms/form';
+export { headedIn } from './headed';
 export { questionPool, type QuestionPool } from './pool';
 
 /** Every form of question, by name. */
@@ -35,6 +38,8 @@ const FORMS: Record<AskingForm, QuestionForm> = {
   groups: groupQuestions,
   prohibition: prohibitionQuestions,
   permission: permissionQuestions,
+  answer: answerQuestions,
+  named: namedQuestions,
 };
 
 /**

@@ -1,6 +1,7 @@
 import type { Claim } from '../knowledge';
 import type { LanguagePack } from '../language/pack';
 import { overlap } from '../language/similarity';
+import type { Headed } from './headed';
 
 /** How many claims on either side are looked at for wrong answers: near in the sources is near in topic. */
 const NEAR = 60;
@@ -12,9 +13,11 @@ const SAME_SENTENCE = 0.5;
 
 /** The claims of a whole course in one language, laid out so that asking about one does not look at all. */
 export interface QuestionPool {
-  /** Rules with a condition for somebody who acts, near a claim, in the order of the sources. */
+  /** Rules with a condition for somebody, or for something where the claim is of that, near it, in source order. */
   rulesNear(claim: Claim): Claim[];
   definitionsNear(claim: Claim): Claim[];
+  /** Lists of neighbours whose headings ask or name. */
+  headed: readonly Headed[][];
   /** The stems of a text, remembered: the same claims are looked at for many questions. */
   stems(text: string): string[];
   /** What a rule with a condition asks for and when, in stems: remembered, for many rules are held against many. */
@@ -34,9 +37,15 @@ export interface Told {
 }
 
 /** Lays out the claims of a course. All are of one language. */
-export function questionPool(claims: readonly Claim[], pack: LanguagePack): QuestionPool {
+export function questionPool(
+  claims: readonly Claim[],
+  pack: LanguagePack,
+  headed: readonly Headed[][] = [],
+): QuestionPool {
   const place = new Map(claims.map((claim, at) => [claim.id, at]));
-  const rules = claims.filter((claim) => claim.kind === 'rule' && claim.rule?.condition && claim.rule.person);
+  const [rules, others] = [true, false].map((person) =>
+    claims.filter(({ kind, rule }) => kind === 'rule' && rule?.condition && Boolean(rule.person) === person),
+  );
   const definitions = claims.filter((claim) => claim.kind === 'definition');
   const figures = claims
     .filter((claim) => claim.kind === 'figure' && claim.quantity)
@@ -82,7 +91,8 @@ export function questionPool(claims: readonly Claim[], pack: LanguagePack): Ques
       known.set(text, found);
       return found;
     },
-    rulesNear: (claim) => near(rules, claim),
+    headed,
+    rulesNear: (claim) => near(claim.rule && !claim.rule.person ? others : rules, claim),
     definitionsNear: (claim) => near(definitions, claim),
     values: (unit) => [...(values.get(unit) ?? [])].sort((a, b) => a - b),
     isContradicted(claim) {

@@ -1,5 +1,5 @@
 import type { Brief, Lesson } from '../course/course';
-import { questionPool, type QuestionPool } from '../check';
+import { headedIn, questionPool, type QuestionPool } from '../check';
 import { commonTerms, type Claim, type Knowledge, type Term } from '../knowledge';
 import type { Matter } from '../lesson/parts';
 import type { SourceMatter } from '../outline';
@@ -81,6 +81,7 @@ export function contextFor(
         questionPool(
           claims.filter((claim) => context.matter.of(claim.ranges[0].id).pack.code === pack.code),
           pack,
+          context.knowledge.filter((each) => each.pack.code === pack.code).flatMap((each) => headedIn(each, used)),
         ),
       );
   }

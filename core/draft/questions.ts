@@ -130,7 +130,14 @@ function matterOf(
       const own = claim.ranges.filter((range) => range.id === id);
       if (own.every((each) => ranges.some((range) => covers(range, each)))) claims.set(claim.id, claim);
     }
-  return { pack, title, blocks: wanted.map(({ block }) => block), lesson: [...claims.values()], course };
+  return {
+    pack,
+    title,
+    blocks: wanted.map(({ block }) => block),
+    lesson: [...claims.values()],
+    course,
+    generous: true,
+  };
 }
 
 /** Whether a page that shows one range says what stands in another: a term's meaning stands apart from the term. */

@@ -278,6 +278,12 @@ export interface QuestionWording {
   doOrNot?(lesson: string): string;
   /** Which of some actions must not be done, in the matter of a lesson. */
   notToDo?(lesson: string): string;
+  /** What is answered to a question, or helps with a trouble, as its heading has it. */
+  answerTo?(heading: string): string;
+  /** Of which of several names something is said. */
+  saidOf?(said: string): string;
+  /** A rule with the contrary of its word of obligation; undefined where it has none. */
+  turned?(sentence: string, modal: string): string | undefined;
   /** A statement that something may be done, or must not. */
   allowed?(action: string, may: boolean): string;
 }

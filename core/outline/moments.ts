@@ -3,6 +3,7 @@ import type { Unit } from '../unit/unit';
 import { passagesOf, type Scope } from './scope';
 import type { ScopeGroup } from './scopes';
 import { bySubject } from './subjects';
+import { isAsking } from '../language/asking';
 import { anyOf } from '../language/phrases';
 
 /** The moments of a work that lessons are about; a module each, where a document has no parts of its own. */
@@ -36,11 +37,6 @@ const TITLED: [Moment, RegExp][] = [
 ];
 /** A moment with fewer words is no module of its own. */
 const SMALLEST = 180;
-/** Somebody who tells what goes wrong: "When I run it, it says ...". */
-const TELLS = new RegExp(
-  String.raw`(?<![\p{L}])${anyOf`i | my | we | our | ich | mein\p{L}* | je | mon | ma | mes | yo | mi | mis`}(?![\p{L}])`,
-  'iu',
-);
 /** From this share of titles that ask, or tell of a trouble, on a text is a page of questions. */
 const QUESTIONS = 0.6;
 /** So many questions are grouped by what they are about. */
@@ -62,7 +58,7 @@ export function byMoment(
   unitOf: (passageId: string) => Unit,
 ): ScopeGroup[] {
   const { labels } = knowledge.pack;
-  if (scopes.filter(({ title }) => /[?？]$/.test(title) || TELLS.test(title)).length >= scopes.length * QUESTIONS)
+  if (scopes.filter(({ title }) => isAsking(title)).length >= scopes.length * QUESTIONS)
     return scopes.length < MANY_QUESTIONS
       ? [{ title: courseTitle, scopes: [...scopes] }]
       : bySubject(scopes, {

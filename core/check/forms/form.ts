@@ -70,6 +70,8 @@ export interface QuestionMatter {
   blocks: readonly Block[];
   lesson: readonly Claim[];
   course: QuestionPool;
+  /** More is asked for than a draft has: a form gives all it has. */
+  generous?: boolean;
 }
 
 /** One way to ask: the questions it makes of a lesson's matter. */

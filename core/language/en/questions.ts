@@ -12,6 +12,13 @@ const FORBIDDEN: Record<Strength, string> = {
   may: 'what need you not do',
 };
 
+/** A word of obligation, and the one that says the contrary. */
+const TURNED: [RegExp, string][] = [
+  [/^(?:must|may|shall) not$|^cannot$/i, 'may'],
+  [/^(?:must|shall)$/i, 'need not'],
+  [/^may$/i, 'must not'],
+];
+
 /** Questions in English; `words` tells a name's capital from a sentence's. */
 export function englishQuestions(words: WordList): QuestionWording {
   return {
@@ -50,6 +57,14 @@ export function englishQuestions(words: WordList): QuestionWording {
     forEach: (lesson, column) => `${about(lesson)} what is “${column}” for each of these?`,
     doOrNot: (lesson) => `${about(lesson)} what do you do, and what must you not do?`,
     notToDo: (lesson) => `${about(lesson)} which of these must you not do?`,
+    answerTo: (heading) =>
+      /[?!]$/.test(heading) ? heading : `${heading.replace(/[\s.:;]+$/, '')}. What is behind it, or what helps?`,
+    saidOf: (said) => `Which of these is this about: “${said}”?`,
+    turned(sentence, modal) {
+      const [, to] = TURNED.find(([from]) => from.test(modal)) ?? [];
+      const turned = to && sentence.replace(new RegExp(String.raw`\b${modal}\b`, 'i'), to);
+      return turned === sentence ? undefined : turned;
+    },
     allowed: (action, may) => `You ${may ? 'may' : 'must not'} ${action.charAt(0).toLowerCase()}${action.slice(1)}.`,
   };
 }

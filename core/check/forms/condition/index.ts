@@ -29,12 +29,25 @@ const CONDITION_WORDS = new Set(['if', 'when', 'whenever', 'unless', 'once', 'as
 export const conditionQuestions: QuestionForm = (matter) => {
   const all = ofClaims(
     ({ kind, rule }) =>
-      kind === 'rule' && rule?.condition !== undefined && rule.person && CONDITION_WORDS.has(rule.condition.word),
+      kind === 'rule' &&
+      rule?.condition !== undefined &&
+      (rule.person || actsItself(rule)) &&
+      CONDITION_WORDS.has(rule.condition.word),
     ask,
   )(matter);
   const chosen = all.filter(({ asks }) => asks.kind !== 'open');
-  return [...chosen, ...all.filter(({ asks }) => asks.kind === 'open').slice(0, MOST_WRITTEN)];
+  return [
+    ...chosen,
+    ...all.filter(({ asks }) => asks.kind === 'open').slice(0, matter.generous ? Infinity : MOST_WRITTEN),
+  ];
 };
+
+/** Something other than a person that does what is asked of it ("the package must behave as if …"). */
+const actsItself = ({ subject, modal }: NonNullable<Claim['rule']>): boolean =>
+  subject !== undefined &&
+  /^(?:must|should|shall)$/i.test(modal ?? '') &&
+  !pointsOut(subject) &&
+  /^\p{L}/u.test(subject);
 
 function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   const { pack } = matter;
@@ -130,6 +143,10 @@ const NOT_ASKED_FOR = anyOf`
   already | remember that | bear | get | see | find | notice | hesitate | forget | obtain | receive | end up
 `;
 const NO_STEP = new RegExp(String.raw`^(?:already )?${NOT_ASKED_FOR}\b`, 'i');
+/** "Therefore avoid …", "normally be set": how something is done stands before what is done. */
+const ADVERB_FIRST = /^(?:\p{L}+ly|therefore|thus|hence|still)\s/iu;
+/** Cut off behind a comma: "…, particularly". */
+const CUT_OFF = /,\s*\p{L}+$/u;
 
 /** An action that can be an answer: a whole, short verb phrase, of doing rather than being. */
 function askable({ rule, text }: Claim): boolean {
@@ -142,6 +159,8 @@ function askable({ rule, text }: Claim): boolean {
     /^[a-z]/i.test(action) &&
     !behind.startsWith(':') &&
     !NO_STEP.test(action) &&
+    !ADVERB_FIRST.test(action) &&
+    !CUT_OFF.test(action) &&
     !/[:`{}<>=|$[\]]|\b(?:as follows|the following|above|below|section|chapter|follow these)\b|https?:/i.test(action) &&
     !/\b(?:that|which|to|of|for|and|or|the|an?|with|in|on|at|by|as|so|determine|if|when)$/i.test(action)
   );

@@ -27,7 +27,10 @@ const AGAIN = 0.03;
 export const lookupQuestions: QuestionForm = (matter) =>
   matter.blocks.flatMap((block) =>
     block.kind === 'table' && matter.pack.questions
-      ? gladly(columnsOf(block, matter.pack.labels).map((column) => asked(column, matter)))
+      ? gladly(
+          columnsOf(block, matter.pack.labels).map((column) => asked(column, matter)),
+          matter.generous ? MOST * 4 : MOST,
+        )
       : [],
   );
 
@@ -72,14 +75,14 @@ function asked({ how, heads: [, column], rows }: Column, matter: QuestionMatter)
 }
 
 /** The questions of one table: its columns in turn, each from another row on, each further one asked less gladly. */
-function gladly(columns: readonly Candidate[][]): Candidate[] {
+function gladly(columns: readonly Candidate[][], most: number): Candidate[] {
   const rows = Math.max(0, ...columns.map((column) => column.length));
   return Array.from({ length: rows }, (_, at) =>
     columns.flatMap((column, nth) => column[(at + nth) % column.length] ?? []),
   )
     .flat()
-    .slice(0, MOST)
-    .map((candidate, nth) => ({ ...candidate, score: candidate.score - AGAIN * nth }));
+    .slice(0, most)
+    .map((candidate, nth) => ({ ...candidate, score: candidate.score - AGAIN * Math.min(nth, MOST) }));
 }
 
 const SCORES = { case: 0.82, who: 0.78, name: 0.76, column: 0.77 };

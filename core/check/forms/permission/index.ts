@@ -1,9 +1,19 @@
 import { shortHash } from '../../../document/id';
 import type { Claim } from '../../../knowledge';
-import { isPlainOrder, ofClaims, turnsAlone, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import {
+  isPlainOrder,
+  ofClaims,
+  pointsOut,
+  turnsAlone,
+  type Candidate,
+  type QuestionForm,
+  type QuestionMatter,
+} from '../form';
 
-/** So many of a lesson: a statement is judged by half of those who only guess. */
-const MOST = 2;
+/** So many of a lesson: a statement is judged rightly by half of those who only guess. */
+const MOST = { drafted: 1, asked: 6 };
+/** Words of a rule that is judged as a whole. */
+const [SHORTEST, LONGEST] = [6, 26];
 
 /**
  * A statement to be judged by what the source allows or forbids: as it says, or turned into its opposite; which of the
@@ -11,9 +21,27 @@ const MOST = 2;
  */
 export const permissionQuestions: QuestionForm = (matter) =>
   ofClaims(
-    (claim) => isPlainOrder(claim) && turnsAlone(claim) && (allows(claim) || forbids(claim)),
+    (claim) => isPlainRule(claim) || (isPlainOrder(claim) && turnsAlone(claim) && (allows(claim) || forbids(claim))),
     ask,
-  )(matter).slice(0, MOST);
+  )(matter).slice(0, matter.generous ? MOST.asked : MOST.drafted);
+
+/** What a rule for somebody or something else says: short, alone, without what would have to be turned, too. */
+function isPlainRule({ kind, rule, text, leaning }: Claim): boolean {
+  if (kind !== 'rule' || !rule?.subject || !/^(?:must|shall)(?: not)?$/i.test(rule.modal ?? '')) return false;
+  if (rule.condition || rule.exception || rule.deadline || leaning) return false;
+  const rest = text.replace(rule.modal!, '');
+  const words = text.split(/\s+/).length;
+  return (
+    words >= SHORTEST &&
+    words <= LONGEST &&
+    text.split(rule.modal!).length === 2 &&
+    /^\p{Lu}|^[/<]/u.test(text) &&
+    !pointsOut(rest) &&
+    !/\b(?:not|no|none|only|any\w*|either|ever|at all|never|neither|nor|because|since|if|when|unless|except|also|both)\b|n['’]t\b|[:;`{}|]|https?:/i.test(
+      rest,
+    )
+  );
+}
 
 const forbids = ({ rule }: Claim): boolean => rule!.negative && rule!.strength === 'must';
 /** "may" that says what is allowed, not what could be or what one might want. */
@@ -24,10 +52,14 @@ const allows = ({ rule }: Claim): boolean =>
   !/^(?:be|want|wish|like|need|help|find|have)\b/i.test(rule!.action);
 
 function ask(claim: Claim, { pack }: QuestionMatter): Candidate | undefined {
-  const { action } = claim.rule!;
+  const { action, modal } = claim.rule!;
   const holds = shortHash(claim.id, 4).charCodeAt(2) % 2 === 0;
   const may = allows(claim) === holds;
-  const stem = pack.questions?.allowed?.(action.replace(/[\s.;:,]+$/, ''), may);
+  const stem = isPlainRule(claim)
+    ? holds
+      ? claim.text
+      : pack.questions?.turned?.(claim.text, modal!)
+    : pack.questions?.allowed?.(action.replace(/[\s.;:,]+$/, ''), may);
   if (!stem) return undefined;
   return {
     form: 'permission',
