@@ -1,5 +1,6 @@
 import type { BriefOffers } from '../../core/brief/verdict';
 import type { Block } from '../../core/blocks/forms';
+import type { Standing } from '../../core/check/standing';
 import type { Option } from '../../core/checks/forms';
 import type { Course } from '../../core/course/course';
 import type { OutlineNodes } from '../../core/course/taking';
@@ -69,6 +70,8 @@ export interface Tasks {
   };
   /** Questions on the pages as they stand, besides those there are. */
   questions: { given: { course: Course; wish: QuestionWish; sources: SourceKey[] }; made: FoundQuestions };
+  /** Sentences that a question could stand on. */
+  standing: { given: { course: Course; check: string; sources: SourceKey[] }; made: Standing[] };
   /** Answers in place of a wrong one. */
   answers: { given: { course: Course; check: string; option: string; sources: SourceKey[] }; made: Option[] };
   reading: { given: { course: Course; lessonId: string; sources: SourceKey[] }; made: ReadingOffer[] };

@@ -13,6 +13,7 @@ import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, type Prepared } from '../../core/draft/from-course';
 import { rowTakes } from '../../core/draft/takes';
 import { pulledBlocks } from '../../core/draft/pulled';
+import { standingFor } from '../../core/check/standing';
 import { answersFor, questionsFor } from '../../core/draft/questions';
 import { readingOffers } from '../../core/draft/reading';
 import { companions, unusedFor } from '../../core/draft/unused';
@@ -134,6 +135,10 @@ serveTasks<Tasks>({
     return known.length > 0 ? pulledBlocks(known, context, place, whole) : [];
   },
   questions: ({ course, wish, sources }) => questionsFor(course, wish, preparedOf(course, sources)),
+  standing({ course, check, sources }) {
+    const asked = course.checks.find(({ id }) => id === check);
+    return asked ? standingFor(asked, heldBy(course, sources)) : [];
+  },
   answers: ({ course, check, option, sources }) => answersFor(course, check, option, preparedOf(course, sources)),
   reading: ({ course, lessonId, sources }) => readingOffers(course, lessonId, heldBy(course, sources)),
   rewrite: ({ blocks, aim, language }) => proposals(blocks, aim, packFor(language)),

@@ -10,6 +10,7 @@ import { draftCourse } from '../../core/draft';
 import { draftLessonOf, prepareCourse } from '../../core/draft/from-course';
 import { answersFor, questionsFor } from '../../core/draft/questions';
 import { lintCheck } from '../../core/checks/lints';
+import { standingFor } from '../../core/check/standing';
 import { understand } from '../../core/knowledge';
 import { readSource } from '../../core/reading';
 import { packFor } from '../../server/language/packs';
@@ -202,5 +203,21 @@ describe('another wrong answer', () => {
     expect(answersFor(course, check.id, check.key, prepared)).toEqual([]);
     expect(answersFor(course, anId('gone'), check.key, prepared)).toEqual([]);
     expect(answersFor(course, check.id, anId('gone'), prepared)).toEqual([]);
+  });
+});
+
+describe('what a question stands on', () => {
+  it('is found again for nearly all questions that stand on something, first or among the next', () => {
+    const found = course.checks.filter((check) => {
+      const bare = { ...check, evidence: [] };
+      return standingFor(bare, [policy]).some(({ range }) => check.evidence.some(({ id }) => id === range.id));
+    });
+    expect(found.length / course.checks.length).toBeGreaterThan(0.8);
+  });
+
+  it('is nothing where the sources say nothing of it, or there are none', () => {
+    const odd = { ...course.checks[0], stem: 'Who won the regatta of the volcano islands?', options: [] } as never;
+    expect(standingFor(odd, [policy])).toEqual([]);
+    expect(standingFor(course.checks[0], [])).toEqual([]);
   });
 });

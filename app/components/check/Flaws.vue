@@ -10,6 +10,8 @@ const props = defineProps<{ check: Check; readonly?: boolean }>();
 const { desk, mayEdit } = useCheckEditing<Check>(props);
 const all = useFlaws();
 const flaws = computed(() => all.of(props.check.id));
+/** Whether the sources are looked through for what it stands on. */
+const looking = ref(false);
 function mend({ mend: fields }: Flaw) {
   desk.flushTyping();
   const now = desk.course!.checks.find(({ id }) => id === props.check.id) as unknown as Record<string, unknown>;
@@ -33,6 +35,16 @@ function mend({ mend: fields }: Flaw) {
       <button v-if="mayEdit && flaw.mend && FLAW_WORDS[flaw.code].mend" type="button" class="link" @click="mend(flaw)">
         {{ FLAW_WORDS[flaw.code].mend }}
       </button>
+      <button
+        v-if="mayEdit && flaw.code === 'no-evidence'"
+        type="button"
+        class="link"
+        :aria-expanded="looking"
+        @click="looking = !looking"
+      >
+        find it
+      </button>
+      <CheckStanding v-if="looking && flaw.code === 'no-evidence'" :check="check" @close="looking = false" />
     </li>
   </ul>
 </template>

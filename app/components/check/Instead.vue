@@ -36,7 +36,7 @@ async function take(option: Option) {
 </script>
 
 <template>
-  <div ref="box" class="instead" @keydown.esc.stop="emit('close')">
+  <div ref="box" class="found-answers" @keydown.esc.stop="emit('close')">
     <p v-if="!found" class="small quiet" role="status">Looking in your sources …</p>
     <p v-else-if="found.length === 0" class="small quiet" role="status">
       Your sources hold no other answer that could tempt here and is wrong.
@@ -51,21 +51,3 @@ async function take(option: Option) {
     </ul>
   </div>
 </template>
-
-<style scoped>
-.instead {
-  margin: 4px 0 8px;
-  padding: 6px 10px;
-  border-left: 2px solid var(--moss);
-  background: var(--moss-faint);
-}
-li {
-  display: flex;
-  flex-direction: column;
-  align-items: flex-start;
-  padding: 3px 0;
-}
-li button {
-  text-align: start;
-}
-</style>

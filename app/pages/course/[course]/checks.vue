@@ -232,6 +232,11 @@ article.current {
   align-items: center;
   gap: 14px;
 }
+.about .link {
+  display: inline-flex;
+  align-items: center;
+  min-height: 24px;
+}
 .do {
   margin-left: auto;
   display: flex;
