@@ -126,6 +126,7 @@ test('a question written by hand gets the passage behind it that says it', async
   await openLesson(page, 'Your first shift');
   await page.locator('.lesson-page p').first().click();
   await page.keyboard.press('Control+Alt+q');
+  await expect(page.locator(':focus')).toHaveAttribute('aria-label', 'Question');
   await page.keyboard.type('What does the borrower pay when a tool was stolen?', { delay: 40 });
   const card = page.locator('.lesson-page [data-check]', {
     has: page.getByText('No passage of your sources stands behind it.'),

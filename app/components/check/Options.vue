@@ -106,4 +106,7 @@ function right(id: string) {
 .right {
   font-weight: 700;
 }
+button.link {
+  min-height: 24px;
+}
 </style>

@@ -93,6 +93,8 @@ function addReading(item: ReadingBody['items'][number]) {
   ]);
   if (made) desk.outside++;
 }
+/** So many pictures of the screen something made is waited for: some seconds. */
+const FRAMES = 200;
 const past = ref(false);
 const questions = newChecks(freshId);
 const picker = ref<HTMLInputElement | null>(null);
@@ -144,12 +146,17 @@ function ownQuestion(make: (lessonId: string) => Check) {
   )
     return;
   editor.value?.insert([{ id: freshId('b'), kind: 'check', body: { checkId: id } }]);
-  // What is typed next is the question.
-  setTimeout(() => {
+  // What is typed next is the question: its field is taken as soon as the page has it, however slow the machine.
+  let frames = 0;
+  const take = () => {
     const field = document.querySelector<HTMLTextAreaElement>(`.lesson-page [data-check="${id}"] textarea`);
-    field?.focus();
-    field?.select();
-  }, 60);
+    if (field) {
+      field.focus();
+      field.select();
+    } else if (frames++ < FRAMES) requestAnimationFrame(take);
+  };
+  // The editor takes the cursor back in the picture after its change.
+  requestAnimationFrame(() => requestAnimationFrame(take));
 }
 /** What stands from the cursor's part on becomes a lesson of its own, behind this one. */
 function split() {
