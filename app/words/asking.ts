@@ -14,6 +14,7 @@ export const FORM_WORDS: Record<AskingForm, string> = {
   groups: 'what is done and what is not',
   prohibition: 'what must not be done',
   permission: 'allowed or not',
+  instead: 'this, and not that',
   answer: 'what is answered to it',
   named: 'of which something is said',
 };

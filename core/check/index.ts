@@ -9,6 +9,7 @@ import { answerQuestions } from './forms/answer';
 import { conditionQuestions } from './forms/condition';
 import { shownOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
 import { groupQuestions } from './forms/groups';
+import { insteadQuestions } from './forms/instead';
 import { lookupQuestions } from './forms/lookup';
 import { namedQuestions } from './forms/named';
 import { numberQuestions } from './forms/number';
@@ -38,6 +39,7 @@ const FORMS: Record<AskingForm, QuestionForm> = {
   groups: groupQuestions,
   prohibition: prohibitionQuestions,
   permission: permissionQuestions,
+  instead: insteadQuestions,
   answer: answerQuestions,
   named: namedQuestions,
 };
@@ -82,8 +84,26 @@ export function draftQuestions(
       stems.push(words);
       return true;
     })
-    .map((candidate) => checkOf(lessonId, candidate))
+    .map((candidate) => checkOf(lessonId, inItsCase(candidate, matter)))
     .filter((check) => !known.has(check.id) && lintCheck(check, matter.pack.code).length === 0);
+}
+
+/** What is asked of one sentence alone, which may be told within a case. */
+const ALONE: readonly AskingForm[] = ['number', 'permission', 'instead'];
+
+/**
+ * A question on a sentence of a paragraph that begins with a case ("If a child is lost, …. The counter rings after five
+ * minutes."), asked within that case: the last one named before it, of a paragraph that speaks of nothing before.
+ */
+function inItsCase(candidate: Candidate, { lesson, pack }: QuestionMatter): Candidate {
+  const [range] = candidate.about.ranges;
+  if (!ALONE.includes(candidate.form) || range.from === 0 || !pack.questions?.within) return candidate;
+  const cases = lesson
+    .filter(({ ranges, rule }) => ranges[0].id === range.id && ranges[0].from < range.from && rule?.condition?.leading)
+    .sort((a, b) => a.ranges[0].from - b.ranges[0].from);
+  const last = cases.at(-1);
+  if (cases[0]?.ranges[0].from !== 0 || /^(?:if|when|unless|once)\b/i.test(candidate.about.text)) return candidate;
+  return { ...candidate, stem: pack.questions.within(last!.rule!.condition!.text, candidate.stem) };
 }
 
 /** All that the forms make of a lesson's matter, unsorted. */

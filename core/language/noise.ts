@@ -14,6 +14,8 @@ export interface NoiseSetting {
   opening: boolean;
   /** No sentence: without a verb that says something. */
   bare: boolean;
+  /** One of several steps in an order: what it tells to look at is looked at. */
+  step: boolean;
 }
 
 /**

@@ -278,6 +278,10 @@ export interface QuestionWording {
   doOrNot?(lesson: string): string;
   /** Which of some actions must not be done, in the matter of a lesson. */
   notToDo?(lesson: string): string;
+  /** "This, not that" as a statement of this, or of that where they are `exchanged`, in the matter of a lesson; `order`: put to the reader. */
+  instead?(sentence: string, lesson: string, order: boolean, exchanged: boolean): string | undefined;
+  /** A question asked within a case. */
+  within?(condition: string, question: string): string;
   /** What is answered to a question, or helps with a trouble, as its heading has it. */
   answerTo?(heading: string): string;
   /** Of which of several names something is said. */

@@ -165,6 +165,7 @@ function noisySentences(knowledge: Knowledge): Map<string, Noise> {
                     edge,
                     opening: opening.has(passage.id),
                     bare: isBare(sentence, passage),
+                    step: passage.list?.ordered === true,
                   });
       if (noise) found.set(`${passage.id}/${sentence.index}`, noise);
     }

@@ -76,6 +76,28 @@ Candle wax on the runners does for a season.
 
 That everybody wants it to shine like a mirror.
 `;
+const GALLERY = `# The gallery
+
+## Fire
+
+Leave by the green door. Gather at the anchor, not at the kiosk: the engine turns there. Wheel the trolley out with both hands, not with one.
+
+## Lost children
+
+If a child is lost, take the colour of the coat and tell the counter by radio. The counter must ring the manager after five minutes. You may give no name to anybody. Never give a description over the loudspeaker.
+
+Take the money to the bank when there is more than £400 in the safe, in daylight, by two ways in a week.
+
+## Mornings
+
+Before the doors open:
+
+1. Switch off the alarm at the grey box.
+2. Put the lights on from the board.
+3. Read the gauge in the map room and write the figure in the log.
+4. Look at the table in the hall and take away what lies on it.
+5. Count the float and sign for it.
+`;
 const RULES = `# The archive
 
 ## Shelves
@@ -138,5 +160,33 @@ describe('a rule to be judged', () => {
     ];
     expect([...said, ...turned]).toContain(stem);
     expect(check).toMatchObject({ kind: 'truth', answer: said.includes(stem) });
+  });
+});
+
+describe('a fresh text, read as a stranger', () => {
+  it('keeps steps that tell to read a figure or to look at a table: they are done, and point at nothing', async () => {
+    const brief = aBrief({ sourcesOnly: true, size: { questionsPerLesson: 3 } });
+    const { course } = draftCourse(brief, [await knowing(GALLERY)], 'Work');
+    const page = JSON.stringify(course.modules);
+    for (const words of ['Read the gauge in the map room', 'Look at the table in the hall'])
+      expect(page).toContain(words);
+  });
+
+  it('asks of "this, not that" the one or the other, with the matter it belongs to', async () => {
+    const made = await checksOf(GALLERY, 'instead');
+    expect(made).toHaveLength(1);
+    const [{ stem, ...check }] = made;
+    expect(stem).toMatch(
+      /^Fire: you (?:gather at the (?:anchor|kiosk)|wheel the trolley out with (?:both hands|one))\.$/,
+    );
+    expect(check).toMatchObject({ kind: 'truth', answer: /anchor|both hands/.test(stem) });
+  });
+
+  it('asks within the case a paragraph begins with, and takes no adverb behind a comma for a part of a case', async () => {
+    const all = [...(await checksOf(GALLERY, 'number')), ...(await checksOf(GALLERY, 'permission'))];
+    const lost = all.filter(({ stem }) => /ring the manager|loudspeaker/.test(stem));
+    expect(lost.length).toBeGreaterThan(0);
+    for (const { stem } of lost) expect(stem).toMatch(/^If a child is lost[,:] /);
+    for (const { stem } of await checksOf(GALLERY, 'condition')) expect(stem).not.toContain('in daylight');
   });
 });

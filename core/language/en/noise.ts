@@ -8,16 +8,28 @@ const PLACES = anyOf`
   figures? | tables? | footnotes? | clauses? | manuals? | handbooks? | guides? | polic(?:y|ies) | documents?
   leaflets? | brochures? | web ?sites? | web pages? | intranet | wiki | faqs? | contents | glossary | index
 `;
-const WHERE = String.raw`(?:${PLACES}\b|\b(?:above|below)\b(?!\s+(?:the|an?|it|this|that|these|those|your|our|his|her|their|\d))|\boverleaf\b|https?://|\bwww\.|["“‘'])`;
+/** Of a document; a figure without a number is read off a gauge, and a table without one is looked at. */
+const DOCUMENTS = anyOf`
+  sections? | chapters? | parts? \d+ | appendix | appendices | annex(?:es)? | paragraphs? | pages? \d+ | slides? \d+
+  figures? [\dA-Z] | tables? [\dA-Z] | footnotes? | clauses? | manuals? | handbooks? | guides? | polic(?:y|ies)
+  documents? | leaflets? | brochures? | web ?sites? | web pages? | intranet | wiki | faqs? | glossary
+`;
+const where = (places: string): string =>
+  String.raw`(?:${places}\b|\b(?:above|below)\b(?!\s+(?:the|an?|it|this|that|these|those|your|our|his|her|their|\d))|\boverleaf\b|https?://|\bwww\.|["“‘'])`;
+const WHERE = where(PLACES);
 /** A condition makes a pointer an instruction: "If the lamp stays red, see section 4." */
 const CONDITION =
   /\b(?:if|when|whenever|unless|once|after|before|until|must|should|never|only|at least|at most|within)\b/i;
 const wordsIn = (text: string): number => text.split(/\s+/).length;
 
-const SENDS = new RegExp(
-  String.raw`^(?:(?:please|also|and|but|note:?)\s+)*(?:for [^.;:]{2,80}?,?\s+)?(?:please\s+)?(?:(?:you (?:can|may|will) )?(?:also )?(?:see|refer to|consult|read|look (?:at|in|up)|turn to|go to))\b[^.;]*?${WHERE}[^.;]*[.!]?$`,
-  'i',
-);
+const sends = (verbs: string, places: string) =>
+  new RegExp(
+    String.raw`^(?:(?:please|also|and|but|note:?)\s+)*(?:for [^.;:]{2,80}?,?\s+)?(?:please\s+)?(?:(?:you (?:can|may|will) )?(?:also )?${verbs})\b[^.;]*?${places}[^.;]*[.!]?$`,
+    'i',
+  );
+const SENDS = sends(anyOf`see | refer to | consult`, WHERE);
+/** What can be done with the hands as well ("Read the gauge and write the figure down."). */
+const SENDS_TO_READ = sends(anyOf`read | look (?:at|in|up) | turn to | go to`, where(DOCUMENTS));
 const TREATED = anyOf`
   described | explained | listed | found | given | set out | covered | discussed | defined | documented | detailed
   shown | laid down | dealt with | printed | available | published
@@ -208,10 +220,10 @@ export const ENGLISH_NOISE: readonly NoiseDetector[] = [
   {
     noise: 'pointer',
     always: true,
-    is: (text) =>
+    is: (text, { step }) =>
       wordsIn(text) <= 32 &&
       !CONDITION.test(text) &&
-      ([SENDS, STANDS_IN, MORE_ON, DEFERS].some((pattern) => pattern.test(text)) ||
+      ([SENDS, STANDS_IN, MORE_ON, DEFERS, ...(step ? [] : [SENDS_TO_READ])].some((pattern) => pattern.test(text)) ||
         (wordsIn(text) <= 20 && SEEN.test(text))),
   },
   {

@@ -1,4 +1,5 @@
 import type { QuestionWording, Strength } from '../pack';
+import { anyOf } from '../phrases';
 import type { WordList } from './lexicon';
 
 const READER: Record<Strength, string> = {
@@ -11,6 +12,13 @@ const FORBIDDEN: Record<Strength, string> = {
   should: 'what should you not do',
   may: 'what need you not do',
 };
+
+const BY = anyOf`at | in | on | from | with | by | to | into | under | over | before | after | for | as | towards`;
+/** "Gather at the anchor, not at the kiosk": both hang on the same word. */
+const THIS_NOT_THAT = new RegExp(
+  String.raw`^(?<head>[^,:;]*\s)(?<by>${BY})\s+(?<is>[^,:;]{3,60}),\s+(?:and )?not\s+\k<by>\s+(?<not>[^,:;.]{3,60})(?=[.,:;]|$)`,
+  'i',
+);
 
 /** A word of obligation, and the one that says the contrary. */
 const TURNED: [RegExp, string][] = [
@@ -60,6 +68,17 @@ export function englishQuestions(words: WordList): QuestionWording {
     answerTo: (heading) =>
       /[?!]$/.test(heading) ? heading : `${heading.replace(/[\s.:;]+$/, '')}. What is behind it, or what helps?`,
     saidOf: (said) => `Which of these is this about: “${said}”?`,
+    instead(sentence, lesson, order, exchanged) {
+      const { head, by, is, not } = THIS_NOT_THAT.exec(sentence)?.groups ?? {};
+      if (head === undefined) return undefined;
+      const said = `${head}${by} ${exchanged ? not : is}.`;
+      return `${about(lesson)} ${order ? `you ${said.charAt(0).toLowerCase()}${said.slice(1)}` : said}`;
+    },
+    within(condition, question) {
+      const bare = condition.replace(/[,\s]+$/, '');
+      const known = /^(?:Which (?:figure|of these)|You)\b/.test(question);
+      return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}${known ? `, ${question.charAt(0).toLowerCase()}${question.slice(1)}` : `: ${question}`}`;
+    },
     turned(sentence, modal) {
       const [, to] = TURNED.find(([from]) => from.test(modal)) ?? [];
       const turned = to && sentence.replace(new RegExp(String.raw`\b${modal}\b`, 'i'), to);

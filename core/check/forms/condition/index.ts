@@ -129,7 +129,8 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
 function isComplete(claim: Claim): boolean {
   const { condition } = claim.rule!;
   const told = situation(claim);
-  if (!condition!.leading && /\b(?:and|or)\b/i.test(told)) return false;
+  // "when there is more than £400 in the safe, in daylight": what comes after a comma is of the order.
+  if (!condition!.leading && /\b(?:and|or)\b|,/i.test(told)) return false;
   if (/^you(?:'d| would)? (?:want|like|wish|decide|need) to be\b|\blater$/i.test(told)) return false;
   return (
     claim.ranges[0].from === 0 ||
