@@ -7,7 +7,7 @@ import type { Claim } from '../knowledge';
 import { overlap } from '../language/similarity';
 import { answerQuestions } from './forms/answer';
 import { conditionQuestions } from './forms/condition';
-import { shownOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
+import { isTold, shownOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
 import { groupQuestions } from './forms/groups';
 import { insteadQuestions } from './forms/instead';
 import { lookupQuestions } from './forms/lookup';
@@ -112,17 +112,11 @@ export function candidatesOf(matter: QuestionMatter): Candidate[] {
   return Object.values(FORMS).flatMap((form) => form(taught));
 }
 
-/** Parts of a page that tell of one case: their figures and deeds are of that case, and no rule. */
-const TOLD = new Set(['case', 'experience', 'example']);
-
 /** The claims of a lesson without those that only a story, an example or a quotation on its page tells. */
 function withoutTold({ lesson, blocks }: QuestionMatter): Claim[] {
   const told = new Set(
     blocks
-      .filter(
-        (block) =>
-          block.kind === 'worked' || block.kind === 'quote' || (block.kind === 'callout' && TOLD.has(block.body.tone)),
-      )
+      .filter(isTold)
       .flatMap((block) => blockTexts(block).flatMap(evidencedSentences))
       .flatMap(({ mark }) => mark.attrs.passages.map(({ id }) => id)),
   );

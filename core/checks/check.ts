@@ -62,8 +62,8 @@ export type Credit = (typeof CREDITS)[number];
 /**
  * Forms of asking: what to do in a case, which term, which figure, what a row says or whose it is, what belongs
  * together, which band a figure falls into, what comes next, in which order, what must not be done, what is done and
- * what is not, whether something is allowed, whether this holds or that, what is answered to a question or trouble, of which name something is
- * said.
+ * what is not, whether something is allowed, whether this holds or that, what is answered to a question or trouble, of
+ * which name something is said.
  */
 export const ASKING_FORMS = [
   'condition',

@@ -278,7 +278,10 @@ export interface QuestionWording {
   doOrNot?(lesson: string): string;
   /** Which of some actions must not be done, in the matter of a lesson. */
   notToDo?(lesson: string): string;
-  /** "This, not that" as a statement of this, or of that where they are `exchanged`, in the matter of a lesson; `order`: put to the reader. */
+  /**
+   * "This, not that" as a statement of this, or of that where they are `exchanged`, in the matter of a lesson; `order`:
+   * it is put to the reader.
+   */
   instead?(sentence: string, lesson: string, order: boolean, exchanged: boolean): string | undefined;
   /** A question asked within a case. */
   within?(condition: string, question: string): string;

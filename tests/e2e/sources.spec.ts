@@ -87,6 +87,7 @@ test('offers are taken and refused by key', async ({ page, app }) => {
   await expect.poll(async () => JSON.stringify((await served(page)).course.modules)).toContain(first);
   await offers.first().focus();
   await page.keyboard.press('r');
+  await page.getByRole('menuitem', { name: 'not right' }).press('Enter');
   await expect(offers).toHaveCount(count - 2);
   await page.keyboard.press('Control+z');
   await expect(offers).toHaveCount(count - 1);

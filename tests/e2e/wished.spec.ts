@@ -75,7 +75,7 @@ test('a wrong answer is exchanged, and the questions of a page by others in one 
   await openDemo(page, app);
   await page.keyboard.press('Alt+5');
   await page.getByRole('tab', { name: /In lessons/ }).click();
-  const another = page.getByRole('button', { name: /^Another answer than / }).first();
+  const another = page.getByRole('button', { name: /^exchange / }).first();
   const card = page.locator('article', { has: another }).first();
   const id = (await card.getAttribute('data-card'))!;
   const options = async () =>

@@ -91,10 +91,10 @@ function right(id: string) {
           type="button"
           class="link small"
           :aria-expanded="instead === row.id"
-          :aria-label="`Another answer than ${row.text}`"
+          :aria-label="`exchange ${row.text}`"
           @click="instead = instead === row.id ? null : row.id"
         >
-          another
+          exchange
         </button>
       </template>
     </CheckRows>

@@ -96,6 +96,13 @@ export function spreadOver<Item>(list: readonly Item[], most: number): Item[] {
     : Array.from({ length: most }, (_, at) => list[Math.floor((at * list.length) / most)]);
 }
 
+/** Tones of a part that tell of one case: its figures and deeds are of that case, and no rule. */
+const TOLD = new Set(['case', 'experience', 'example']);
+
+/** Whether a part of a page tells a story, an example, or what somebody else said. */
+export const isTold = (block: Block): boolean =>
+  block.kind === 'worked' || block.kind === 'quote' || (block.kind === 'callout' && TOLD.has(block.body.tone));
+
 /** The wrong answers that are shown, of all that would fit. */
 export const shownOf = <Item>(wrong: readonly Item[]): Item[] => wrong.slice(0, WRONG_SHOWN);
 

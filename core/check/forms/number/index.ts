@@ -41,6 +41,9 @@ function ask(claim: Claim, { course, pack, lesson }: QuestionMatter): Candidate 
   )
     return undefined;
   if (rest.toLowerCase().includes(quantity.text.toLowerCase())) return undefined;
+  // "100 x 150 mm": a measure of a thing is no limit.
+  if (/[x×]\s*$/i.test(text.slice(0, quantity.from)) || /^\s*[x×]\s*\d/i.test(text.slice(quantity.to)))
+    return undefined;
   if (quantity.value <= 0 || quantity.value === 1 || /^one\b/i.test(quantity.text)) return undefined;
   // Another passage that says nearly the same with another figure: then neither is sure to be right.
   if (course.isContradicted(claim)) return undefined;
@@ -94,10 +97,7 @@ export function wrongFigures(value: number, inSources: readonly number[], id: st
   const known = inSources
     .filter((other) => other !== value && other / value <= 5 && value / other <= 5)
     .sort((a, b) => Math.abs(Math.log(a / value)) - Math.abs(Math.log(b / value)) || a - b);
-  const made =
-    value <= 4
-      ? [value - 2, value - 1, value + 1, value + 2, value + 3, value * 2]
-      : [value / 2, value / 3, value / 4, value * 2, value * 3, value * 1.5, value * 4];
+  const made = value <= 4 ? [value - 2, value - 1, value + 1, value + 2, value + 3, value * 2] : roundNear(value);
   const good = (other: number) =>
     other > 0 &&
     other !== value &&
@@ -114,6 +114,21 @@ export function wrongFigures(value: number, inSources: readonly number[], id: st
 }
 
 const nounOf = (written: string): string => written.replace(/^\S+\s*/, '');
+
+/** Figures that people settle on, within a power of ten; of the small ones too. */
+const ROUND = [10, 12, 15, 20, 25, 30, 40, 50, 60, 75, 80, 90];
+const SMALL = [2, 3, 5, 8, 10, 15];
+
+/** Round figures, nearest first by how many times they differ: what might as well have been settled on. */
+function roundNear(value: number): number[] {
+  const scale = 10 ** (Math.floor(Math.log10(value)) - 1);
+  const figures =
+    value < 10 ? SMALL : [scale / 10, scale, scale * 10].flatMap((each) => ROUND.map((one) => one * each));
+  const far = (other: number) => Math.abs(Math.log(other / value));
+  return figures
+    .filter((other) => far(other) <= Math.log(4))
+    .sort((one, other) => far(one) - far(other) || one - other);
+}
 
 /** What stands behind or before a figure that is to be typed; undefined where the figure cannot be taken out. */
 function unitOf({ text, value }: NonNullable<Claim['quantity']>): string | undefined {

@@ -36,6 +36,8 @@ function isPlainRule({ kind, rule, text, leaning }: Claim): boolean {
     words <= LONGEST &&
     text.split(rule.modal!).length === 2 &&
     /^\p{Lu}|^[/<]/u.test(text) &&
+    // "One whole label must come out": one of what was told before.
+    !/^(?:an?|one|two|three|some)\b/i.test(text) &&
     !pointsOut(rest) &&
     !/\b(?:not|no|none|only|any\w*|either|ever|at all|never|neither|nor|because|since|if|when|unless|except|also|both)\b|n['’]t\b|[:;`{}|]|https?:/i.test(
       rest,
