@@ -5,7 +5,7 @@ import { idFrom } from '../document/id';
 import type { Claim } from '../knowledge';
 import { overlap } from '../language/similarity';
 import { alike, asOption, isPlainOrder, quoteOf, WRONG_SOUGHT, type QuestionMatter, type Wrong } from './forms/form';
-import { wrongFigures } from './forms/number';
+import { wrongFigures } from './forms/number/figures';
 import { count } from './forms/rows';
 import { candidatesOf } from './index';
 import { idOf } from './make';
@@ -107,7 +107,7 @@ function otherFigures(check: ChoiceCheck | SeveralCheck, instead: Option): Wrong
   const value = Number(written.replace(/,(?=\d{3}\b)/g, '').replace(',', '.'));
   if (!Number.isFinite(value) || value <= 0) return [];
   // One of something is written otherwise than many of it.
-  return wrongFigures(value, [], instead.id).flatMap((other): Wrong[] =>
+  return wrongFigures(value, [], instead.id, key.text).flatMap((other): Wrong[] =>
     other === 1
       ? []
       : [

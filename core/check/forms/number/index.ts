@@ -1,7 +1,8 @@
 import { shortHash } from '../../../document/id';
 import type { Claim } from '../../../knowledge';
-import { ofClaims, WRONG_SOUGHT, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
+import { ofClaims, type Candidate, type QuestionForm, type QuestionMatter } from '../form';
 import { anyOf } from '../../../language/phrases';
+import { wrongFigures } from './figures';
 
 const ROUGHLY = anyOf`
   about | around | roughly | approximately | nearly | almost | last (?:year|month|week|quarter) | on average
@@ -48,7 +49,7 @@ function ask(claim: Claim, { course, pack, lesson }: QuestionMatter): Candidate 
   // Another passage that says nearly the same with another figure: then neither is sure to be right.
   if (course.isContradicted(claim)) return undefined;
   const inSentence = new Set((rest.match(/\d[\d,.]*/g) ?? []).map((number) => Number(number.replace(/,/g, ''))));
-  const wrong = wrongFigures(quantity.value, course.values(quantity.unit), claim.id)
+  const wrong = wrongFigures(quantity.value, course.values(quantity.unit), claim.id, quantity.text)
     // A share of more than the whole gives itself away.
     .filter((value) => !inSentence.has(value) && !(quantity.unit === 'percent' && value > 100))
     .map((value) => ({ value, text: pack.written?.(quantity, value) ?? '' }))
@@ -89,54 +90,11 @@ const isOrder = ({ ranges: [own] }: Claim, lesson: readonly Claim[]): boolean =>
       rule.subject === undefined,
   );
 
-/**
- * Three figures around the right one: how many lie below it is settled by the claim's id, so that its place tells
- * nothing.
- */
-export function wrongFigures(value: number, inSources: readonly number[], id: string): number[] {
-  const known = inSources
-    .filter((other) => other !== value && other / value <= 5 && value / other <= 5)
-    .sort((a, b) => Math.abs(Math.log(a / value)) - Math.abs(Math.log(b / value)) || a - b);
-  const made = value <= 4 ? [value - 2, value - 1, value + 1, value + 2, value + 3, value * 2] : roundNear(value);
-  const good = (other: number) =>
-    other > 0 &&
-    other !== value &&
-    (Number.isInteger(other) || (!Number.isInteger(value) && Number.isInteger(other * 2)));
-  const below = [...known.filter((other) => other < value), ...made.filter((other) => other < value)].filter(good);
-  const above = [...known.filter((other) => other > value), ...made.filter((other) => other > value)].filter(good);
-  const wanted = shortHash(id, 4).charCodeAt(3) % 4;
-  const low = unique(below).slice(0, wanted);
-  const high = unique(above).slice(0, 3 - low.length);
-  return [...low, ...high, ...unique(below).slice(low.length), ...unique(above).slice(high.length)].slice(
-    0,
-    WRONG_SOUGHT,
-  );
-}
-
 const nounOf = (written: string): string => written.replace(/^\S+\s*/, '');
-
-/** Figures that people settle on, within a power of ten; of the small ones too. */
-const ROUND = [10, 12, 15, 20, 25, 30, 40, 50, 60, 75, 80, 90];
-const SMALL = [2, 3, 5, 8, 10, 15];
-
-/** Round figures, nearest first by how many times they differ: what might as well have been settled on. */
-function roundNear(value: number): number[] {
-  const scale = 10 ** (Math.floor(Math.log10(value)) - 1);
-  const figures =
-    value < 10 ? SMALL : [scale / 10, scale, scale * 10].flatMap((each) => ROUND.map((one) => one * each));
-  const far = (other: number) => Math.abs(Math.log(other / value));
-  return figures
-    .filter((other) => far(other) <= Math.log(4))
-    .sort((one, other) => far(one) - far(other) || one - other);
-}
 
 /** What stands behind or before a figure that is to be typed; undefined where the figure cannot be taken out. */
 function unitOf({ text, value }: NonNullable<Claim['quantity']>): string | undefined {
   const [, before, figure, behind] = /^([£$€]?)\s?(\d[\d,.]*)\s?(.*)$/.exec(text) ?? [];
   if (figure === undefined || Number(figure.replaceAll(',', '')) !== value) return undefined;
   return (before + behind).trim();
-}
-
-function unique(values: readonly number[]): number[] {
-  return [...new Set(values)];
 }
