@@ -59,10 +59,10 @@ export function headedIn({ source, pack, sentences }: Knowledge, used: ReadonlyS
     const how = share(isAsking) ? 'asks' : share((title) => isName(named(title).name)) ? 'names' : undefined;
     // What somebody was asked in an interview is answered by their story, not by a rule.
     if (how === 'asks' && !share((title) => pack.asksTeller?.(title) ?? false, TOLD))
-      for (const group of alike(sections, askedBy, () => true))
+      for (const group of groupsOf(sections, askedBy, () => true))
         lists.push(distinct(group.flatMap((section) => headed(section, how))));
     if (how === 'names')
-      for (const group of alike(sections, looksOf, ({ title }) => isName(named(title).name)))
+      for (const group of groupsOf(sections, looksOf, ({ title }) => isName(named(title).name)))
         lists.push(distinct(group.flatMap((section) => headed(section, how))));
     for (const section of whole.sections) walk(section);
   };
@@ -71,7 +71,7 @@ export function headedIn({ source, pack, sentences }: Knowledge, used: ReadonlyS
 }
 
 /** Sections in groups by their titles: an answer to "When" is none to "Why", and a word is none among paths. */
-function alike(
+function groupsOf(
   sections: readonly Section[],
   groupOf: (title: string) => string,
   fits: (section: Section) => boolean,
