@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { staying } from '~/composables/staying';
+
 /** Brings questions from elsewhere: pasted, as a file, or out of one's other courses. */
 const props = defineProps<{
   /** The lesson they are put into; absent: they come as offers. */
@@ -28,7 +30,7 @@ defineExpose({ paste, look });
 </script>
 
 <template>
-  <UDropdownMenu :items="items">
+  <UDropdownMenu :items="items" :content="staying">
     <button v-if="link" type="button" class="link small">Bring questions</button>
     <UButton v-else size="sm" color="neutral" variant="outline">Bring questions</UButton>
   </UDropdownMenu>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Refusal } from '~~/core/checks/check';
 import type { Check } from '~~/core/checks/forms';
+import { staying } from '~/composables/staying';
 import { useCourse } from '~/stores/course';
 import { REFUSAL_FOLLOWS, refusals } from '~/words/asking';
 
@@ -20,7 +21,7 @@ const items = refusals.map(({ value, label }) => ({
 </script>
 
 <template>
-  <UDropdownMenu v-model:open="open" :items="items">
+  <UDropdownMenu v-model:open="open" :items="items" :content="staying">
     <UButton size="sm" color="neutral" variant="outline">Refuse</UButton>
   </UDropdownMenu>
 </template>

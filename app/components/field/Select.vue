@@ -1,20 +1,16 @@
 <script setup lang="ts" generic="T extends string">
+import { staying } from '~/composables/staying';
+
 /** One of a few things, chosen from a list; typed by what can be chosen. */
 defineProps<{ items: readonly { value: T; label: string }[]; label: string }>();
 const chosen = defineModel<T>({ required: true });
-/** The list closes a moment after the choice: who went on to another field meanwhile stays there. */
-const content = {
-  onCloseAutoFocus(event: Event) {
-    if (document.activeElement && document.activeElement !== document.body) event.preventDefault();
-  },
-};
 </script>
 
 <template>
   <USelect
     :model-value="chosen as string"
     :items="items.map(({ value, label: words }) => ({ value: value as string, label: words }))"
-    :content="content"
+    :content="staying"
     size="sm"
     :ui="{ base: 'text-[13px] md:text-[13px]', item: 'text-[13px] md:text-[13px]' }"
     :aria-label="label"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { staying } from '~/composables/staying';
 import { useBeside } from '~/stores/beside';
 
 /** What the outline can be laid beside: a drafted one, the author's own, the sources by a plan, an earlier version. */
@@ -16,7 +17,7 @@ const items = computed(() => [
 </script>
 
 <template>
-  <UDropdownMenu :items="items"
+  <UDropdownMenu :items="items" :content="staying"
     ><UButton color="neutral" variant="outline" :disabled="beside.busy">{{
       beside.busy ? 'Drafting' : 'Compare with'
     }}</UButton></UDropdownMenu

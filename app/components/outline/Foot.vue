@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { placedChecks } from '~~/core/course/course';
+import { staying } from '~/composables/staying';
 import { useCourse } from '~/stores/course';
 
 /** Below the outline's rows: what can be added, what is shown of them, and the keys. */
@@ -22,7 +23,7 @@ const MADE = [
       ><button type="button" class="link" @click="emit('lesson')">New lesson</button
       ><button type="button" class="link" @click="emit('module')">New module</button
       ><button type="button" class="link" @click="emit('quiz')">New quiz</button
-      ><UDropdownMenu v-if="rows" :items="MADE"
+      ><UDropdownMenu v-if="rows" :items="MADE" :content="staying"
         ><button type="button" class="link">Made for you</button></UDropdownMenu
       ></template
     ><button type="button" class="link" @click="emit('fold')">{{ folded ? 'Unfold all' : 'Fold all' }}</button

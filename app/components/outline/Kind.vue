@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LESSON_KINDS, type LessonKind } from '~~/core/course/course';
+import { staying } from '~/composables/staying';
 import { LESSON_KIND_WORDS } from '~/words/states';
 
 /** What a lesson is for, as a sign; pressed, it can be said otherwise. */
@@ -29,7 +30,7 @@ const items = computed(() => [
 </script>
 
 <template>
-  <UDropdownMenu v-if="choosing" v-model:open="choosing" :items="items">
+  <UDropdownMenu v-if="choosing" v-model:open="choosing" :items="items" :content="staying">
     <button type="button" class="kind" :aria-label="`${on}. ${name}`" :title="name" tabindex="-1" data-part="kind">
       <UIcon :name="said?.icon ?? 'i-lucide-circle-dashed'" />
     </button>

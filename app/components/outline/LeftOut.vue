@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { giveTo } from '~~/core/course/gestures';
 import { byTopic, kindWords, reasonWords } from '~~/core/course/left-out-words';
+import { staying } from '~/composables/staying';
 import { useCourse } from '~/stores/course';
 import type { LeftOutView } from '~/stores/account';
 
@@ -59,7 +60,7 @@ const choices = (line: LeftOutView) => [
           ><button type="button" class="link" data-back @click="back(line)">
             bring back to “{{ lessonFor(line)!.title }}”
           </button>
-          <UDropdownMenu :items="choices(line)" :ui="{ content: 'max-h-72 overflow-y-auto' }"
+          <UDropdownMenu :items="choices(line)" :content="staying" :ui="{ content: 'max-h-72 overflow-y-auto' }"
             ><button type="button" class="link">to another lesson</button></UDropdownMenu
           ></template
         >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { POINT_DOES, type Point, type PointDoes } from '~~/core/course/course';
 import { placeWords, type PassageView } from '~/components/evidence/place';
+import { staying } from '~/composables/staying';
 import { counted, POINT_WORDS } from '~/words/states';
 
 /** A point of a lesson: its words, what is done there, and the passages it stands on, opened on wish. */
@@ -39,7 +40,7 @@ const items = computed(() => [
   <li class="point" :data-point="point.id" :data-node="point.id">
     <p class="top small">
       <i v-if="!readonly" class="grip" aria-hidden="true" /><b>{{ nth + 1 }}</b>
-      <UDropdownMenu v-if="!readonly" :items="items"
+      <UDropdownMenu v-if="!readonly" :items="items" :content="staying"
         ><button
           type="button"
           class="does"

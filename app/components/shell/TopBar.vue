@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useTimeoutFn } from '@vueuse/core';
+import { staying } from '~/composables/staying';
 import { SAID_FOR } from '~/composables/useShown';
 import { useSession } from '~/stores/session';
 import { useCourse } from '~/stores/course';
@@ -75,7 +76,7 @@ const items = computed(() => [
     <div class="end">
       <span v-if="title && desk.course" class="small quiet state" role="status">{{ state }}</span>
       <button class="go" type="button" @click="openBar"><span>Go to or do</span><kbd>Ctrl K</kbd></button>
-      <UDropdownMenu v-if="session.person" :items="items"
+      <UDropdownMenu v-if="session.person" :items="items" :content="staying"
         ><button type="button" class="who">{{ session.person.name }}</button></UDropdownMenu
       >
     </div>

@@ -7,6 +7,7 @@ import { BRIEF_STARTS, startedFrom, type BriefStart } from '~~/core/brief/starts
 import { briefVerdicts, type Verdict } from '~~/core/brief/verdict';
 import { directionOf } from '~~/core/course/course';
 import { useActions } from '~/actions/registry';
+import { staying } from '~/composables/staying';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 
@@ -181,7 +182,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
           <label for="b-minutes">How long</label>
           <div class="row">
             <BriefCount id="b-minutes" of="minutes" /><span>minutes</span
-            ><UDropdownMenu v-if="desk.mayEdit" :items="starts"
+            ><UDropdownMenu v-if="desk.mayEdit" :items="starts" :content="staying"
               ><button type="button" class="link small">Start from a use</button></UDropdownMenu
             >
           </div>

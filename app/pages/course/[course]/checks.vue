@@ -5,6 +5,7 @@ import { offersOf, refusedIn } from '~~/core/course/offers';
 import { placeWhereTaught } from '~~/core/course/placing';
 import type { Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
+import { staying } from '~/composables/staying';
 import { freshId } from '~/composables/useApi';
 import { useQuestionFiles } from '~/composables/useQuestionFiles';
 import { useCourse } from '~/stores/course';
@@ -141,7 +142,7 @@ useActions([
       <h1>Checks</h1>
       <FieldTabs v-model="what" :items="tabs" />
       <div class="end">
-        <UDropdownMenu v-if="standing.length" :items="SAVE"
+        <UDropdownMenu v-if="standing.length" :items="SAVE" :content="staying"
           ><UButton size="sm" color="neutral" variant="outline">Save as</UButton></UDropdownMenu
         ><CheckBring v-if="desk.mayEdit" ref="bring" /><UButton v-if="desk.mayEdit" size="sm" @click="wish"
           >More questions</UButton

@@ -4,6 +4,7 @@ import { VueDraggable } from 'vue-draggable-plus';
 import { LESSON_KINDS } from '~~/core/course/course';
 import { isPressed, useActions } from '~/actions/registry';
 import { openSlotsOf, type Row } from '~/components/outline/rows';
+import { staying } from '~/composables/staying';
 import { useCourse } from '~/stores/course';
 import { useBeside } from '~/stores/beside';
 import { useNotes } from '~/stores/notes';
@@ -321,7 +322,7 @@ useActions([
       </button>
       <OutlineCompared v-if="beside.other" />
       <div v-else-if="desk.mayEdit" class="end">
-        <UDropdownMenu v-if="many || chosenModule" :items="together"
+        <UDropdownMenu v-if="many || chosenModule" :items="together" :content="staying"
           ><UButton color="neutral" variant="outline"
             >Set {{ counted(chosenLessons.length, ['lesson', 'lessons']) }}</UButton
           ></UDropdownMenu

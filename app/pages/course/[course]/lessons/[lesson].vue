@@ -13,6 +13,7 @@ import { isWorkedOn } from '~~/core/course/takes';
 import { BLOCK_NODES } from '~/blocks';
 import { newChecks } from '~/checks';
 import { useActions } from '~/actions/registry';
+import { staying } from '~/composables/staying';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useJobs } from '~/stores/jobs';
@@ -281,7 +282,7 @@ useActions([
             />
           </h1>
           <p class="small quiet">
-            <UDropdownMenu v-if="desk.mayEdit" :items="stateItems"
+            <UDropdownMenu v-if="desk.mayEdit" :items="stateItems" :content="staying"
               ><button type="button" class="stated" title="Change the state">
                 <PathStateMark :state="lesson.state" /></button></UDropdownMenu
             ><PathStateMark v-else :state="lesson.state" />, {{ figure?.minutes }} min,
