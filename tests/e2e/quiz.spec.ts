@@ -156,7 +156,7 @@ test('a question is found among those of other courses, taken as a copy and tagg
   await page.getByLabel('Words of the question').pressSequentially('ten days late', { delay: 70 });
   const found = page.getByRole('dialog').locator('.found li');
   await expect(found.first()).toContainText('asked in Late returns');
-  await expect(found.filter({ hasNotText: 'ten days late' })).toHaveCount(0);
+  await expect(found.first()).toContainText('ten days late');
   await looksRight(page);
   await found
     .first()
