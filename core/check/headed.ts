@@ -21,6 +21,7 @@ export interface Headed {
 const FEWEST = 4;
 /** From this share of a part's headings on, all of them ask, or are names. */
 const SHARE = 0.6;
+const LONGEST_LIST = 120;
 /** From this share on, the questions were put to somebody who told of themselves. */
 const TOLD = 0.2;
 const LONGEST = { name: 3, said: 34, gloss: 12 };
@@ -32,14 +33,14 @@ const SAME = 0.5;
  * The parts of a source whose headings ask or name, in lists of neighbours: what is asked of one can be answered
  * wrongly by what is said of another. `used`: only what stands on these passages.
  */
-export function headedIn({ source, pack, sentences }: Knowledge, used: ReadonlySet<string>): Headed[][] {
+export function headedIn({ source, pack, passages, sentences }: Knowledge, used: ReadonlySet<string>): Headed[][] {
   const headed = (section: Section, how: Headed['how']): Headed[] => {
     // What stands under "Purpose" is what is said of it first.
     const first = allSections(section)
-      .flatMap(({ passages }) => passages)
+      .flatMap((part) => part.passages)
       .find((id) => used.has(id));
     const sentence = first === undefined ? undefined : sentences.get(first)?.[0];
-    const passage = source.passages.find(({ id }) => id === first);
+    const passage = first === undefined ? undefined : passages.get(first);
     if (!sentence || passage?.kind !== 'paragraph') return [];
     const { name, gloss } = how === 'names' ? named(section.title) : { name: section.title, gloss: undefined };
     const said = gloss ?? passage.text.slice(sentence.from, sentence.to).trim();
@@ -81,7 +82,12 @@ function groupsOf(
     const group = groupOf(section.title);
     groups.set(group, [...(groups.get(group) ?? []), section]);
   }
-  return [...groups.values()];
+  // Neighbours of neighbours are no better wrong answers: a list of thousands is looked at piece by piece.
+  return [...groups.values()].flatMap((group) =>
+    Array.from({ length: Math.ceil(group.length / LONGEST_LIST) }, (_, at) =>
+      group.slice(at * LONGEST_LIST, (at + 1) * LONGEST_LIST),
+    ),
+  );
 }
 
 /** The word a question asks by; troubles, which are told, are of one kind. */

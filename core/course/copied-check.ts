@@ -14,6 +14,7 @@ export function copiedCheck(check: Check, lessonId: string, id: string, known: (
   }) as Check;
   delete copy.objectiveId;
   delete copy.picture;
+  delete copy.refused;
   return { ...copy, id, lessonId, evidence: copy.evidence.filter((range) => known(range.id)) };
 }
 

@@ -51,6 +51,11 @@ const MEANT = 0.5;
 export function questionsFor(course: Course, wish: QuestionWish, prepared: Prepared): FoundQuestions {
   const lessons = lessonsFor(course, wish.about);
   const refused = course.checks.filter((check) => check.refused);
+  // What was thrown away is not brought back by asking for more.
+  const known = [
+    ...course.checks,
+    ...course.bin.flatMap(({ kind, node }) => (kind === 'check' ? [node as Check] : [])),
+  ];
   const passages = wish.passages?.length ? new Set(wish.passages) : undefined;
   const found = lessons.map((lesson) => {
     const matter = matterOf(lesson, prepared, passages);
@@ -58,7 +63,7 @@ export function questionsFor(course: Course, wish: QuestionWish, prepared: Prepa
     const sought = wish.words ? new Set(matter.pack.stems(wish.words)) : undefined;
     const rank = (check: Check) =>
       sought ? contained(sought, matter.pack.stems([checkText(check), saidIn(check, prepared)].join(' '))) : 1;
-    const all = draftQuestions(lesson.id, matter, { from: MORE_FROM, besides: course.checks, severally: true })
+    const all = draftQuestions(lesson.id, matter, { from: MORE_FROM, besides: known, severally: true })
       .filter((check) => !wish.form || check.drafted?.form === wish.form)
       .filter((check) => !passages || check.evidence.some(({ id }) => passages.has(id)))
       .filter((check) => rank(check) >= MEANT)

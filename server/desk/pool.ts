@@ -98,7 +98,9 @@ function readied(course: Course, named: PoolQuestion['course']): Ready[] {
   const stands = new Map<string, string[]>();
   for (const lesson of allLessons(course))
     for (const id of checksOn(lesson)) stands.set(id, [...(stands.get(id) ?? []), lesson.title]);
-  return course.checks.map((check) => ({
+  // What its author refused is no question to take.
+  const offered = course.checks.filter((check) => !check.refused || stands.has(check.id));
+  return offered.map((check) => ({
     course: named,
     check,
     stands: stands.get(check.id) ?? [],

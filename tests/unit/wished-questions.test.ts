@@ -35,6 +35,12 @@ function after(now: Course, ...operations: Operation[]): Course {
 }
 const refusing = (check: Check, because: NonNullable<Check['refused']>['because'], now = course) =>
   after(now, { type: 'set', id: check.id, field: 'refused', value: { because }, was: null });
+const placesOf = (id: string): Operation[] =>
+  lessons
+    .flatMap(({ blocks }) => blocks)
+    .flatMap((block) =>
+      block.kind === 'check' && block.body.checkId === id ? [{ type: 'remove', id: block.id }] : [],
+    );
 const without = (ids: readonly string[], now = course): Course => ({
   ...now,
   checks: now.checks.filter(({ id }) => !ids.includes(id)),
@@ -87,6 +93,13 @@ describe('questions on demand', () => {
       })),
     };
     expect(questionsFor(empty, { about: one.id }, prepared)).toEqual({ offers: [], known: 0, refused: 0 });
+  });
+
+  it('leave out what its author threw away', () => {
+    const [one] = course.checks;
+    const gone = after(course, ...placesOf(one.id), { type: 'remove', id: one.id });
+    expect(gone.bin.some(({ node }) => node.id === one.id)).toBe(true);
+    expect(questionsFor(gone, { about: one.lessonId }, prepared).offers.some(({ id }) => id === one.id)).toBe(false);
   });
 
   it('are put behind what they ask about, and drafted ones out of a page in one go', () => {

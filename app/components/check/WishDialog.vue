@@ -100,9 +100,11 @@ function choose(id: string, yes: boolean) {
 }
 /** Takes what was chosen: as offers, or onto pages, in place of what was drafted for them where that is wanted. */
 function take(place: boolean) {
-  const checks = picked.value;
   desk.flushTyping();
   const course = desk.course!;
+  // Another window may have taken one of them meanwhile.
+  const known = new Set(course.checks.map(({ id }) => id));
+  const checks = picked.value.filter(({ id }) => !known.has(id));
   const after = course.checks.at(-1)?.id ?? null;
   const operations = checks.map((node, at): Operation => ({
     type: 'insert',

@@ -22,6 +22,14 @@ function pooling(checks: readonly Check[]) {
 const stems = (found: { questions: { check: Check }[] }) => found.questions.map(({ check }) => check.stem);
 
 describe('the questions of all courses', () => {
+  it('leave out what was refused, and a copy of what is taken carries no refusal', () => {
+    const refused = tagged('no', { stem: 'Too easy?', refused: { because: 'easy' } });
+    const { pool } = pooling([refused, tagged('yes', { stem: 'Good?' })]);
+    expect(stems(pool.search(INES, { from: 0, words: 'too easy' }))).toEqual([]);
+    expect(stems(pool.search(INES, { from: 0, words: 'good' }))).toEqual(['Good?']);
+    expect(copiedCheck(refused, anId('home'), anId('copy'), () => true)).not.toHaveProperty('refused');
+  });
+
   it('are found by words without accents, kind, level and tag', () => {
     const { pool } = pooling([
       tagged('a', { stem: 'Wann schließt das Café?', tags: ['opening'] }),
