@@ -85,7 +85,7 @@ watch(
   (now) => {
     if (!now) return;
     where.value = props.about ?? ALL;
-    here.value = (props.passages?.length ?? 0) > 0;
+    here.value = false;
     instead.value = false;
     found.value = null;
     void look();
@@ -129,10 +129,15 @@ const said = computed(() => {
   const { known, refused } = found.value;
   const more = offers.value.length;
   const has = `${known} there ${known === 1 ? 'is' : 'are'} already`;
+  const many = counted(more, ['question', 'questions']);
   return [
     more === 0
-      ? `No other question than the ${has}.`
-      : `${counted(more, ['question', 'questions'])} besides the ${has}.`,
+      ? known === 0
+        ? 'Nothing can be asked here.'
+        : `No other question than the ${has}.`
+      : known === 0
+        ? `${many}.`
+        : `${many} besides the ${has}.`,
     ...(refused > 0 ? [`${refused} more left out for what you refused.`] : []),
   ].join(' ');
 });
