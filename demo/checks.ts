@@ -5,6 +5,7 @@ import type { Course } from '../core/course/course';
 import type { Operation } from '../core/course/operations';
 import { blankQuiz } from '../core/course/quizzes';
 import { idFrom } from '../core/document/id';
+import { WORKSHOP_PICTURE } from './picture';
 
 /** The lesson that asks; what stands behind it goes by its id. */
 export const ASKING_LESSON = idFrom('l', 'demo', 'alone');
@@ -73,6 +74,38 @@ const CHECKS: Check[] = [
     ],
   },
   {
+    ...frame('shelf', 'A saw comes back with a red tag. Where do you put it?', { picture: WORKSHOP_PICTURE }),
+    kind: 'area',
+    credit: 'all',
+    options: [
+      {
+        id: id('shelf', 'box'),
+        text: 'The returns box by the door',
+        feedback: own('What lies there is looked at tomorrow, and perhaps lent again before.'),
+        box: { x: 19, y: 58, width: 14.5, height: 21.5 },
+      },
+      {
+        id: id('shelf', 'counter'),
+        text: 'The counter, beside the till',
+        feedback: own('The next volunteer would take it for a tool that waits for its slip.'),
+        box: { x: 35, y: 42, width: 31.5, height: 37.5 },
+      },
+      {
+        id: id('shelf', 'battery'),
+        text: 'The battery shelf',
+        feedback: own('Only batteries stand there, each in its place.'),
+        box: { x: 69.5, y: 17, width: 14.5, height: 62.5 },
+      },
+      {
+        id: id('shelf', 'repair'),
+        text: 'The repair shelf, where other tools with red tags stand',
+        feedback: right('Nobody lends from there before the tag is off.'),
+        box: { x: 85, y: 17, width: 14, height: 62.5 },
+      },
+    ],
+    keys: [id('shelf', 'repair')],
+  },
+  {
     ...frame('place', 'Where does a tool go that came back with a fault?', { level: 'recall' }),
     kind: 'short',
     accepted: ['the repair shelf', 'repair shelf', 'on the repair shelf'],
@@ -100,7 +133,7 @@ export function askingLesson(course: Pick<Course, 'id' | 'checks'>, module: stri
       id: idFrom('b', 'demo', 'alone'),
       kind: 'text',
       body: {
-        text: [{ type: 'text', text: 'Five questions before you stand at the desk alone. Take your time over them.' }],
+        text: [{ type: 'text', text: 'Six questions before you stand at the desk alone. Take your time over them.' }],
       },
     },
     ...CHECKS.map((check): Block => ({ id: idFrom('b', check.id), kind: 'check', body: { checkId: check.id } })),

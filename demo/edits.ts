@@ -1,5 +1,6 @@
 import { allLessons, type Course, type Lesson, type LessonState } from '../core/course/course';
 import { idFrom } from '../core/document/id';
+import { WORKSHOP_PICTURE } from './picture';
 import { ASKING_LESSON, askingLesson, finalQuizLesson } from './checks';
 import { applyAll, type Operation } from '../core/course/operations';
 
@@ -60,6 +61,15 @@ export function handEdits(course: Course): Operation[] {
           text: [
             { type: 'text', text: 'On your first shift you stand beside somebody who has done fifty. Ask everything.' },
           ],
+        },
+      },
+      {
+        id: idFrom('b', 'demo', 'workshop'),
+        kind: 'picture',
+        body: {
+          picture: WORKSHOP_PICTURE.media,
+          alt: WORKSHOP_PICTURE.alt,
+          caption: [{ type: 'text', text: 'The desk as you see it from the street.' }],
         },
       },
     ],

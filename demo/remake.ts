@@ -10,6 +10,7 @@ import { understand } from '../core/knowledge';
 import { packFor } from '../server/language/packs';
 import { readInChild, sourceIds } from '../server/reading';
 import { handEdits } from './edits';
+import { WORKSHOP, WORKSHOP_PICTURE } from './picture';
 
 const FILES = [
   'lending-policy.docx',
@@ -56,7 +57,10 @@ const document = courseDocument(
   packFor('en'),
 );
 mkdirSync('demo/course', { recursive: true });
-writeFileSync('demo/course/lending-tools-safely.uplift.zip', writeArchive(document, new Map()));
+writeFileSync(
+  'demo/course/lending-tools-safely.uplift.zip',
+  writeArchive(document, new Map([[WORKSHOP_PICTURE.media.hash, WORKSHOP]])),
+);
 console.log(
   `${course.modules.length} modules, ${allLessons(course).length} lessons, ${course.checks.length} checks, ${operations.length} edits by hand`,
 );

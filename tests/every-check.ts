@@ -1,4 +1,5 @@
 import type { CheckFrame } from '../core/checks/check';
+import type { AreaCheck } from '../core/checks/area/form';
 import type { Check, CheckKind, CheckKinds } from '../core/checks/forms';
 import { solutionOf, type LearnerCheck, type Secret } from '../core/checks/markings';
 import type { MatchCheck } from '../core/checks/match/form';
@@ -9,7 +10,9 @@ import type { SeveralCheck } from '../core/checks/several/form';
 import type { ShortCheck } from '../core/checks/short/form';
 import type { SortCheck } from '../core/checks/sort/form';
 import type { TruthCheck } from '../core/checks/truth/form';
+import { inspectPicture } from '../core/media/inspect';
 import { aCheck, anId } from './builders';
+import { aPng } from './pictures';
 
 const frameOf = (name: string): CheckFrame => ({
   id: anId(name),
@@ -92,6 +95,25 @@ export const OPEN: OpenCheck = {
   quotes,
 };
 
+/** A picture of 400 by 200, and its bytes. */
+export const PIXELS = aPng(400, 200);
+export const A_PICTURE = inspectPicture(PIXELS, 'bench.png');
+export const AREA: AreaCheck = {
+  ...frameOf('areas'),
+  kind: 'area',
+  credit: 'each',
+  picture: {
+    media: A_PICTURE,
+    alt: 'The bench with two tools on it',
+  },
+  options: [
+    { id: anId('z blade'), text: 'The blade', feedback: said('right'), box: { x: 50, y: 10, width: 25, height: 40 } },
+    { id: anId('z grip'), text: 'The grip', feedback: said('own'), box: { x: 10, y: 10, width: 20, height: 40 } },
+    { id: anId('z vice'), text: 'The vice', feedback: said('own'), box: { x: 10, y: 60, width: 30, height: 30 } },
+  ],
+  keys: [anId('z blade')],
+};
+
 /** A check of each kind. */
 export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
   choice: aCheck('choice'),
@@ -103,6 +125,7 @@ export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
   number: NUMBER,
   short: SHORT,
   open: OPEN,
+  area: AREA,
 };
 
 /** The same check in another lesson, under a name of its own. */
@@ -119,6 +142,7 @@ export function wrongTo(view: LearnerCheck, secret: Secret): unknown {
     case 'choice':
       return view.options.find(({ id }) => id !== right)!.id;
     case 'several':
+    case 'area':
       return view.options.filter(({ id }) => !(right as string[]).includes(id)).map(({ id }) => id);
     case 'truth':
       return !right;

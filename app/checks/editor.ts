@@ -8,4 +8,6 @@ export interface CheckEditor {
   stem: string;
   /** Its answers, edited in place; given the `check`, and `readonly`. */
   part: Component;
+  /** What lies over its picture, where it is answered there; given the same. */
+  over?: Component;
 }

@@ -1,5 +1,6 @@
 import { CHECK_KINDS, type Check, type CheckKind } from '~~/core/checks/forms';
 import { FRESH } from '~~/core/checks/fresh';
+import { area } from './area';
 import { choice } from './choice';
 import type { CheckEditor } from './editor';
 import { match } from './match';
@@ -22,6 +23,7 @@ export const CHECK_EDITORS: Record<CheckKind, CheckEditor> = {
   number,
   short,
   open,
+  area,
 };
 
 /** What can be written by hand: what it is called, and a new one for a lesson. `id` gives ids by their letter. */

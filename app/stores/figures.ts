@@ -20,7 +20,7 @@ export interface LessonFigures {
  */
 export const useFigures = defineStore('figures', () => {
   const desk = useCourse();
-  const served = shallowRef<Record<string, { grade?: number; planned: number }>>({});
+  const served = shallowRef<Record<string, { grade?: number; planned: number; hard?: string[] }>>({});
 
   async function load() {
     if (!desk.course) return;
@@ -42,5 +42,7 @@ export const useFigures = defineStore('figures', () => {
   }
   const all = computed(() => new Map(desk.lessons.map((lesson) => [lesson.id, of(lesson)])));
   const minutes = computed(() => Math.round([...all.value.values()].reduce((sum, each) => sum + each.minutes, 0)));
-  return { all, minutes, load };
+  /** Checks that read much harder than the pages of their course. */
+  const hard = computed(() => new Set(Object.values(served.value).flatMap((each) => each.hard ?? [])));
+  return { all, minutes, hard, load };
 });

@@ -25,8 +25,10 @@ export const FLAW_WORDS: Record<FlawCode, { says: string; mend?: string }> = {
   'no-unit': { says: 'It asks for a measure without its unit. Name the unit beside the field.' },
   'too-long': { says: 'Nobody types that as it stands. Accept a few words, or make it an open answer.' },
   'no-model': { says: 'There is nothing to compare an answer with. Write a good answer, or what it names.' },
+  'no-picture': { says: 'There is no picture to answer in. Choose one, then put its areas where they belong.' },
   'same-question': { says: 'The same is asked in another check of the course.' },
   vague: { says: 'Wrong answers without a measure are found by that. Give them figures.' },
   'not-taught': { says: 'What it stands on comes later, or on no page. Move it, or put its passage before it.' },
+  harder: { says: 'It reads much harder than your pages. Say it in shorter sentences and plainer words.' },
   pattern: { says: 'Nearly all questions of this kind have the same answer. Turn some round.' },
 };

@@ -23,4 +23,5 @@ export const KIND_WORDS: Record<CheckKind, string> = {
   number: 'number',
   short: 'short answer',
   open: 'open answer',
+  area: 'in a picture',
 };

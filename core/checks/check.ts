@@ -99,6 +99,8 @@ export const TAG_LONGEST = 60;
 export const POINTS = { min: 0, max: 100 };
 const words = string({ min: 1, max: 2000 });
 
+export const pictureShape = object({ media: mediaRef, alt: string({ max: 1000 }) });
+
 /** The form of the frame; a kind adds its own fields. */
 export const FRAME: Required<Fields> = {
   required: {
@@ -119,7 +121,7 @@ export const FRAME: Required<Fields> = {
     points: number(POINTS),
     required: boolean,
     said: object({}, { right: words, wrong: words }),
-    picture: object({ media: mediaRef, alt: string({ max: 1000 }) }),
+    picture: pictureShape,
     tags: list(string({ min: 1, max: TAG_LONGEST }), { min: 1 }),
     refused: object({ because: oneOf(...REFUSALS) }, { words: string({ min: 1, max: 500 }) }),
   },

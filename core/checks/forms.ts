@@ -1,4 +1,5 @@
 import { FRAME, type Fields } from './check';
+import { area, type AreaCheck } from './area/form';
 import { choice, type ChoiceCheck } from './choice/form';
 import type { CheckForm } from './form';
 import { match, type MatchCheck } from './match/form';
@@ -25,6 +26,7 @@ export interface CheckKinds {
   number: NumberCheck;
   short: ShortCheck;
   open: OpenCheck;
+  area: AreaCheck;
 }
 
 export type CheckKind = keyof CheckKinds;
@@ -42,6 +44,7 @@ const CHECKS: { [Kind in CheckKind]: CheckForm<CheckKinds[Kind]> } = {
   number,
   short,
   open,
+  area,
 };
 
 export const CHECK_KINDS = Object.keys(CHECKS) as CheckKind[];

@@ -74,6 +74,29 @@ export const FRESH: { [Kind in CheckKind]: Fresh<Kind> } = {
   },
   number: () => ({ kind: 'number', stem: 'How many?', value: 1, tolerance: 0, known: [], quotes: [] }),
   short: () => ({ kind: 'short', stem: 'What is it called?', accepted: ['the answer'], spelling: 'close', quotes: [] }),
+  area(id) {
+    const [key, wrong] = [id('a'), id('a')];
+    return {
+      kind: 'area',
+      stem: 'Where in the picture is it?',
+      keys: [key],
+      credit: 'each',
+      options: [
+        {
+          id: key,
+          text: 'What is to be seen at the right place',
+          feedback: right,
+          box: { x: 10, y: 20, width: 30, height: 40 },
+        },
+        {
+          id: wrong,
+          text: 'What is to be seen elsewhere',
+          feedback: own,
+          box: { x: 60, y: 20, width: 30, height: 40 },
+        },
+      ],
+    };
+  },
   open: () => ({ kind: 'open', stem: 'What would you do?', by: 'learner', model: '', looksFor: [], quotes: [] }),
 };
 
@@ -85,6 +108,7 @@ export const MORE_WORDS = {
   right: 'What belongs to it',
   other: 'Something else',
   group: 'Another group',
+  area: 'What is to be seen there',
 } as const;
 
 /** Questions that can be asked as they stand. */

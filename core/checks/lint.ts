@@ -7,8 +7,8 @@ import type { LintWords } from './lint-words';
  * answer takes up words of the question; an article tells; too few, too many answers; nothing is said to a wrong one;
  * words of a new question left; no passage behind; wrong answers with "always"; two statements in one; several of which
  * all or one is right; steps that carry their numbers; a group without things; a measure without unit; too much to be
- * typed; nothing to compare with; a question asked twice; wrong answers without a measure; asked before it is taught;
- * always the same key.
+ * typed; nothing to compare with; no picture to answer in; a question asked twice; wrong answers without a measure;
+ * asked before it is taught; always the same key; much harder to read than the pages of its course.
  */
 export const FLAWS = [
   'longest',
@@ -32,10 +32,12 @@ export const FLAWS = [
   'no-unit',
   'too-long',
   'no-model',
+  'no-picture',
   'same-question',
   'vague',
   'not-taught',
   'pattern',
+  'harder',
 ] as const;
 export type FlawCode = (typeof FLAWS)[number];
 

@@ -1,3 +1,4 @@
+import { area } from './area/lint';
 import { choice } from './choice/lint';
 import { rewordedFields, type Check, type CheckKind, type CheckKinds } from './forms';
 import { freshWords } from './fresh';
@@ -24,6 +25,7 @@ const LINTS: { [Kind in CheckKind]: CheckLint<CheckKinds[Kind]> } = {
   number,
   short,
   open,
+  area,
 };
 
 /** What is wrong with a question by itself, in the language of its course. */

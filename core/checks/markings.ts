@@ -1,5 +1,6 @@
 import { idFrom } from '../document/id';
 import type { CheckFrame, CheckPicture } from './check';
+import { area, type AreaView } from './area/marking';
 import { choice, type ChoiceSecret, type ChoiceView } from './choice/marking';
 import type { Check, CheckKind, CheckKinds } from './forms';
 import type { BitReader, BitWriter, CheckMarking, Feedback, Interaction, Mark } from './marking';
@@ -26,6 +27,7 @@ export interface CheckViews {
   number: NumberView;
   short: object;
   open: OpenView;
+  area: AreaView;
 }
 interface CheckSecrets {
   choice: ChoiceSecret;
@@ -37,6 +39,7 @@ interface CheckSecrets {
   number: NumberSecret;
   short: ShortSecret;
   open: OpenSecret;
+  area: SeveralSecret;
 }
 
 /** What learners get of every check: the frame without key, feedback and evidence. */
@@ -67,6 +70,7 @@ interface Responses {
   number: number;
   short: string;
   open: string;
+  area: string[];
 }
 type Response<Kind extends CheckKind> = Responses[Kind];
 type Marking = CheckMarking<Check, unknown, unknown, unknown>;
@@ -74,7 +78,7 @@ type Marking = CheckMarking<Check, unknown, unknown, unknown>;
 // The responses of a kind are its own matter: outside of its folder nobody looks into one.
 const MARKINGS: {
   [Kind in CheckKind]: CheckMarking<CheckKinds[Kind], CheckViews[Kind], CheckSecrets[Kind], Response<Kind>>;
-} = { choice, several, truth, order, match, sort, number, short, open };
+} = { choice, several, truth, order, match, sort, number, short, open, area };
 const markingOf = ({ kind }: { kind: CheckKind }) => MARKINGS[kind] as unknown as Marking;
 
 /** A check as a learner gets it, and what is kept from them. `mixed` settles the ids a learner sees. */

@@ -1,6 +1,6 @@
 import { list, object, oneOf, string } from '../document/shape';
 import type { Problem } from '../document/problem';
-import { idShape, quoteShape, type Quote } from './check';
+import { idShape, pictureShape, quoteShape, type CheckPicture, type Quote } from './check';
 import type { Feedback } from './marking';
 
 /**
@@ -13,6 +13,8 @@ export const SAID_CODES = ['right', 'other-case', 'other-term', 'other-figure', 
 export interface Option {
   id: string;
   text: string;
+  /** Shown beside its words. */
+  picture?: CheckPicture;
   feedback: {
     code: (typeof SAID_CODES)[number];
     /** What the source says to it. */
@@ -23,7 +25,10 @@ export interface Option {
 }
 
 export const feedbackShape = object({ code: oneOf(...SAID_CODES), quotes: list(quoteShape) }, { text: string() });
-export const optionShape = object({ id: idShape, text: string({ min: 1 }), feedback: feedbackShape });
+export const optionShape = object(
+  { id: idShape, text: string({ min: 1 }), feedback: feedbackShape },
+  { picture: pictureShape },
+);
 
 /** Whether ids are there twice, and whether those that are named as right are among them. */
 export function keyProblems(ids: readonly string[], keys: readonly string[]): Problem['code'][] {
@@ -34,11 +39,15 @@ export function keyProblems(ids: readonly string[], keys: readonly string[]): Pr
 }
 
 /** Options with each of their author's words put through a function; what sources say stays. */
-export function rewordedOptions(options: readonly Option[], change: (words: string) => string): Option[] {
-  return options.map(({ id, text, feedback }) => ({
-    id,
-    text: change(text),
-    feedback: { ...feedback, ...(feedback.text && { text: change(feedback.text) }) },
+export function rewordedOptions<Each extends Option>(
+  options: readonly Each[],
+  change: (words: string) => string,
+): Each[] {
+  return options.map((option) => ({
+    ...option,
+    text: change(option.text),
+    ...(option.picture?.alt && { picture: { ...option.picture, alt: change(option.picture.alt) } }),
+    feedback: { ...option.feedback, ...(option.feedback.text && { text: change(option.feedback.text) }) },
   }));
 }
 
@@ -58,3 +67,15 @@ export const mixed = <Item extends { id: string }>(items: readonly Item[]): Item
 
 /** A line of an author's view of a check, marked where it is right. */
 export const line = (right: boolean, text: string): string => `${right ? '\u2713' : '\u2013'} ${text}`;
+
+/** An answer as a learner sees it. */
+export interface SeenOption {
+  id: string;
+  text: string;
+  picture?: CheckPicture;
+}
+export const seenOption = ({ id, text, picture }: Option, mix: (id: string) => string): SeenOption => ({
+  id: mix(id),
+  text,
+  ...(picture && { picture }),
+});

@@ -1,6 +1,7 @@
 import type { PageView } from '../blocks/page';
 import { pictureHtml } from '../blocks/picture/page';
 import { escape } from '../document/html';
+import { area } from './area/page';
 import { choice } from './choice/page';
 import type { Check, CheckKind, CheckKinds } from './forms';
 import { match } from './match/page';
@@ -23,6 +24,7 @@ const PAGES: { [Kind in CheckKind]: CheckPage<CheckKinds[Kind]> } = {
   number,
   short,
   open,
+  area,
 };
 
 /** A check as HTML, for its author. */

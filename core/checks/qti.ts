@@ -1,6 +1,7 @@
+import { mediaName, type MediaRef } from '../document/media';
 import { element, type Element } from '../document/xml';
 import type { Words } from '../words';
-import type { CheckFrame } from './check';
+import type { CheckFrame, CheckPicture, Credit } from './check';
 import type { Option } from './options';
 
 /** An element of QTI 3; the names of 2.1 are made of it (`qti-simple-choice` becomes `simpleChoice`). */
@@ -21,9 +22,18 @@ export interface QtiResponse {
   mapping?: { entries: [key: string, value: number][]; bounds?: { lower: number; upper: number }; otherwise?: number };
 }
 
+/** Where a picture lies in a package, what kind it is, and what it shows. */
+export interface QtiImage {
+  src: string;
+  type: string;
+  alt: string;
+}
+
 /** A check as an item of QTI: what is peculiar to its kind. Points are those of the whole item. */
 export interface QtiItem {
   response: QtiResponse;
+  /** The check's picture as a part of the interaction, where it is answered in it. */
+  shows?: (image: QtiImage, version: string) => Element;
   /** The interaction; where it stands within a text, the stem stands before it. */
   interaction: Element;
   /** By the mapping, all or nothing, or by a condition of its own that gives all; absent: a person marks it. */
@@ -47,6 +57,8 @@ export interface QtiGiven {
   /** What is said to responses, by identifier. */
   said: ReadonlyMap<string, string>;
   rubric: string[];
+  /** Pictures that the package brings, by the place an item names. */
+  pictures: ReadonlyMap<string, MediaRef>;
 }
 
 /** An element as it was read. */
@@ -99,3 +111,47 @@ export const feedbackFrom = (right: boolean, text: string | undefined): Option['
   quotes: [],
   ...(text && { text }),
 });
+
+/** Where a package's item finds a picture. */
+export const imageOf = ({ media, alt }: CheckPicture): QtiImage => ({
+  src: `../media/${mediaName(media)}`,
+  type: media.type,
+  alt,
+});
+
+/** A picture of a check within a text. */
+export function imageElement(picture: CheckPicture): Element {
+  const { src, alt } = imageOf(picture);
+  return element('img', { src, alt });
+}
+
+/** The first picture within an element that the package brings, as a check has it. */
+export function pictureIn(node: QtiNode, pictures: QtiGiven['pictures']): CheckPicture | undefined {
+  for (const each of [...within(node, 'img'), ...within(node, 'object')]) {
+    const media = pictures.get(each.attributes.src ?? each.attributes.data ?? '');
+    if (media) return { media, alt: (each.attributes.alt ?? wordsOf(each)).slice(0, 1000) };
+  }
+  return undefined;
+}
+
+/** An answer that is chosen: its words, and its picture before them. */
+export const choiceElement = ({ id, text, picture }: Pick<Option, 'id' | 'text' | 'picture'>): Element =>
+  qti('simple-choice', { identifier: id }, [...(picture ? [imageElement(picture)] : []), text]);
+
+/** How several right answers are declared and scored. */
+export function severalResponse(
+  { options, keys, credit }: { options: readonly Option[]; keys: readonly string[]; credit: Credit },
+  points: number,
+): Pick<QtiItem, 'response' | 'scored'> {
+  const each = points / keys.length;
+  const entries = options.map(({ id }): [string, number] => [id, keys.includes(id) ? each : -each]);
+  return {
+    response: {
+      cardinality: 'multiple',
+      'base-type': 'identifier',
+      correct: [...keys],
+      ...(credit === 'each' && { mapping: { entries, bounds: { lower: 0, upper: points } } }),
+    },
+    scored: credit === 'each' ? 'map' : 'match',
+  };
+}

@@ -1,3 +1,4 @@
+import { area } from './area/qti';
 import { choice } from './choice/qti';
 import type { Check, CheckKind, CheckKinds } from './forms';
 import { match } from './match/qti';
@@ -22,6 +23,7 @@ const QTIS: { [Kind in CheckKind]: CheckQti<CheckKinds[Kind]> } = {
   number,
   short,
   open,
+  area,
 };
 
 /** A check as an item of QTI. */

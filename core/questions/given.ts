@@ -7,6 +7,11 @@ export interface GivenQuestions {
   left: LeftQuestion[];
 }
 
+/** Questions out of a file, with the bytes of the pictures they name, by hash. */
+export interface BroughtQuestions extends GivenQuestions {
+  media: Map<string, Uint8Array>;
+}
+
 export interface LeftQuestion {
   code: LeftCode;
   place: string;

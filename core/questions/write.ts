@@ -1,10 +1,10 @@
-import { qti, RESPONSE, type QtiItem } from '../checks/qti';
+import { imageElement, imageOf, qti, RESPONSE, type QtiItem } from '../checks/qti';
 import { qtiItemOf } from '../checks/qtis';
 import type { Check } from '../checks/forms';
 import { checksOn } from '../blocks/forms';
 import { allLessons, type Course, type Lesson } from '../course/course';
 import { drawsOf, isQuiz } from '../course/quizzes';
-import { mediaName } from '../document/media';
+import { mediaName, mediaRefs } from '../document/media';
 import { element, writeXml, type Element } from '../document/xml';
 import { wordsFor, type Words } from '../words';
 import { inVersion2, NAMES, type QtiVersion } from './names';
@@ -68,7 +68,7 @@ export function itemXml(check: Check, language: string, version: QtiVersion, wor
       outcome('SCORE', 'float', points),
       ...(item.said?.length ? [outcome('FEEDBACK', 'identifier')] : []),
       ...(check.said ? [outcome('SAID', 'identifier')] : []),
-      qti('item-body', {}, bodyOf(check, item)),
+      qti('item-body', {}, bodyOf(check, item, version)),
       ...processing(check, item, points),
       ...(item.said ?? []).map(({ id, text }) => feedback('FEEDBACK', id, text)),
       ...(['right', 'wrong'] as const).flatMap((id) => {
@@ -131,10 +131,13 @@ const outcome = (identifier: string, type: string, most?: number): Element =>
 /** Interactions that stand within a text have no prompt of their own. */
 const INLINE = new Set(['qti-text-entry-interaction']);
 
-function bodyOf({ stem, picture }: Check, { interaction, rubric = [] }: QtiItem): Element[] {
-  const seen = picture
-    ? [element('p', {}, [element('img', { src: `../media/${mediaName(picture.media)}`, alt: picture.alt })])]
-    : [];
+function bodyOf(
+  { stem, picture }: Check,
+  { interaction, shows, rubric = [] }: QtiItem,
+  version: QtiVersion,
+): Element[] {
+  const seen = picture && !shows ? [element('p', {}, [imageElement(picture)])] : [];
+  const within = picture && shows ? [shows(imageOf(picture), version)] : [];
   const scorer =
     rubric.length > 0
       ? [
@@ -149,7 +152,7 @@ function bodyOf({ stem, picture }: Check, { interaction, rubric = [] }: QtiItem)
       : [];
   if (INLINE.has(interaction.name))
     return [...scorer, element('p', {}, [stem]), ...seen, element('p', {}, [interaction])];
-  const asked = { ...interaction, children: [qti('prompt', {}, [stem]), ...(interaction.children ?? [])] };
+  const asked = { ...interaction, children: [qti('prompt', {}, [stem]), ...within, ...(interaction.children ?? [])] };
   return [...scorer, ...seen, asked];
 }
 
@@ -245,7 +248,7 @@ function testXml(
 function manifestXml(course: Course, checks: readonly Check[], version: QtiVersion): string {
   const { manifest, label, version: edition, item, test } = NAMES[version];
   const file = (href: string) => element('file', { href });
-  const pictureOf = ({ picture }: Check) => (picture ? [file(`media/${mediaName(picture.media)}`)] : []);
+  const picturesOf = (check: Check) => mediaRefs(check).map((media) => file(`media/${mediaName(media)}`));
   return writeXml(
     element('manifest', { xmlns: manifest, identifier: `m${course.id}` }, [
       element('metadata', {}, [element('schema', {}, [label]), element('schemaversion', {}, [edition])]),
@@ -258,7 +261,7 @@ function manifestXml(course: Course, checks: readonly Check[], version: QtiVersi
         ...checks.map((check) =>
           element('resource', { identifier: check.id, type: item, href: `items/${check.id}.xml` }, [
             file(`items/${check.id}.xml`),
-            ...pictureOf(check),
+            ...picturesOf(check),
           ]),
         ),
       ]),

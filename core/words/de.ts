@@ -53,6 +53,8 @@ export const de: Words = {
     place: 'Jetzt an Stelle {at} von {of}: {item}',
     choose: 'auswählen',
     sort: 'Ordnen Sie jedes einer Gruppe zu.',
+    area: 'Wählen Sie den richtigen Bereich.',
+    areas: 'Wählen Sie alle richtigen Bereiche.',
     number: 'Ihre Zahl',
     noNumber: 'Schreiben Sie eine Zahl in Ziffern.',
     readAs: 'gelesen als {number}',

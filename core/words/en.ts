@@ -53,6 +53,8 @@ export const en: Words = {
     place: 'Now at place {at} of {of}: {item}',
     choose: 'choose',
     sort: 'Give each its group.',
+    area: 'Choose the area that is right.',
+    areas: 'Choose all areas that are right.',
     number: 'Your number',
     noNumber: 'Write one number, in figures.',
     readAs: 'read as {number}',

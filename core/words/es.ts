@@ -53,6 +53,8 @@ export const es: Words = {
     place: 'Ahora en el lugar {at} de {of}: {item}',
     choose: 'elegir',
     sort: 'Dé a cada uno su grupo.',
+    area: 'Elija la zona correcta.',
+    areas: 'Elija todas las zonas correctas.',
     number: 'Su número',
     noNumber: 'Escriba un número, en cifras.',
     readAs: 'leído como {number}',

@@ -53,6 +53,8 @@ export const fr: Words = {
     place: 'Maintenant à la place {at} sur {of} : {item}',
     choose: 'choisir',
     sort: 'Donnez à chacun son groupe.',
+    area: 'Choisissez la bonne zone.',
+    areas: 'Choisissez toutes les bonnes zones.',
     number: 'Votre nombre',
     noNumber: 'Écrivez un nombre, en chiffres.',
     readAs: 'lu comme {number}',

@@ -43,6 +43,8 @@ export interface AskingWords {
   place: string;
   choose: string;
   sort: string;
+  area: string;
+  areas: string;
   number: string;
   noNumber: string;
   readAs: string;

@@ -1,5 +1,6 @@
 import type { Component } from 'vue';
 import type { CheckKind } from '../../core/checks/forms';
+import area from './area/Check.vue';
 import choice from './choice/Check.vue';
 import match from './match/Check.vue';
 import number from './number/Check.vue';
@@ -21,4 +22,5 @@ export const CHECK_PARTS: Record<CheckKind, Component> = {
   number,
   short,
   open,
+  area,
 };

@@ -84,6 +84,6 @@ export interface Tasks {
   compare: { given: { course: Course; sources: [SourceKey, SourceKey] }; made: Comparison };
   figures: {
     given: { course: Course; sources: SourceKey[] };
-    made: Record<string, { grade?: number; planned: number }>;
+    made: Record<string, { grade?: number; planned: number; hard?: string[] }>;
   };
 }

@@ -13,6 +13,7 @@ import { planCourse } from '../../core/draft/plan';
 import { draftLessonOf, preparedFor, prepareCourse, type Prepared } from '../../core/draft/from-course';
 import { rowTakes } from '../../core/draft/takes';
 import { pulledBlocks } from '../../core/draft/pulled';
+import { harderChecks } from '../../core/check/harder';
 import { standingFor } from '../../core/check/standing';
 import { answersFor, questionsFor } from '../../core/draft/questions';
 import { readingOffers } from '../../core/draft/reading';
@@ -152,23 +153,33 @@ serveTasks<Tasks>({
     const held = new Map(heldBy(course, sources).map((each) => [each.source.id, each]));
     return compareDocuments(held.get(sources[0].id)!, held.get(sources[1].id)!);
   },
-  figures({ course, sources }) {
-    const grade = packFor(course.language).grade;
-    const planned = plannedMinutes(course, sources);
-    return Object.fromEntries(
-      allLessons(course).map((lesson) => {
-        const prose = lessonProse(lesson);
-        return [
-          lesson.id,
-          {
-            planned: planned.get(lesson.id) ?? 0,
-            ...(grade && prose.length > 200 && { grade: Math.round(grade(prose) * 10) / 10 }),
-          },
-        ];
-      }),
-    );
-  },
+  figures: ({ course, sources }) => figuresOf(course, plannedMinutes(course, sources), packFor(course.language).grade),
 });
+
+/** Of each lesson: the minutes it is planned for, how hard it reads, and which of its checks read much harder. */
+function figuresOf(
+  course: Course,
+  planned: ReadonlyMap<string, number>,
+  grade: ((text: string) => number) | undefined,
+): Tasks['figures']['made'] {
+  const lessons = allLessons(course);
+  const pages = lessons.map(lessonProse);
+  const usual = grade?.(pages.join(' '));
+  const rounded = (value: number) => Math.round(value * 10) / 10;
+  return Object.fromEntries(
+    lessons.map((lesson, at) => {
+      const hard = grade && usual !== undefined ? harderChecks(course, lesson, usual, grade) : [];
+      return [
+        lesson.id,
+        {
+          planned: planned.get(lesson.id) ?? 0,
+          ...(grade && pages[at].length > 200 && { grade: rounded(grade(pages[at])) }),
+          ...(hard.length > 0 && { hard }),
+        },
+      ];
+    }),
+  );
+}
 
 /** What blank lessons will take when they are drafted. */
 function plannedMinutes(course: Course, sources: readonly SourceKey[]): Map<string, number> {

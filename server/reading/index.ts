@@ -7,7 +7,7 @@ import { ProblemError } from '../../core/document/problem';
 import { idFrom } from '../../core/document/id';
 import type { OutlineRead } from '../../core/own/file';
 import type { OwnOutline } from '../../core/own/own';
-import type { GivenQuestions } from '../../core/questions/given';
+import type { BroughtQuestions } from '../../core/questions/given';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
 import type { Source } from '../../core/source/source';
@@ -86,7 +86,7 @@ export async function readQuestionsInChild(
   bytes: Uint8Array,
   lesson: string,
   language: string,
-): Promise<GivenQuestions> {
+): Promise<BroughtQuestions> {
   const read = await withTemporary(bytes, (path) =>
     answerOf<ReadQuestions>({ what: 'questions', id: '', path, name, lesson, language }),
   );

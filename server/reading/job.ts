@@ -1,7 +1,7 @@
 import type { Answer } from '../../core/course/course';
 import type { CourseDocument } from '../../core/exchange/document';
 import type { Problem } from '../../core/document/problem';
-import type { GivenQuestions } from '../../core/questions/given';
+import type { BroughtQuestions } from '../../core/questions/given';
 
 /**
  * What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, read
@@ -33,7 +33,7 @@ export interface Unpacked {
 /** Questions out of a file. */
 export interface ReadQuestions {
   ok: true;
-  given: GivenQuestions;
+  given: BroughtQuestions;
 }
 
 /** A course archive, opened and checked as a whole. */

@@ -26,6 +26,10 @@ export async function put(part: Locator, check: Check): Promise<void> {
       for (const { text } of check.options.filter(({ id }) => check.keys.includes(id)))
         await option(text).locator('input').press('Space');
       return;
+    case 'area':
+      for (const { text } of check.options.filter(({ id }) => check.keys.includes(id)))
+        await part.getByLabel(text).press('Space');
+      return;
     case 'truth':
       return option(check.answer ? 'True' : 'False')
         .locator('input')

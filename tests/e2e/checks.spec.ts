@@ -16,6 +16,7 @@ const LABELS: Record<CheckKind, string> = {
   number: 'Number, typed in',
   short: 'Short answer, typed in',
   open: 'Open answer',
+  area: 'Areas of a picture',
 };
 
 const courseOf = async (page: Page, app: App): Promise<Course> => {

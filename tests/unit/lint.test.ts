@@ -11,7 +11,7 @@ let nth = 0;
 const languageOf = ({ stem }: Check) => (stem.startsWith('Was ') ? 'de' : 'en');
 const codes = (check: Check) => lintCheck(check, languageOf(check)).map(({ code }) => code);
 /** Flaws that are of a whole course: a question alone does not have them. */
-const OF_COURSES = new Set(['same-question', 'not-taught', 'pattern']);
+const OF_COURSES = new Set(['same-question', 'not-taught', 'pattern', 'harder']);
 const missed = (planted: readonly Planted[]) =>
   planted
     .filter(([code, check]) => !OF_COURSES.has(code) && !codes(check).some((found) => found === code))

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { zipSync, strToU8 } from 'fflate';
 import type { Check, CheckKind } from '../../core/checks/forms';
 import { validateCourse } from '../../core/course/validate';
+import { mediaName } from '../../core/document/media';
 import { writeZip } from '../../core/document/zip';
 import { readQuestions } from '../../core/questions/file';
 import type { GivenQuestions } from '../../core/questions/given';
@@ -11,7 +12,7 @@ import { writeQti } from '../../core/questions/write';
 import { blankQuiz } from '../../core/course/quizzes';
 import type { Course } from '../../core/course/course';
 import { aCourse, aModule, anId, bytes } from '../builders';
-import { another, EVERY_CHECK } from '../every-check';
+import { A_PICTURE, another, EVERY_CHECK, PIXELS, SEVERAL } from '../every-check';
 
 let count = 0;
 const bringing = { lessonId: anId('home'), id: (letter: string) => anId(`${letter}${count++}`) };
@@ -39,7 +40,9 @@ function asking(checks: readonly Check[], changes: Partial<Course> = {}): Course
   };
   return { ...aCourse(), checks: [...checks], modules: [aModule('First', [lesson])], ...changes };
 }
-const packed = (course: Course, version: (typeof QTI_VERSIONS)[number]) => writeZip(writeQti(course, version));
+/** A package with its pictures, as whoever writes one adds them. */
+const packed = (course: Course, version: (typeof QTI_VERSIONS)[number]) =>
+  writeZip(new Map([...writeQti(course, version), [`media/${mediaName(A_PICTURE)}`, PIXELS]]));
 
 describe.each(QTI_VERSIONS)('questions as QTI %s', (version) => {
   const all = Object.values(EVERY_CHECK).map((check) => another(check, `of ${check.kind}`, anId('home')));
@@ -54,6 +57,28 @@ describe.each(QTI_VERSIONS)('questions as QTI %s', (version) => {
       expect(check.stem).toBe(was.stem);
       expect(RIGHT[check.kind](check as never), check.kind).toEqual(RIGHT[check.kind](was as never));
     }
+  });
+
+  it('bring their pictures along, under the question and in its answers; one that is not there is named', () => {
+    const picture = { media: A_PICTURE, alt: 'A bench' };
+    const [first, ...others] = SEVERAL.options;
+    const check: Check = {
+      ...SEVERAL,
+      picture,
+      options: [{ ...first, picture: { ...picture, alt: 'One' } }, ...others],
+    };
+    const course = asking([check]);
+    const back = file('questions.zip', packed(course, version));
+    expect(back.left).toEqual([]);
+    expect([...back.media]).toEqual([[A_PICTURE.hash, PIXELS]]);
+    expect(back.checks[0].picture).toEqual(picture);
+    const answers = (back.checks[0] as typeof SEVERAL).options;
+    expect(answers.map(({ text: words, picture: shown }) => [words, shown?.alt])).toEqual(
+      SEVERAL.options.map(({ text: words }, at) => [words, at === 0 ? 'One' : undefined]),
+    );
+    const bare = file('questions.zip', writeZip(writeQti(course, version)));
+    expect(bare.left.map(({ code }) => code)).toEqual(['picture-left']);
+    expect(bare.checks[0]).not.toHaveProperty('picture');
   });
 
   it('keep points, what is said to all answers, and signs that XML has its own use for', () => {
@@ -100,6 +125,7 @@ const RIGHT: { [Kind in CheckKind]: (check: Extract<Check, { kind: Kind }>) => u
     items.map(({ text: words, group }) => [words, groups.find(({ id }) => id === group)!.text]).sort(),
   number: ({ value, tolerance }) => [value, tolerance],
   short: ({ accepted }) => accepted,
+  area: ({ options, keys }) => options.map(({ id, text: words, box }) => [words, box, keys.includes(id)]),
   open: ({ model, looksFor }) => [model, looksFor],
 };
 

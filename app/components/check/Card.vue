@@ -5,7 +5,7 @@ import { useCheckEditing } from '~/checks/editing';
 
 /** A check as its author works on it: what is asked, and its answers as its kind has them. */
 const props = defineProps<{ check: Check; readonly?: boolean }>();
-const { mayEdit, type } = useCheckEditing<Check>(props);
+const { mayEdit, set, type } = useCheckEditing<Check>(props);
 const editor = computed(() => CHECK_EDITORS[props.check.kind]);
 </script>
 
@@ -20,7 +20,15 @@ const editor = computed(() => CHECK_EDITORS[props.check.kind]);
       :readonly="!mayEdit"
       :aria-label="editor.stem"
     />
-    <CheckPicture :check="check" :readonly="readonly" />
+    <CheckPicture
+      v-if="check.picture"
+      :picture="check.picture"
+      :may-edit="mayEdit"
+      :save="(picture, was, group) => type('what the picture shows', 'picture', picture, was, group)"
+      @out="set('picture taken out', 'picture', undefined)"
+    >
+      <component :is="editor.over" v-if="editor.over" :check="check" :readonly="readonly" />
+    </CheckPicture>
     <component :is="editor.part" :check="check" :readonly="readonly" />
     <CheckFlaws :check="check" :readonly="readonly" />
     <CheckMore :check="check" :readonly="readonly" />

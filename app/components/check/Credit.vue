@@ -11,6 +11,7 @@ const EACH: Record<(typeof props)['check']['kind'], string> = {
   order: 'each behind its right neighbour counts',
   match: 'each right pair counts',
   sort: 'each in its group counts',
+  area: 'areas',
 };
 const items = computed(() => [
   { value: 'each' as const, label: `Partly right: ${EACH[props.check.kind]}` },

@@ -2,13 +2,11 @@
 import { POINTS, TAG_LONGEST } from '~~/core/checks/check';
 import type { Check, ChoiceCheck } from '~~/core/checks/forms';
 import { useCheckEditing } from '~/checks/editing';
-import { giveMedia } from '~/composables/useMedia';
 
 /** What every check can have besides its answers: weight, duty, what is said to all answers, a picture. */
 const props = defineProps<{ check: Check; readonly?: boolean }>();
 const { desk, mayEdit, set, type } = useCheckEditing<Check>(props);
 const open = ref(false);
-const file = ref<HTMLInputElement | null>(null);
 const SAID = [
   { to: 'right', label: 'Said to every right answer' },
   { to: 'wrong', label: 'Said to every other answer' },
@@ -37,16 +35,6 @@ function setOrder(fixed: boolean) {
 function tag(tags: unknown) {
   const said = [...new Set((tags as string[]).map((each) => each.trim()).filter(Boolean))];
   set('tags', 'tags', said.length > 0 ? said : undefined);
-}
-async function picture(event: Event) {
-  const input = event.target as HTMLInputElement;
-  const given = input.files?.[0];
-  input.value = '';
-  if (!given) return;
-  await desk.asking(async () => {
-    const { hash, type: kind, width, height } = await giveMedia(desk.course!.id, given);
-    set('picture', 'picture', { media: { hash, type: kind, width, height }, alt: '' });
-  });
 }
 </script>
 
@@ -104,14 +92,9 @@ async function picture(event: Event) {
           @update:model-value="tag"
       /></label>
       <p>
-        <button type="button" class="link" @click="file?.click()">
-          {{ check.picture ? 'Another picture' : 'A picture under the question' }}</button><input
-          ref="file"
-          type="file"
-          accept="image/*"
-          hidden
-          aria-label="Picture"
-          @change="picture"
+        <CheckPictureFile
+          :label="check.picture ? 'Another picture' : 'A picture under the question'"
+          @take="set('picture', 'picture', $event)"
         />
       </p>
     </div>

@@ -1,13 +1,35 @@
 <script setup lang="ts">
+import { lettersOf, type AreaCheck, type Box } from '~~/core/checks/area/form';
+import type { CheckPicture } from '~~/core/checks/check';
 import { MORE_WORDS } from '~~/core/checks/fresh';
 import type { ChoiceCheck, Option } from '~~/core/checks/forms';
 import type { SeveralCheck } from '~~/core/checks/several/form';
 import { useCheckEditing } from '~/checks/editing';
 
 /** Answers to choose from as their author works on them: words and keys in place, with what the sources say to each. */
-const props = defineProps<{ check: ChoiceCheck | SeveralCheck; readonly?: boolean }>();
-const { desk, mayEdit, now, typeIn, saves, add, drop } = useCheckEditing<ChoiceCheck | SeveralCheck>(props);
-const keysOf = (check: ChoiceCheck | SeveralCheck) => (check.kind === 'choice' ? [check.key] : check.keys);
+type Asked = ChoiceCheck | SeveralCheck | AreaCheck;
+const props = defineProps<{
+  check: Asked;
+  readonly?: boolean;
+  /** What one of them is called, and the words of a new one; with `box` where it lies in a picture. */
+  one?: string;
+  fresh?: { text: string; box?: Box };
+  /** Named by letters, as they lie in a picture: no pictures of their own, none exchanged for another. */
+  lettered?: boolean;
+}>();
+const { desk, mayEdit, now, typeIn, saves, change, add, drop } = useCheckEditing<Asked>(props);
+const keysOf = (check: Asked) => (check.kind === 'choice' ? [check.key] : check.keys);
+const letters = computed(() =>
+  props.check.kind === 'area' ? lettersOf(props.check.options) : new Map<string, string>(),
+);
+/** What an answer says beside its words; areas have no pictures of their own. */
+const pictureOf = (option: Option) => (props.lettered ? undefined : option.picture);
+const pictured = (picture: CheckPicture | undefined) => (option: Option) => {
+  const changed = { ...option };
+  if (picture) changed.picture = picture;
+  else delete changed.picture;
+  return changed as never;
+};
 const isKey = (id: string) => keysOf(props.check).includes(id);
 
 /** The answer for which others are looked for. */
@@ -22,7 +44,10 @@ function right(id: string) {
   if (keys.length === 0) return;
   const code = (option: Option): Option['feedback']['code'] =>
     keys.includes(option.id) ? 'right' : option.feedback.code === 'right' ? 'own' : option.feedback.code;
-  const options = check.options.map((option) => ({ ...option, feedback: { ...option.feedback, code: code(option) } }));
+  const options = (check.options as Option[]).map((option) => ({
+    ...option,
+    feedback: { ...option.feedback, code: code(option) },
+  }));
   const [field, value, old] = check.kind === 'choice' ? ['key', id, check.key] : ['keys', keys, was];
   desk.change('right answer', [
     { type: 'set', id: check.id, field: 'options', value: options, was: check.options },
@@ -34,26 +59,34 @@ function right(id: string) {
 <template>
   <div>
     <CheckRows
-      :rows="check.options"
-      one="answer"
+      :rows="check.options as Option[]"
+      :one="one ?? 'answer'"
       :name-of="(option) => option.text"
       :least="2"
       :keep="({ id }) => isKey(id)"
       :may-edit="mayEdit"
       @add="
-        (id) => add('options', { id, text: MORE_WORDS.option, feedback: { code: 'own', quotes: [] } }, 'new answer')
+        (id) =>
+          add(
+            'options',
+            { id, text: MORE_WORDS.option, feedback: { code: 'own', quotes: [] }, ...fresh } as never,
+            'new answer',
+          )
       "
       @drop="(id) => drop('options', id, 'answer deleted')"
     >
       <template #lead="{ row }">
-        <CheckKeyMark
-          :name="check.id"
-          :several="check.kind === 'several'"
-          :checked="isKey(row.id)"
-          :disabled="!mayEdit"
-          :aria-label="`Right answer: ${row.text}`"
-          @change="right(row.id)"
-        />
+        <span class="lead">
+          <span v-if="lettered" class="letter">{{ letters.get(row.id) }}</span>
+          <CheckKeyMark
+            :name="check.id"
+            :several="check.kind !== 'choice'"
+            :checked="isKey(row.id)"
+            :disabled="!mayEdit"
+            :aria-label="`Right answer: ${row.text}`"
+            @change="right(row.id)"
+          />
+        </span>
       </template>
       <template #default="{ row }">
         <FieldInPlace
@@ -83,9 +116,32 @@ function right(id: string) {
               )
           "
         />
-        <CheckInstead v-if="instead === row.id" :check="check" :option="row" @close="instead = null" />
+        <CheckPicture
+          v-if="pictureOf(row)"
+          :picture="pictureOf(row)!"
+          :may-edit="mayEdit"
+          small
+          :save="
+            (picture, was, group) =>
+              typeIn('options', row.id, 'what the picture shows', group, pictured(picture), pictured(was))
+          "
+          @out="change('options', row.id, 'picture taken out', pictured(undefined))"
+        />
+        <CheckInstead
+          v-if="check.kind !== 'area' && instead === row.id"
+          :check="check"
+          :option="row"
+          @close="instead = null"
+        />
       </template>
-      <template #do="{ row }">
+      <template v-if="!lettered" #do="{ row }">
+        <CheckPictureFile
+          v-if="!pictureOf(row)"
+          class="small"
+          label="picture"
+          :name="`Picture for ${row.text}`"
+          @take="change('options', row.id, 'picture', pictured($event))"
+        />
         <button
           v-if="!isKey(row.id)"
           type="button"
@@ -98,11 +154,19 @@ function right(id: string) {
         </button>
       </template>
     </CheckRows>
-    <CheckCredit v-if="check.kind === 'several'" :check="check" :readonly="readonly" />
+    <CheckCredit v-if="check.kind !== 'choice'" :check="check" :readonly="readonly" />
   </div>
 </template>
 
 <style scoped>
+.lead {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.letter {
+  font-weight: 700;
+}
 .right {
   font-weight: 700;
 }

@@ -1,39 +1,43 @@
 <script setup lang="ts">
-import type { Check } from '~~/core/checks/forms';
-import { useCheckEditing } from '~/checks/editing';
+import type { CheckPicture } from '~~/core/checks/check';
 import { mediaAddress } from '~/composables/useMedia';
+import { useCourse } from '~/stores/course';
 
-/** The picture under a question, with what it shows for who cannot see it. */
-const props = defineProps<{ check: Check; readonly?: boolean }>();
-const { desk, mayEdit, set, type } = useCheckEditing<Check>(props);
+/** A picture under a question or beside an answer, with what it shows for who cannot see it. */
+const props = defineProps<{
+  picture: CheckPicture;
+  mayEdit: boolean;
+  /** Gives its words to the course, as fields do. */
+  save: (picture: CheckPicture, was: CheckPicture, group: string) => boolean | void;
+  small?: boolean;
+}>();
+const emit = defineEmits<{ out: [] }>();
+/** What lies over it. */
+defineSlots<{ default: () => unknown }>();
+const desk = useCourse();
+const withAlt = (alt: string): CheckPicture => ({ ...props.picture, alt });
 </script>
 
 <template>
-  <figure v-if="check.picture">
-    <img
-      :src="mediaAddress(desk.course!.id, check.picture.media)"
-      :alt="check.picture.alt"
-      :width="check.picture.media.width"
-      :height="check.picture.media.height"
-    />
+  <figure :class="{ small }">
+    <div class="seen">
+      <img
+        :src="mediaAddress(desk.course!.id, picture.media)"
+        :alt="picture.alt"
+        :width="picture.media.width"
+        :height="picture.media.height"
+      />
+      <slot />
+    </div>
     <figcaption v-if="mayEdit" class="small">
       <FieldInPlace
-        :value="check.picture.alt"
-        :save="
-          (alt, was, group) =>
-            type(
-              'what the picture shows',
-              'picture',
-              { ...check.picture!, alt },
-              { ...check.picture!, alt: was },
-              group,
-            )
-        "
+        :value="picture.alt"
+        :save="(alt, was, group) => save(withAlt(alt), withAlt(was), group)"
         maxlength="1000"
         placeholder="What it shows, for who cannot see it"
         aria-label="What the picture shows"
       />
-      <button type="button" class="link" @click="set('picture taken out', 'picture', undefined)">take out</button>
+      <button type="button" class="link" @click="emit('out')">take out</button>
     </figcaption>
   </figure>
 </template>
@@ -42,15 +46,27 @@ const { desk, mayEdit, set, type } = useCheckEditing<Check>(props);
 figure {
   margin: 6px 0;
 }
-img {
+.seen {
+  position: relative;
+  width: fit-content;
   max-width: 100%;
-  max-height: 260px;
+}
+img {
+  display: block;
+  max-width: 100%;
+  max-height: 340px;
   width: auto;
   height: auto;
+}
+figure.small img {
+  max-height: 110px;
 }
 figcaption {
   display: grid;
   grid-template-columns: 1fr auto;
   gap: 10px;
+}
+button.link {
+  min-height: 24px;
 }
 </style>

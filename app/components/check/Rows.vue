@@ -103,7 +103,7 @@ ul {
 li {
   margin: 0;
   display: grid;
-  grid-template-columns: 24px 1fr auto;
+  grid-template-columns: minmax(24px, auto) 1fr auto;
   gap: 6px;
   padding: 4px 0;
   align-items: start;

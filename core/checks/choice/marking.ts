@@ -1,11 +1,11 @@
 import type { CheckMarking, Feedback } from '../marking';
-import { mixed, toldOf } from '../options';
+import { mixed, seenOption, toldOf, type SeenOption } from '../options';
 import { placeIn, PLACE_BITS, putPlace } from '../packing';
 import type { ChoiceCheck } from './form';
 
 /** A choice as a learner gets it: its options in an order that says nothing, unless their order is fixed. */
 export interface ChoiceView {
-  options: { id: string; text: string }[];
+  options: SeenOption[];
   /** Their order is their author's. */
   fixed?: true;
 }
@@ -18,7 +18,7 @@ export interface ChoiceSecret {
 /** The response is the id of an option. */
 export const choice: CheckMarking<ChoiceCheck, ChoiceView, ChoiceSecret, string> = {
   view({ options, fixed }, mix) {
-    const seen = options.map(({ id, text }) => ({ id: mix(id), text }));
+    const seen = options.map((option) => seenOption(option, mix));
     return fixed ? { options: seen, fixed } : { options: mixed(seen) };
   },
   reordered: (view, order) => (view.fixed ? view : { ...view, options: order(view.options) }),

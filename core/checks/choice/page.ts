@@ -5,7 +5,9 @@ export const choice: CheckPage<ChoiceCheck> = (check, view) => {
   const { options, key } = check;
   const right = options.find(({ id }) => id === key)!;
   return (
-    answersHtml(options.map(({ id, text }) => ({ text, right: id === key }))) +
-    whyHtml(right.feedback.quotes, check, view, { more: wrongHtml(options.filter((each) => each !== right)) })
+    answersHtml(
+      options.map(({ id, text, picture }) => ({ text, picture, right: id === key })),
+      { view },
+    ) + whyHtml(right.feedback.quotes, check, view, { more: wrongHtml(options.filter((each) => each !== right)) })
   );
 };

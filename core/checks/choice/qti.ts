@@ -1,4 +1,4 @@
-import { choicesOf, feedbackFrom, qti, RESPONSE, saidTo, type CheckQti } from '../qti';
+import { choiceElement, choicesOf, feedbackFrom, pictureIn, qti, RESPONSE, saidTo, type CheckQti } from '../qti';
 import type { ChoiceCheck } from './form';
 
 export const choice: CheckQti<ChoiceCheck> = {
@@ -12,12 +12,12 @@ export const choice: CheckQti<ChoiceCheck> = {
     interaction: qti(
       'choice-interaction',
       { 'response-identifier': RESPONSE, shuffle: String(!fixed), 'max-choices': '1' },
-      options.map(({ id, text }) => qti('simple-choice', { identifier: id }, [text])),
+      options.map(choiceElement),
     ),
     scored: 'map',
     said: options.map(({ id, feedback }) => ({ id, text: saidTo(feedback) })).filter(({ text }) => text !== ''),
   }),
-  read({ interaction, cardinality, correct, mapping, said }, id) {
+  read({ interaction, cardinality, correct, mapping, said, pictures }, id) {
     if (interaction.name !== 'choice-interaction' || cardinality !== 'single') return undefined;
     const ids = new Map(choicesOf(interaction).map((each) => [each.id, id('a')]));
     // What is worth most is right where nothing else says so.
@@ -27,11 +27,15 @@ export const choice: CheckQti<ChoiceCheck> = {
     return {
       kind: 'choice',
       key,
-      options: choicesOf(interaction).map((each) => ({
-        id: ids.get(each.id)!,
-        text: each.text,
-        feedback: feedbackFrom(ids.get(each.id) === key, said.get(each.id)),
-      })),
+      options: choicesOf(interaction).map((each) => {
+        const picture = pictureIn(each.node, pictures);
+        return {
+          id: ids.get(each.id)!,
+          text: each.text || picture?.alt || each.id,
+          ...(picture && { picture }),
+          feedback: feedbackFrom(ids.get(each.id) === key, said.get(each.id)),
+        };
+      }),
       ...(interaction.attributes.shuffle !== 'true' && { fixed: true }),
     };
   },

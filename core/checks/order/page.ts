@@ -4,5 +4,5 @@ import type { OrderCheck } from './form';
 export const order: CheckPage<OrderCheck> = (check, view) =>
   answersHtml(
     check.items.map(({ text }) => ({ text, right: true })),
-    true,
+    { ordered: true },
   ) + whyHtml(check.quotes, check, view);

@@ -1,6 +1,6 @@
 import type { Credit } from '../check';
 import type { CheckMarking, Feedback } from '../marking';
-import { byLetters, mixed, toldOf } from '../options';
+import { byLetters, mixed, seenOption, toldOf, type Option } from '../options';
 import { placeIn } from '../packing';
 import type { ChoiceView } from '../choice/marking';
 import type { SeveralCheck } from './form';
@@ -17,15 +17,11 @@ export interface SeveralSecret {
  */
 export const several: CheckMarking<SeveralCheck, ChoiceView, SeveralSecret, string[]> = {
   view({ options, fixed }, mix) {
-    const seen = options.map(({ id, text }) => ({ id: mix(id), text }));
+    const seen = options.map((option) => seenOption(option, mix));
     return fixed ? { options: seen, fixed } : { options: mixed(seen) };
   },
   reordered: (view, order) => (view.fixed ? view : { ...view, options: order(view.options) }),
-  secret: ({ options, keys, credit }, mix) => ({
-    keys: keys.map(mix).sort(byLetters),
-    credit,
-    feedback: Object.fromEntries(options.map(({ id, feedback }) => [mix(id), toldOf(feedback)])),
-  }),
+  secret: severalSecret,
   read(response, { feedback }) {
     if (!Array.isArray(response) || response.length === 0 || new Set(response).size < response.length) return undefined;
     return response.every((id) => typeof id === 'string' && Object.hasOwn(feedback, id))
@@ -61,6 +57,18 @@ export const several: CheckMarking<SeveralCheck, ChoiceView, SeveralSecret, stri
   }),
   said: ({ options }, response) => options.filter(({ id }) => response.includes(id)).map(({ text }) => text),
 };
+
+/** What is kept of answers of which several are right. */
+export function severalSecret(
+  { options, keys, credit }: { options: readonly Option[]; keys: readonly string[]; credit: Credit },
+  mix: (id: string) => string,
+): SeveralSecret {
+  return {
+    keys: keys.map(mix).sort(byLetters),
+    credit,
+    feedback: Object.fromEntries(options.map(({ id, feedback }) => [mix(id), toldOf(feedback)])),
+  };
+}
 
 /** What is said to all right answers, each quote once. */
 function together(keys: readonly string[], feedback: Readonly<Record<string, Feedback>>): Feedback {

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { CheckViews } from '../../../core/checks/markings';
 import type { CheckPartProps } from '../part';
+import Picture from '../Picture.vue';
 
 /** Several answers of many; with none chosen there is no response. */
 defineProps<CheckPartProps<CheckViews['several'], string[]>>();
@@ -21,6 +22,7 @@ const chosen = computed({
     :class="{ chosen: chosen.includes(option.id), off: !open, 'is-key': solution?.includes(option.id) }"
   >
     <input v-model="chosen" type="checkbox" :value="option.id" :disabled="!open" />
+    <Picture :picture="option.picture" :view="view" />
     <span>{{ option.text }}</span>
     <span v-if="!open && solution?.includes(option.id)" class="mark">✓ {{ view.words.rightAnswer }}</span>
     <span v-else-if="!open && solution && chosen.includes(option.id)" class="mark no">{{ view.words.yourAnswer }}</span>
