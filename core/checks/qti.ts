@@ -142,12 +142,13 @@ export const choiceElement = ({ id, text, picture }: Pick<Option, 'id' | 'text' 
 export function severalResponse(
   { options, keys, credit }: { options: readonly Option[]; keys: readonly string[]; credit: Credit },
   points: number,
+  cardinality: 'single' | 'multiple' = 'multiple',
 ): Pick<QtiItem, 'response' | 'scored'> {
   const each = points / keys.length;
   const entries = options.map(({ id }): [string, number] => [id, keys.includes(id) ? each : -each]);
   return {
     response: {
-      cardinality: 'multiple',
+      cardinality,
       'base-type': 'identifier',
       correct: [...keys],
       ...(credit === 'each' && { mapping: { entries, bounds: { lower: 0, upper: points } } }),

@@ -27,8 +27,10 @@ export const area: CheckQti<AreaCheck> = {
       ]
         .map(Math.round)
         .join(',');
+    // With one right area there is nothing to be partly right in.
+    const one = keys.length === 1;
     return {
-      ...severalResponse({ options, keys, credit }, points),
+      ...severalResponse({ options, keys, credit: one ? 'all' : credit }, points, one ? 'single' : 'multiple'),
       shows: (image, version) =>
         version === '3.0'
           ? element('img', { src: image.src, alt: image.alt, width: String(width), height: String(height) })
@@ -37,7 +39,7 @@ export const area: CheckQti<AreaCheck> = {
             ]),
       interaction: qti(
         'hotspot-interaction',
-        { 'response-identifier': RESPONSE, 'max-choices': keys.length === 1 ? '1' : '0' },
+        { 'response-identifier': RESPONSE, 'max-choices': one ? '1' : '0' },
         options.map(({ id, text, box }) =>
           qti('hotspot-choice', { identifier: id, shape: 'rect', coords: coords(box), 'hotspot-label': text }),
         ),
