@@ -6,6 +6,7 @@ import type { MatchCheck } from '../core/checks/match/form';
 import type { NumberCheck } from '../core/checks/number/form';
 import type { OpenCheck } from '../core/checks/open/form';
 import type { OrderCheck } from '../core/checks/order/form';
+import type { ScenarioCheck } from '../core/checks/scenario/form';
 import type { SeveralCheck } from '../core/checks/several/form';
 import type { ShortCheck } from '../core/checks/short/form';
 import type { SortCheck } from '../core/checks/sort/form';
@@ -114,6 +115,43 @@ export const AREA: AreaCheck = {
   keys: [anId('z blade')],
 };
 
+const choice = (name: string, text: string, score: number, follows: string, to?: string) => ({
+  id: anId(`w ${name}`),
+  text,
+  score,
+  follows,
+  quotes: score > 0 ? [{ text: 'Take the borrower aside.' }] : [],
+  ...(to && { to: anId(to) }),
+});
+export const SCENARIO: ScenarioCheck = {
+  ...frameOf('scenario'),
+  kind: 'scenario',
+  role: 'You are a volunteer at the desk.',
+  scenes: [
+    {
+      id: anId('s desk'),
+      title: 'At the desk',
+      text: 'He is twelve days late, and two others wait behind him.',
+      choices: [
+        choice('argue', 'Tell him what he owes', -1, 'He shouts.', 's desk'),
+        choice('aside', 'Take him aside', 2, 'He breathes out.', 's aside'),
+        choice('later', 'Ask him to come back', 0, 'He leaves.'),
+      ],
+    },
+    {
+      id: anId('s aside'),
+      title: 'Aside',
+      text: 'He can pay most of it.',
+      choices: [
+        choice('let', 'Let the rest go', 0, 'You had no right to.', 's end'),
+        choice('lead', 'Ask the desk lead', 2, 'She nods.', 's end'),
+      ],
+    },
+    { id: anId('s end'), title: 'The end', text: 'He pays, and stays a member.', choices: [] },
+  ],
+  debrief: 'A fee is never worth a quarrel.',
+};
+
 /** A check of each kind. */
 export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
   choice: aCheck('choice'),
@@ -126,6 +164,7 @@ export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
   short: SHORT,
   open: OPEN,
   area: AREA,
+  scenario: SCENARIO,
 };
 
 /** The same check in another lesson, under a name of its own. */
@@ -156,6 +195,11 @@ export function wrongTo(view: LearnerCheck, secret: Secret): unknown {
       return 77_777;
     case 'short':
       return 'something else';
+    case 'scenario': {
+      // The way that is worth nothing: who asks him to come back.
+      const { text } = SCENARIO.scenes[0].choices[2];
+      return view.first.choices.filter((each) => each.text === text).map(({ id }) => id);
+    }
     case 'open':
       return undefined;
   }

@@ -24,4 +24,5 @@ export const KIND_WORDS: Record<CheckKind, string> = {
   short: 'short answer',
   open: 'open answer',
   area: 'in a picture',
+  scenario: 'scenario',
 };

@@ -9,6 +9,8 @@ export interface CheckForm<Kind extends CheckFrame> {
   problems?(check: Kind): Problem['code'][];
   /** A check as an older version let it in, brought into order. */
   mended?(check: Kind): Kind;
+  /** It stands for itself in a lesson: no quiz asks it, and it is no item of QTI. */
+  standsAlone?: true;
   /** What is asked with all that can be answered, the right answer marked, a line each. */
   text(check: Kind): string;
   /** Its own fields that hold words of its author, with each text put through a function. */

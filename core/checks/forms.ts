@@ -6,6 +6,7 @@ import { match, type MatchCheck } from './match/form';
 import { number, type NumberCheck } from './number/form';
 import { open, type OpenCheck } from './open/form';
 import { order, type OrderCheck } from './order/form';
+import { scenario, type ScenarioCheck } from './scenario/form';
 import { several, type SeveralCheck } from './several/form';
 import { short, type ShortCheck } from './short/form';
 import { sort, type SortCheck } from './sort/form';
@@ -27,6 +28,7 @@ export interface CheckKinds {
   short: ShortCheck;
   open: OpenCheck;
   area: AreaCheck;
+  scenario: ScenarioCheck;
 }
 
 export type CheckKind = keyof CheckKinds;
@@ -45,6 +47,7 @@ const CHECKS: { [Kind in CheckKind]: CheckForm<CheckKinds[Kind]> } = {
   short,
   open,
   area,
+  scenario,
 };
 
 export const CHECK_KINDS = Object.keys(CHECKS) as CheckKind[];

@@ -74,6 +74,27 @@ export const FRESH: { [Kind in CheckKind]: Fresh<Kind> } = {
   },
   number: () => ({ kind: 'number', stem: 'How many?', value: 1, tolerance: 0, known: [], quotes: [] }),
   short: () => ({ kind: 'short', stem: 'What is it called?', accepted: ['the answer'], spelling: 'close', quotes: [] }),
+  scenario(id) {
+    const [first, good, bad] = [id('s'), id('s'), id('s')];
+    return {
+      kind: 'scenario',
+      stem: 'What do you do?',
+      role: '',
+      scenes: [
+        {
+          id: first,
+          title: '',
+          text: '',
+          choices: [
+            { id: id('a'), text: 'What you should do', to: good, score: 2, follows: '', quotes: [] },
+            { id: id('a'), text: 'What is done too easily', to: bad, score: 0, follows: '', quotes: [] },
+          ],
+        },
+        { id: good, title: '', text: '', choices: [] },
+        { id: bad, title: '', text: '', choices: [] },
+      ],
+    };
+  },
   area(id) {
     const [key, wrong] = [id('a'), id('a')];
     return {
@@ -109,6 +130,7 @@ export const MORE_WORDS = {
   other: 'Something else',
   group: 'Another group',
   area: 'What is to be seen there',
+  choice: 'What else can be done',
 } as const;
 
 /** Questions that can be asked as they stand. */

@@ -7,7 +7,9 @@ import type { LintWords } from './lint-words';
  * answer takes up words of the question; an article tells; too few, too many answers; nothing is said to a wrong one;
  * words of a new question left; no passage behind; wrong answers with "always"; two statements in one; several of which
  * all or one is right; steps that carry their numbers; a group without things; a measure without unit; too much to be
- * typed; nothing to compare with; no picture to answer in; a question asked twice; wrong answers without a measure;
+ * typed; nothing to compare with; no picture to answer in; of a story: a scene never come to, without an end,
+ * without words, with one choice, with choices of one worth; a choice after which nothing is told, or that earns points
+ * by going back; a story in a quiz; a question asked twice; wrong answers without a measure;
  * asked before it is taught; always the same key; much harder to read than the pages of its course.
  */
 export const FLAWS = [
@@ -33,6 +35,14 @@ export const FLAWS = [
   'too-long',
   'no-model',
   'no-picture',
+  'not-reached',
+  'no-end',
+  'no-scene',
+  'no-choice',
+  'all-same-worth',
+  'nothing-follows',
+  'earns-again',
+  'in-quiz',
   'same-question',
   'vague',
   'not-taught',

@@ -8,6 +8,7 @@ import { match } from './match/lint';
 import { number } from './number/lint';
 import { open } from './open/lint';
 import { order } from './order/lint';
+import { scenario } from './scenario/lint';
 import { several } from './several/lint';
 import { short } from './short/lint';
 import { sort } from './sort/lint';
@@ -26,6 +27,7 @@ const LINTS: { [Kind in CheckKind]: CheckLint<CheckKinds[Kind]> } = {
   short,
   open,
   area,
+  scenario,
 };
 
 /** What is wrong with a question by itself, in the language of its course. */

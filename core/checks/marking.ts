@@ -1,5 +1,6 @@
 import type { CheckFrame } from './check';
 import type { SAID_CODES } from './options';
+import type { SceneView } from './scenario/marking';
 
 /** What is said to a response: why it is right or not as a code, what the source says, or the author's own words. */
 export interface Feedback {
@@ -8,15 +9,38 @@ export interface Feedback {
   text?: string;
   /** What a good answer names. */
   points?: string[];
+  /** A story as far as it was gone. */
+  story?: Story;
   /** What the author says to every right answer, or to every other. */
   general?: string;
 }
 
-/** What a response is worth. Until a person has marked it, its state is `waiting`, and its score counts nowhere. */
+/** A step of a story: the scene, what was chosen in it (nothing where it was an end), and what followed. */
+export interface StoryStep {
+  scene: SceneView;
+  chosen: string;
+  follows: string;
+  /** Once the story is over: whether it was the best that could be done there, the worst, or between. */
+  worth?: 'best' | 'near' | 'off';
+}
+
+/** A story as far as it was gone: with the scene it goes on with, or with what it was worth when it is over. */
+export interface Story {
+  steps: StoryStep[];
+  next?: SceneView;
+  points?: number;
+  of?: number;
+  debrief?: string;
+}
+
+/**
+ * What a response is worth. Until a person has marked it, its state is `waiting`, and its score
+ * counts nowhere; while more of it is to come it is `going`, and counts as no answer yet.
+ */
 export interface Mark {
   /** 0 to 1. */
   score: number;
-  state: 'marked' | 'waiting';
+  state: 'marked' | 'waiting' | 'going';
   /** Scores of its parts, where it has some; 0 to 1 each. */
   parts?: number[];
   feedback?: Feedback;
@@ -57,5 +81,7 @@ export interface CheckMarking<Kind extends CheckFrame, View, Secret, Response> {
   unpack(view: View, bits: BitReader): Response | undefined;
   interaction(view: View, response: Response): Interaction | undefined;
   /** A response in words, a line each, for who looks at results. */
-  said(view: View, response: Response): string[];
+  said(view: View, response: Response, secret: Secret): string[];
+  /** Of responses that come step by step: whether one takes another further. */
+  goesOn?(before: Response, response: Response): boolean;
 }

@@ -9,6 +9,7 @@ import { number, type NumberSecret, type NumberView } from './number/marking';
 import { open, type OpenSecret, type OpenView } from './open/marking';
 import { order, type OrderSecret, type OrderView } from './order/marking';
 import type { PairingSecret } from './pairing';
+import { scenario, type ScenarioSecret, type ScenarioView } from './scenario/marking';
 import { several, type SeveralSecret } from './several/marking';
 import { short, type ShortSecret } from './short/marking';
 import { sort, type SortView } from './sort/marking';
@@ -28,6 +29,7 @@ export interface CheckViews {
   short: object;
   open: OpenView;
   area: AreaView;
+  scenario: ScenarioView;
 }
 interface CheckSecrets {
   choice: ChoiceSecret;
@@ -40,6 +42,7 @@ interface CheckSecrets {
   short: ShortSecret;
   open: OpenSecret;
   area: SeveralSecret;
+  scenario: ScenarioSecret;
 }
 
 /** What learners get of every check: the frame without key, feedback and evidence. */
@@ -71,6 +74,7 @@ interface Responses {
   short: string;
   open: string;
   area: string[];
+  scenario: string[];
 }
 type Response<Kind extends CheckKind> = Responses[Kind];
 type Marking = CheckMarking<Check, unknown, unknown, unknown>;
@@ -78,7 +82,7 @@ type Marking = CheckMarking<Check, unknown, unknown, unknown>;
 // The responses of a kind are its own matter: outside of its folder nobody looks into one.
 const MARKINGS: {
   [Kind in CheckKind]: CheckMarking<CheckKinds[Kind], CheckViews[Kind], CheckSecrets[Kind], Response<Kind>>;
-} = { choice, several, truth, order, match, sort, number, short, open, area };
+} = { choice, several, truth, order, match, sort, number, short, open, area, scenario };
 const markingOf = ({ kind }: { kind: CheckKind }) => MARKINGS[kind] as unknown as Marking;
 
 /** A check as a learner gets it, and what is kept from them. `mixed` settles the ids a learner sees. */
@@ -131,11 +135,21 @@ export const needsPerson = (secret: Secret): boolean => JSON.stringify(markedAlo
 /** Whether responses of a kind are typed words. */
 export const isTypedKind = (view: LearnerCheck): boolean => markingOf(view).typed === true;
 
+/**
+ * Whether a response takes one before it further, as a way through a story that has not come to its end. Where kinds
+ * have no such steps, never.
+ */
+export function goesOn(secret: Secret, before: unknown, response: unknown): boolean {
+  const marking = markingOf(secret);
+  const [was, now] = [marking.read(before, secret), marking.read(response, secret)];
+  return was !== undefined && now !== undefined && (marking.goesOn?.(was, now) ?? false);
+}
+
 /** A response in words, a line each; none where it is no response to this check. */
 export function saidIn(view: LearnerCheck, secret: Secret, response: unknown): string[] {
   const marking = markingOf(view);
   const read = marking.read(response, secret);
-  return read === undefined ? [] : marking.said(view, read);
+  return read === undefined ? [] : marking.said(view, read, secret);
 }
 
 /** The right response and what is said to it, for when nothing can be won by knowing it. */

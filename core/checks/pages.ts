@@ -9,6 +9,7 @@ import { number } from './number/page';
 import { open } from './open/page';
 import { order } from './order/page';
 import type { CheckPage } from './page';
+import { scenario } from './scenario/page';
 import { several } from './several/page';
 import { short } from './short/page';
 import { sort } from './sort/page';
@@ -25,6 +26,7 @@ const PAGES: { [Kind in CheckKind]: CheckPage<CheckKinds[Kind]> } = {
   short,
   open,
   area,
+  scenario,
 };
 
 /** A check as HTML, for its author. */

@@ -12,8 +12,11 @@ import { sort } from './sort/qti';
 import type { Words } from '../words';
 import { truth } from './truth/qti';
 
+/** Kinds that are items of QTI: it has none for a story. */
+type QtiKind = Exclude<CheckKind, 'scenario'>;
+
 /** In the order in which an item is asked whether it is one: the narrower kind first. */
-const QTIS: { [Kind in CheckKind]: CheckQti<CheckKinds[Kind]> } = {
+const QTIS: { [Kind in QtiKind]: CheckQti<CheckKinds[Kind]> } = {
   truth,
   choice,
   several,
@@ -26,8 +29,11 @@ const QTIS: { [Kind in CheckKind]: CheckQti<CheckKinds[Kind]> } = {
   area,
 };
 
+/** Whether a check is of a kind that QTI has an item for. */
+export const hasQti = (check: Check): check is CheckKinds[QtiKind] => Object.hasOwn(QTIS, check.kind);
+
 /** A check as an item of QTI. */
-export const qtiItemOf = (check: Check, words: Words): QtiItem =>
+export const qtiItemOf = (check: CheckKinds[QtiKind], words: Words): QtiItem =>
   (QTIS[check.kind] as CheckQti<Check>).write(check, check.points ?? 1, words);
 
 /** An item's fields as a check's; undefined where there is no such kind. */

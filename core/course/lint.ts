@@ -1,8 +1,9 @@
 import { lintCheck, type Flaw } from '../checks/lints';
-import type { Check } from '../checks/forms';
-import { blockTexts, checkIn } from '../blocks/forms';
+import { checkFormOf, type Check } from '../checks/forms';
+import { blockTexts, checkIn, checksOn } from '../blocks/forms';
 import { evidencedSentences } from '../document/rich-text';
 import { allLessons, type Course } from './course';
+import { isQuiz } from './quizzes';
 
 /** So many answers in one place, or so many statements of one kind, are a pattern that is found out. */
 const PATTERN = 5;
@@ -27,6 +28,11 @@ export function lintCourse(course: Course): Map<string, Flaw[]> {
     if (first) add(id, { code: 'same-question', with: first });
     else stems.set(key, id);
   }
+  for (const lesson of allLessons(course).filter(isQuiz))
+    for (const id of checksOn(lesson)) {
+      const check = course.checks.find((each) => each.id === id);
+      if (check && checkFormOf(check).standsAlone) add(id, { code: 'in-quiz' });
+    }
   const placed = placesOf(course);
   for (const { id, early } of placed) if (early) add(id, { code: 'not-taught' });
   const byId = new Map(course.checks.map((check) => [check.id, check]));

@@ -1,4 +1,4 @@
-import type { Check } from '../checks/forms';
+import { checkFormOf, type Check } from '../checks/forms';
 import { checksOn } from '../blocks/forms';
 import { LEVELS, type Level } from '../checks/check';
 import { USUAL_QUIZ, type Draw, type Quiz } from '../quiz/form';
@@ -37,7 +37,9 @@ export function poolOf(course: Course, quiz: QuizLesson): Check[] {
     course: allLessons(course),
   }[quiz.quiz.draw?.from ?? 'here'];
   const others = lessons.filter((lesson) => lesson.kind !== 'quiz').flatMap(checksOn);
-  return [...new Set([...own, ...others])].flatMap((id) => byId.get(id) ?? []);
+  return [...new Set([...own, ...others])]
+    .flatMap((id) => byId.get(id) ?? [])
+    .filter((check) => !checkFormOf(check).standsAlone);
 }
 
 /** The objective each question is about: its own; where it names none, the first of the lesson it was made for. */

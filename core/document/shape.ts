@@ -66,12 +66,18 @@ export function oneOf(...values: (string | number)[]): Shape {
 }
 
 /** A list. */
-export function list(of: Shape, limits: { min?: number } = {}): Shape {
+export function list(of: Shape, limits: { min?: number; max?: number } = {}): Shape {
   return {
-    schema: { type: 'array', items: of.schema, ...(limits.min && { minItems: limits.min }) },
+    schema: {
+      type: 'array',
+      items: of.schema,
+      ...(limits.min && { minItems: limits.min }),
+      ...(limits.max && { maxItems: limits.max }),
+    },
     check(value, place, problems) {
       if (!Array.isArray(value)) wrong('not-a-list', place, problems);
       else if (value.length < (limits.min ?? 0)) wrong('too-few', place, problems);
+      else if (value.length > (limits.max ?? Infinity)) wrong('too-long', place, problems);
       else value.forEach((item, index) => of.check(item, `${place}/${index}`, problems));
     },
   };

@@ -116,7 +116,9 @@ export function answersIn(taking: Taking, events: readonly Timed[]): LearnerAnsw
       at: event.at,
       ...(quiz && { sitting: quiz.tries }),
     };
-    tries.set(key, [...others, made]);
+    // A story is one try from its first step to its end.
+    const whole = others.at(-1)?.state === 'going' ? others.slice(0, -1) : others;
+    tries.set(key, [...whole, made]);
   }
   return {
     checks: checksOf(taking, state, tries),

@@ -17,7 +17,7 @@ const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789
  * tries, the best share (one more than its hundredths, nothing for none), and when the try under way began, in seconds.
  */
 const BITS = { state: 2, tries: 2, score: 7, sittings: 10, begun: 32 };
-const STATES = { none: 0, marked: 1, waiting: 2 } as const;
+const STATES = { none: 0, marked: 1, waiting: 2, going: 3 } as const;
 
 /**
  * How much of a state is kept: everything; without typed words; without any responses; without scores, too; lessons
@@ -30,7 +30,7 @@ const OLDER = { whole: 'a', outcomes: 'b' } as const;
 
 /**
  * Packs a learner's state into at most `most` characters (SCORM 1.2 gives 4,096), in order of the course's lessons and
- * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting), and of those answered two
+ * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting, under way), and of those answered two
  * for the tries, seven for the score, and the response as its kind packs it. A quiz has besides its lesson's bit how
  * many tries were begun, the best, whether one is under way and since when, and which lessons it told are known; what
  * the last one asks is drawn anew, so only its answers are packed. What does not fit is dropped by a fixed rule: first
@@ -122,7 +122,7 @@ function answerIn(take: BitReader, form: Form): Answer | undefined {
   if (state === STATES.none) return undefined;
   const tries = Math.max(1, take(BITS.tries));
   const score = form === FORMS.states ? take(1) : Math.min(100, take(BITS.score)) / 100;
-  return { score, state: state === STATES.waiting ? 'waiting' : 'marked', tries };
+  return { score, state: (['marked', 'marked', 'waiting', 'going'] as const)[state], tries };
 }
 
 /** Two bits that say unanswered, wrong or right, and two for the tries; the option's four stand behind. */

@@ -1,7 +1,7 @@
 import type { LearnerCheck } from '../checks/markings';
 import type { Rules } from './rules';
 import { quizzesOf, resultOf, type QuizResult } from './sittings';
-import { isRight, own, type LearnerState } from './state';
+import { isAnswered, isRight, own, type LearnerState } from './state';
 import { checksIn, lessonsOf, type LearnerCourse, type LearnerLesson, type LearnerQuiz } from './view';
 
 export interface LessonProgress {
@@ -208,7 +208,7 @@ function worthOf(ids: readonly string[], asked: Asked, { answers }: Pick<Learner
     const points = asked.get(id)?.points ?? 1;
     worth.points.of += points;
     const answer = own(answers, id);
-    if (!answer) continue;
+    if (!isAnswered(answer)) continue;
     worth.answered++;
     if (isRight(answer)) worth.right++;
     if (answer.state === 'marked') worth.scored += answer.score * points;
@@ -232,7 +232,7 @@ function leftOf(lesson: LearnerLesson, asked: Asked, rules: Rules, state: Standi
   const worth = worthOf(ids, asked, state);
   const left: LessonProgress['left'] = state.read.includes(lesson.id) ? [] : ['read'];
   if (rules.lesson.kind === 'read') {
-    const isMissing = ids.some((id) => asked.get(id)?.required && !own(state.answers, id));
+    const isMissing = ids.some((id) => asked.get(id)?.required && !isAnswered(own(state.answers, id)));
     return isMissing ? [...left, 'answer'] : left;
   }
   if (worth.answered < worth.of) left.push('answer');

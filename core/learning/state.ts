@@ -1,4 +1,4 @@
-import { mark, type Mark } from '../checks/markings';
+import { goesOn, mark, type Mark } from '../checks/markings';
 import type { Rules } from './rules';
 import { afterIn, quizzesOf, type QuizState, type Taking } from './sittings';
 
@@ -44,9 +44,13 @@ export const BEGINNING: LearnerState = { read: [], answers: {} };
 export const isRight = ({ score, state }: Pick<Answer, 'score' | 'state'>): boolean =>
   state === 'marked' && score === 1;
 
+/** Whether there is a whole answer: a story that is under way is none yet. */
+export const isAnswered = (answer: Answer | undefined): answer is Answer =>
+  answer !== undefined && answer.state !== 'going';
+
 /** Whether a check takes no more answers: it was answered rightly, or its tries are used up. */
 export function isSettled(answer: Answer | undefined, rules: Rules): boolean {
-  return answer !== undefined && (isRight(answer) || (rules.tries !== null && answer.tries >= rules.tries));
+  return isAnswered(answer) && (isRight(answer) || (rules.tries !== null && answer.tries >= rules.tries));
 }
 
 /** What a record holds by itself under a name; its prototype's things are none. */
@@ -77,8 +81,11 @@ export function after(state: LearnerState, event: LearnerEvent, taking: Taking):
   const secret = own(taking.keys, event.check);
   const marked = secret && mark(secret, event.response);
   if (!marked || isSettled(before, taking.rules)) return state;
+  const isUnderWay = before?.state === 'going';
+  // Who is in a story goes on from where they are: a way is not gone back on.
+  if (isUnderWay && before.response !== undefined && !goesOn(secret, before.response, event.response)) return state;
   const { score, state: worth, parts } = marked;
-  const tries = (before?.tries ?? 0) + 1;
+  const tries = (before?.tries ?? 0) + (isUnderWay ? 0 : 1);
   return {
     ...take({ response: event.response, score, state: worth, ...(parts && { parts }), tries }),
     at: event.lesson,

@@ -1,5 +1,5 @@
 import { imageElement, imageOf, qti, RESPONSE, type QtiItem } from '../checks/qti';
-import { qtiItemOf } from '../checks/qtis';
+import { hasQti, qtiItemOf } from '../checks/qtis';
 import type { Check } from '../checks/forms';
 import { checksOn } from '../blocks/forms';
 import { allLessons, type Course, type Lesson } from '../course/course';
@@ -10,10 +10,13 @@ import { wordsFor, type Words } from '../words';
 import { inVersion2, NAMES, type QtiVersion } from './names';
 
 const XSI = 'http://www.w3.org/2001/XMLSchema-instance';
+/** A check that QTI has an item for. */
+type QtiCheck = Parameters<typeof qtiItemOf>[0];
 const number = (value: number): string => String(Math.round(value * 10_000) / 10_000);
 
 /**
- * The questions that stand in a course's lessons as a package of QTI, each a file, with a test that asks them lesson by
+ * The questions that stand in a course's lessons as a package of QTI, each a file (stories are left out: it has no item
+ * for them), with a test that asks them lesson by
  * lesson; quizzes with their draw, their order and their time. Pictures are named by their hash under `media/`; the
  * files themselves are added by who has them. Source: 1EdTech, QTI 2.1 (2012) and 3.0 (2022).
  */
@@ -21,10 +24,10 @@ export function writeQti(course: Course, version: QtiVersion): Map<string, Uint8
   const { words } = wordsFor(course.language);
   const byId = new Map(course.checks.map((check) => [check.id, check]));
   const lessons = allLessons(course);
-  const asked = new Map<string, Check>();
+  const asked = new Map<string, QtiCheck>();
   for (const id of lessons.flatMap(asksOn(course))) {
     const check = byId.get(id);
-    if (check) asked.set(id, check);
+    if (check && hasQti(check)) asked.set(id, check);
   }
   const files = new Map<string, string>();
   for (const check of asked.values())
@@ -50,7 +53,7 @@ const rootAttributes = (version: QtiVersion) => ({
 });
 
 /** A check as an item of QTI. */
-export function itemXml(check: Check, language: string, version: QtiVersion, words: Words): string {
+export function itemXml(check: QtiCheck, language: string, version: QtiVersion, words: Words): string {
   const item = qtiItemOf(check, words);
   const points = check.points ?? 1;
   const root = qti(

@@ -143,6 +143,7 @@ const PROBLEMS: Record<string, Wording> = {
     `"${what}" cannot be undone any more: what it was about has changed since. Nothing was changed.`,
   'no-such-check': () => 'the question it places is not in the course any more. Look in the bin.',
   'no-such-objective': () => 'what the learner can do is not in the course any more.',
+  'no-such-scene': () => 'a choice leads to a scene that is not there.',
   'outside-picture': () => 'an area lies outside its picture.',
   'no-key': () => 'a question needs one of its answers as the right one.',
   gone: () => 'it is not there any more. Look in the bin.',

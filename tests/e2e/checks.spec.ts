@@ -17,6 +17,7 @@ const LABELS: Record<CheckKind, string> = {
   short: 'Short answer, typed in',
   open: 'Open answer',
   area: 'Areas of a picture',
+  scenario: 'Scenario',
 };
 
 const courseOf = async (page: Page, app: App): Promise<Course> => {

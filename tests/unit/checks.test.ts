@@ -37,6 +37,7 @@ const TAKEN: { [Kind in CheckKind]: { type: Interaction['type']; bad: unknown[] 
   choice: { type: 'choice', bad: ['nothing', '__proto__', 1, null, undefined, {}, []] },
   truth: { type: 'true-false', bad: ['true', 0, 1, null, undefined, {}, []] },
   several: { type: 'choice', bad: ['nothing', [], [1], ['__proto__'], null, undefined, {}] },
+  scenario: { type: 'fill-in', bad: ['nothing', [], [1], ['__proto__'], ['toString'], null, undefined, {}] },
   area: { type: 'choice', bad: ['nothing', [], [1], ['__proto__'], null, undefined, {}] },
   order: { type: 'sequencing', bad: ['a', [], ['a', 'b', 'c', 'd'], null, undefined, {}] },
   match: { type: 'matching', bad: ['a', [], {}, { a: 'b', c: 'd' }, null, undefined] },
