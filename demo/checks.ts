@@ -1,24 +1,14 @@
 import type { Block } from '../core/blocks/forms';
-import type { CheckFrame } from '../core/checks/check';
 import type { Check } from '../core/checks/forms';
 import type { Course } from '../core/course/course';
 import type { Operation } from '../core/course/operations';
 import { blankQuiz } from '../core/course/quizzes';
 import { idFrom } from '../core/document/id';
+import { ASKING_LESSON, frame } from './frame';
 import { WORKSHOP_PICTURE } from './picture';
+import { SANDER } from './scenario';
 
-/** The lesson that asks; what stands behind it goes by its id. */
-export const ASKING_LESSON = idFrom('l', 'demo', 'alone');
 const id = (...names: (string | number)[]) => idFrom('a', 'demo', 'alone', ...names);
-const frame = (name: string, stem: string, more: Partial<CheckFrame> = {}): CheckFrame => ({
-  id: idFrom('k', 'demo', 'alone', name),
-  lessonId: ASKING_LESSON,
-  stem,
-  evidence: [],
-  level: 'apply',
-  difficulty: 0.4,
-  ...more,
-});
 const right = (text?: string) => ({ code: 'right' as const, quotes: [], ...(text && { text }) });
 const own = (text: string) => ({ code: 'own' as const, quotes: [], text });
 
@@ -124,6 +114,7 @@ const CHECKS: Check[] = [
     looksFor: ['the queue is told', 'the borrower is taken aside', 'the desk lead is asked if it goes on'],
     quotes: [],
   },
+  SANDER,
 ];
 
 /** A lesson of such questions, behind a lesson of a module. */
@@ -133,7 +124,12 @@ export function askingLesson(course: Pick<Course, 'id' | 'checks'>, module: stri
       id: idFrom('b', 'demo', 'alone'),
       kind: 'text',
       body: {
-        text: [{ type: 'text', text: 'Six questions before you stand at the desk alone. Take your time over them.' }],
+        text: [
+          {
+            type: 'text',
+            text: 'Six questions and a story before you stand at the desk alone. Take your time over them.',
+          },
+        ],
       },
     },
     ...CHECKS.map((check): Block => ({ id: idFrom('b', check.id), kind: 'check', body: { checkId: check.id } })),

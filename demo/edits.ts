@@ -1,7 +1,8 @@
 import { allLessons, type Course, type Lesson, type LessonState } from '../core/course/course';
 import { idFrom } from '../core/document/id';
 import { WORKSHOP_PICTURE } from './picture';
-import { ASKING_LESSON, askingLesson, finalQuizLesson } from './checks';
+import { askingLesson, finalQuizLesson } from './checks';
+import { ASKING_LESSON } from './frame';
 import { applyAll, type Operation } from '../core/course/operations';
 
 /** How far the work on each lesson has come in the demo, from the first on; all behind are drafted. */

@@ -1,4 +1,4 @@
-import { solutionOf, type Secret } from '../core/checks/markings';
+import { mark, solutionOf, type Secret, type Story } from '../core/checks/markings';
 import { checksIn, lessonsOf, type LearnerCourse } from '../core/learning/view';
 import { USUAL_RULES } from '../core/learning/rules';
 import type { openInstallation } from '../server/utils/installation';
@@ -20,11 +20,20 @@ const WRITTEN: Record<string, string> = {
   'Bilal Harrow': 'First the telephone, because it is loudest. Then the others one after another.',
 };
 
+/** The way of who does the first that comes to mind in every scene of a story. */
+function firstWay(first: Story['next'], secret: Secret): string[] {
+  const way: string[] = [];
+  for (let scene = first; scene && way.length < 20; scene = mark(secret, way)?.feedback?.story?.next)
+    way.push(scene.choices[0].id);
+  return way;
+}
+
 /** What a volunteer answers to a check: rightly at once, or wrongly as often as there are tries. */
 function answersTo(view: LearnerCourse, secret: Secret, id: string, name: string, wrongly: boolean): unknown[] {
   const right = solutionOf(secret).response;
   const check = view.checks.find((each) => each.id === id);
   if (check?.kind === 'open') return [WRITTEN[name] ?? 'I would ask the desk lead.'];
+  if (check?.kind === 'scenario' && name !== 'Rosa Finch') return [firstWay(check.first, secret)];
   if (!wrongly || !check) return [right];
   if (check.kind === 'choice')
     return check.options

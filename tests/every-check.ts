@@ -1,6 +1,6 @@
 import type { CheckFrame } from '../core/checks/check';
 import type { AreaCheck } from '../core/checks/area/form';
-import type { Check, CheckKind, CheckKinds } from '../core/checks/forms';
+import { checkFormOf, type Check, type CheckKind, type CheckKinds } from '../core/checks/forms';
 import { solutionOf, type LearnerCheck, type Secret } from '../core/checks/markings';
 import type { MatchCheck } from '../core/checks/match/form';
 import type { NumberCheck } from '../core/checks/number/form';
@@ -207,3 +207,6 @@ export function wrongTo(view: LearnerCheck, secret: Secret): unknown {
 
 const paired = (from: { id: string }[], to: { id: string }[], right: Record<string, string>) =>
   Object.fromEntries(from.map(({ id }) => [id, to.find((place) => place.id !== right[id])!.id]));
+
+/** A check of each kind that a quiz can ask. */
+export const ASKED_IN_QUIZZES: Check[] = Object.values(EVERY_CHECK).filter((check) => !checkFormOf(check).standsAlone);

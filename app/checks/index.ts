@@ -7,6 +7,7 @@ import { match } from './match';
 import { number } from './number';
 import { open } from './open';
 import { order } from './order';
+import { scenario } from './scenario';
 import { several } from './several';
 import { short } from './short';
 import { sort } from './sort';
@@ -24,6 +25,7 @@ export const CHECK_EDITORS: Record<CheckKind, CheckEditor> = {
   short,
   open,
   area,
+  scenario,
 };
 
 /** What can be written by hand: what it is called, and a new one for a lesson. `id` gives ids by their letter. */

@@ -15,7 +15,7 @@ import { short, type ShortSecret } from './short/marking';
 import { sort, type SortView } from './sort/marking';
 import { truth, type TruthSecret } from './truth/marking';
 
-export type { BitReader, BitWriter, Feedback, Interaction, Mark } from './marking';
+export type { BitReader, BitWriter, Feedback, Interaction, Mark, Story, StoryStep } from './marking';
 
 /** What a learner gets of a check of each kind, and what is kept from them. */
 export interface CheckViews {

@@ -30,12 +30,12 @@ const OLDER = { whole: 'a', outcomes: 'b' } as const;
 
 /**
  * Packs a learner's state into at most `most` characters (SCORM 1.2 gives 4,096), in order of the course's lessons and
- * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting, under way), and of those answered two
- * for the tries, seven for the score, and the response as its kind packs it. A quiz has besides its lesson's bit how
- * many tries were begun, the best, whether one is under way and since when, and which lessons it told are known; what
- * the last one asks is drawn anew, so only its answers are packed. What does not fit is dropped by a fixed rule: first
- * typed words, then all responses, then scores (an answer that was all right counts as right still), then answers;
- * never which lessons were read or what a quiz counts. 300 lessons of 3 checks take 2,305 characters.
+ * checks. For each lesson one bit (read); for each check two (unanswered, marked, waiting, under way), and of those
+ * answered two for the tries, seven for the score, and the response as its kind packs it. A quiz has besides its
+ * lesson's bit how many tries were begun, the best, whether one is under way and since when, and which lessons it told
+ * are known; what the last one asks is drawn anew, so only its answers are packed. What does not fit is dropped by a
+ * fixed rule: first typed words, then all responses, then scores (an answer that was all right counts as right still),
+ * then answers; never which lessons were read or what a quiz counts. 300 lessons of 3 checks take 2,305 characters.
  */
 export function packState(course: LearnerCourse, state: LearnerState, most = 4096): string {
   for (const form of [FORMS.whole, FORMS.untyped, FORMS.scores, FORMS.states, FORMS.lessons]) {

@@ -69,6 +69,16 @@ export const de: Words = {
     required: 'zu beantworten, bevor es weitergeht',
     byPerson: 'Ein Mensch liest und bewertet sie.',
   },
+  story: {
+    before: 'Wie es dazu kam',
+    chosen: 'Ihre Entscheidung',
+    on: 'Weiter: was dann geschieht',
+    toBack: 'Zurückschauen',
+    best: 'das Beste, was hier möglich war',
+    near: 'es gab einen besseren Weg',
+    off: 'das machte es schlimmer oder half niemandem',
+    points: '{points} von {of} Punkten',
+  },
   quiz: {
     title: 'Quiz',
     practice: 'Zum Üben: Es zählt nicht.',

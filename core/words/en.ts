@@ -69,6 +69,16 @@ export const en: Words = {
     required: 'to be answered before you go on',
     byPerson: 'A person reads and marks it.',
   },
+  story: {
+    before: 'How it came to this',
+    chosen: 'what you did',
+    on: 'On to what happens next',
+    toBack: 'Look back on it',
+    best: 'the best you could do here',
+    near: 'there was a better way',
+    off: 'this made it worse, or helped nobody',
+    points: '{points} of {of} points',
+  },
   quiz: {
     title: 'Quiz',
     practice: 'For practice: it does not count.',

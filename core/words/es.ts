@@ -69,6 +69,16 @@ export const es: Words = {
     required: 'hay que responderla antes de seguir',
     byPerson: 'Una persona la lee y la califica.',
   },
+  story: {
+    before: 'Cómo se llegó a esto',
+    chosen: 'lo que usted hizo',
+    on: 'Ver qué pasa después',
+    toBack: 'Repasar lo ocurrido',
+    best: 'lo mejor que se podía hacer aquí',
+    near: 'había un camino mejor',
+    off: 'esto lo empeoró, o no ayudó a nadie',
+    points: '{points} de {of} puntos',
+  },
   quiz: {
     title: 'Cuestionario',
     practice: 'Para practicar: no cuenta.',

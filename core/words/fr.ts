@@ -69,6 +69,16 @@ export const fr: Words = {
     required: 'à répondre avant de continuer',
     byPerson: 'Une personne la lit et la note.',
   },
+  story: {
+    before: 'Comment on en est arrivé là',
+    chosen: 'ce que vous avez fait',
+    on: 'La suite',
+    toBack: 'Revenir sur ce qui s’est passé',
+    best: 'le mieux à faire ici',
+    near: 'il y avait une meilleure voie',
+    off: 'cela a aggravé les choses, ou n’a aidé personne',
+    points: '{points} points sur {of}',
+  },
   quiz: {
     title: 'Quiz',
     practice: 'Pour s’exercer : il ne compte pas.',

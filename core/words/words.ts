@@ -60,6 +60,18 @@ export interface AskingWords {
   byPerson: string;
 }
 
+/** What is said in a story that goes on by what is chosen. */
+export interface StoryWords {
+  before: string;
+  chosen: string;
+  on: string;
+  toBack: string;
+  best: string;
+  near: string;
+  off: string;
+  points: string;
+}
+
 /** Everything the learner's side says, in one language; `{name}` stands for a value. */
 export interface Words {
   begin: string;
@@ -100,6 +112,7 @@ export interface Words {
   says: string;
   feedback: Record<Exclude<Feedback['code'], 'right' | 'own'>, string>;
   asks: AskingWords;
+  story: StoryWords;
   quiz: QuizWords;
   kept: string;
   lost: string;

@@ -154,7 +154,8 @@ export function scormStore(edition: '1.2' | '2004', course: LearnerCourse, rules
   function note(id: string, answer: Answer) {
     const check = course.checks.find((each) => each.id === id);
     const interaction = check && interactionOf(check, answer.response);
-    if (!interaction) return;
+    // A story that is under way is reported when it ends.
+    if (!interaction || answer.state === 'going') return;
     const at = `cmi.interactions.${interactions++}`;
     api!.set(`${at}.id`, check.id);
     const { type, said } = reported(edition, interaction);

@@ -6,6 +6,7 @@ import match from './match/Check.vue';
 import number from './number/Check.vue';
 import open from './open/Check.vue';
 import order from './order/Check.vue';
+import scenario from './scenario/Check.vue';
 import several from './several/Check.vue';
 import short from './short/Check.vue';
 import sort from './sort/Check.vue';
@@ -23,4 +24,8 @@ export const CHECK_PARTS: Record<CheckKind, Component> = {
   short,
   open,
   area,
+  scenario,
 };
+
+/** Kinds whose parts give each step away themselves, where others are checked when all is answered. */
+export const BY_STEPS: ReadonlySet<CheckKind> = new Set<CheckKind>(['scenario']);

@@ -6,7 +6,7 @@ import { isRight } from '../../core/learning/state';
 import { say } from '../../core/words';
 import type { PartView } from '../blocks/part';
 import { picture } from '../blocks/picture';
-import { CHECK_PARTS } from '../checks';
+import { BY_STEPS, CHECK_PARTS } from '../checks';
 
 /**
  * A question: answered, marked, tried again as long as the rules allow. `held`: as in a quiz that says nothing before
@@ -42,11 +42,15 @@ const asides = computed(() => {
 const isSame = computed(
   () => props.shown !== undefined && JSON.stringify(response.value) === JSON.stringify(props.shown.response),
 );
+/** A story that is not at its end: it is gone on with, not tried again. */
+const isGoing = computed(() => props.shown?.state === 'going');
+const bySteps = computed(() => BY_STEPS.has(props.check.kind));
 const isHeld = computed(() => props.held !== undefined && !props.shown);
 const open = computed(
   () =>
     !props.closed &&
-    (isHeld.value || (props.waiting === undefined && (!props.shown || (!props.shown.settled && again.value)))),
+    (isHeld.value ||
+      (props.waiting === undefined && (!props.shown || isGoing.value || (!props.shown.settled && again.value)))),
 );
 const left = computed(() => (props.tries === null || !props.shown ? null : props.tries - props.shown.tries));
 watch(
@@ -120,10 +124,12 @@ const isCompared = (answer: Shown) => answer.state === 'marked' && answer.feedba
         :open="open"
         :solution="shown?.solution"
         :wrong="shown !== undefined && !isRight(shown)"
+        :feedback="again ? undefined : shown?.feedback"
         :view="view"
+        @take="emit('answer', $event)"
       />
     </fieldset>
-    <button v-if="open && !isHeld" type="submit" class="first" :disabled="response === undefined || isSame">
+    <button v-if="open && !isHeld && !bySteps" type="submit" class="first" :disabled="response === undefined || isSame">
       {{ words.answer }}
     </button>
     <div role="status">

@@ -45,7 +45,7 @@ const wantsAgain = computed(() => {
   if (quiz) return state.value.quizzes[id]?.last?.handed === undefined || state.value.quizzes[id].mayBegin;
   return checksIn({ blocks }).some((check) => {
     const answer = state.value.answers[check];
-    return answer !== undefined && !answer.settled && answer.state === 'marked';
+    return answer !== undefined && !answer.settled && answer.state !== 'waiting';
   });
 });
 const checks = computed(() => new Map(props.course.checks.map((check) => [check.id, check])));

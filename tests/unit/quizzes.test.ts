@@ -20,7 +20,7 @@ import { freezeCourse, lessonsOf } from '../../core/learning/view';
 import { outlineNotes } from '../../core/notes';
 import type { Quiz } from '../../core/quiz/form';
 import { aCheck, aCourse, aLesson, aModule, anId } from '../builders';
-import { another, EVERY_CHECK, wrongTo } from '../every-check';
+import { ASKED_IN_QUIZZES, another, EVERY_CHECK, wrongTo } from '../every-check';
 
 const QUIZ = anId('the quiz');
 const place = (checkId: string) => ({ id: anId(`place of ${checkId}`), kind: 'check' as const, body: { checkId } });
@@ -328,7 +328,7 @@ describe('a try', () => {
 });
 
 describe('what a learner is told', () => {
-  const all = Object.values(EVERY_CHECK).map((check) => another(check, `of ${check.kind}`, QUIZ));
+  const all = ASKED_IN_QUIZZES.map((check) => another(check, `of ${check.kind}`, QUIZ));
   const told = (quiz: Partial<Quiz>, events: (taking: Taking) => LearnerEvent[]) => {
     const taking = quizzing(quiz, all);
     return shownState(stateAfter(events(taking), taking), taking).quizzes[QUIZ].last!.answers;
@@ -493,7 +493,7 @@ describe('what a quiz counts', () => {
 });
 
 describe('the packed state of quizzes', () => {
-  const all = Object.values(EVERY_CHECK).map((check) => another(check, `of ${check.kind}`, QUIZ));
+  const all = ASKED_IN_QUIZZES.map((check) => another(check, `of ${check.kind}`, QUIZ));
   const settings: Partial<Quiz> = { tries: 3, pass: 0.9, minutes: 30, mix: true };
 
   it('gives back a try under way with its answers and its time, and one handed in with what it was worth', () => {

@@ -32,8 +32,16 @@ const lessons = computed(() => {
   return [...groups.values()];
 });
 const percent = (score: number) => `${Math.round(score * 100)} %`;
-const worth = ({ score, state }: { score: number; state: 'marked' | 'waiting' }) =>
-  state === 'waiting' ? 'waits for a mark' : score === 1 ? 'right' : score === 0 ? 'not right' : percent(score);
+const worth = ({ score, state }: { score: number; state: 'marked' | 'waiting' | 'going' }) =>
+  state === 'going'
+    ? 'under way'
+    : state === 'waiting'
+      ? 'waits for a mark'
+      : score === 1
+        ? 'right'
+        : score === 0
+          ? 'not right'
+          : percent(score);
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Grants more at a quiz. */
