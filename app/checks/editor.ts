@@ -8,6 +8,8 @@ export interface CheckEditor {
   stem: string;
   /** Its answers, edited in place; given the `check`, and `readonly`. */
   part: Component;
+  /** Its part says what is wrong with each of its parts, or where that is said. */
+  saysFlaws?: true;
   /** What lies over its picture, where it is answered there; given the same. */
   over?: Component;
 }

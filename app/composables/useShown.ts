@@ -1,3 +1,4 @@
+import { checkFormOf, type Check } from '~~/core/checks/forms';
 import { checksOn } from '~~/core/blocks/forms';
 import type { Course } from '~~/core/course/course';
 import { findNode } from '~~/core/course/tree';
@@ -30,6 +31,7 @@ export function roomOf(course: Course, id: string, fields: readonly string[] = [
     case 'objective':
       return 'outline';
     case 'check': {
+      if (checkFormOf(found.node as Check).standsAlone) return `checks/${id}`;
       const lesson = placed(id);
       return lesson ? `lessons/${lesson}` : 'checks';
     }

@@ -1,6 +1,6 @@
 import { area } from './area/lint';
 import { choice } from './choice/lint';
-import { rewordedFields, type Check, type CheckKind, type CheckKinds } from './forms';
+import { checkFormOf, rewordedFields, type Check, type CheckKind, type CheckKinds } from './forms';
 import { freshWords } from './fresh';
 import { lintTools, type CheckLint, type Flaw } from './lint';
 import { lintWords } from './lint-words';
@@ -35,7 +35,9 @@ export function lintCheck(check: Check, language: string): Flaw[] {
   const words = lintWords(language);
   const tools = lintTools(words);
   const own = (LINTS[check.kind] as CheckLint<Check>)(check, tools);
-  const flaws: Flaw[] = isUnfinished(check) ? [{ code: 'unfinished' }] : own;
+  // A story is written for a while: what is still to be said is told beside words that are to be replaced.
+  const kept = checkFormOf(check).standsAlone ? own : [];
+  const flaws: Flaw[] = isUnfinished(check) ? [{ code: 'unfinished' }, ...kept] : own;
   const chosen = check.kind === 'choice' || check.kind === 'several';
   const isTurned = chosen && !own.some(({ code }) => code === 'twice-negative') && tools.negates(check.stem);
   const article = words && new RegExp(`\\s(?:${words.article})\\s*[:_\u2026.]*$`, 'iu');

@@ -1,5 +1,6 @@
 import type { Locator } from '@playwright/test';
 import type { Check } from '../../core/checks/forms';
+import { walk } from '../../core/checks/scenario/walk';
 
 /** The check that a part of a learner's page asks, of those of its course. */
 export async function askedIn(part: Locator, checks: readonly Check[]): Promise<Check> {
@@ -11,7 +12,8 @@ export async function askedIn(part: Locator, checks: readonly Check[]): Promise<
 /** Answers a check rightly, by keys and the controls a learner has. */
 export async function answerRightly(part: Locator, check: Check): Promise<void> {
   await put(part, check);
-  await part.getByRole('button', { name: 'Check my answer' }).press('Enter');
+  // A story is over with its last step.
+  if (check.kind !== 'scenario') await part.getByRole('button', { name: 'Check my answer' }).press('Enter');
 }
 
 /** Gives an answer without sending it. */
@@ -26,6 +28,14 @@ export async function put(part: Locator, check: Check): Promise<void> {
       for (const { text } of check.options.filter(({ id }) => check.keys.includes(id)))
         await option(text).locator('input').press('Space');
       return;
+    case 'scenario': {
+      const choices = new Map(check.scenes.flatMap((scene) => scene.choices.map(({ id, text }) => [id, text])));
+      for (const id of walk(check.scenes).best!.choices) {
+        await part.getByRole('button', { name: choices.get(id)! }).press('Enter');
+        await part.getByRole('button', { name: /On to what happens next|Look back on it/ }).press('Enter');
+      }
+      return;
+    }
     case 'area':
       for (const { text } of check.options.filter(({ id }) => check.keys.includes(id)))
         await part.getByLabel(text).press('Space');

@@ -141,7 +141,7 @@ test('every kind is taken by keys on a small phone, its key never sent before; a
     const sent = (JSON.parse(told) as { course: { checks: object[] } }).course.checks;
     expect(sent.length).toBe(checksOn({ blocks: allLessons(course).flatMap(({ blocks }) => blocks) }).length);
     expect(JSON.stringify(sent)).not.toMatch(
-      /"(?:key|keys|pairs|accepted|value|answer|model|solution|quotes|feedback)":|"order":\[/,
+      /"(?:key|keys|pairs|accepted|value|answer|model|solution|quotes|feedback|score|follows)":|"order":\[/,
     );
     const met = await meetAll(learner, checks, async (kind) => {
       const wide = await learner.evaluate(() => document.documentElement.scrollWidth);

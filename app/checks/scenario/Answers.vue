@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import type { ScenarioCheck } from '~~/core/checks/scenario/form';
 import { useCourse } from '~/stores/course';
+import { useFlaws } from '~/stores/flaws';
 import { storyFigures } from './words';
 
 /** A story in short where it stands among other questions; it is written in a room of its own. */
 const props = defineProps<{ check: ScenarioCheck; readonly?: boolean }>();
 const desk = useCourse();
+const flaws = useFlaws();
+const toMend = computed(() => flaws.of(props.check.id).filter(({ at }) => at !== undefined).length);
 const first = computed(() => props.check.scenes[0]!);
 </script>
 
@@ -21,7 +24,9 @@ const first = computed(() => props.check.scenes[0]!);
       <NuxtLink class="link" :to="`/course/${desk.course!.id}/checks/${check.id}`" @mousedown.stop
         >Open the scenario</NuxtLink
       >
-      <span class="quiet">{{ storyFigures(check) }}</span>
+      <span class="quiet">{{ storyFigures(check) }}</span><span v-if="toMend > 0" class="decide"
+        >, {{ toMend }} to mend</span
+      >
     </p>
   </div>
 </template>

@@ -5,4 +5,5 @@ export const scenario: CheckEditor = {
   label: 'Scenario',
   stem: 'Question or title',
   part: Answers,
+  saysFlaws: true,
 };

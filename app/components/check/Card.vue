@@ -30,7 +30,7 @@ const editor = computed(() => CHECK_EDITORS[props.check.kind]);
       <component :is="editor.over" v-if="editor.over" :check="check" :readonly="readonly" />
     </CheckPicture>
     <component :is="editor.part" :check="check" :readonly="readonly" />
-    <CheckFlaws :check="check" :readonly="readonly" />
+    <CheckFlaws :check="check" :readonly="readonly" :whole="editor.saysFlaws" />
     <CheckMore :check="check" :readonly="readonly" />
   </div>
 </template>

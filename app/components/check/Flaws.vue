@@ -6,10 +6,15 @@ import { useFlaws } from '~/stores/flaws';
 import { FLAW_WORDS } from '~/words/flaws';
 
 /** What is wrong with a question, each with what mends it. */
-const props = defineProps<{ check: Check; readonly?: boolean }>();
+const props = defineProps<{
+  check: Check;
+  readonly?: boolean;
+  /** Only what is about it as a whole: its parts say themselves what is wrong with them. */
+  whole?: boolean;
+}>();
 const { desk, mayEdit } = useCheckEditing<Check>(props);
 const all = useFlaws();
-const flaws = computed(() => all.of(props.check.id));
+const flaws = computed(() => all.of(props.check.id).filter(({ at }) => !props.whole || at === undefined));
 /** Whether the sources are looked through for what it stands on. */
 const looking = ref(false);
 function mend({ mend: fields }: Flaw) {

@@ -56,6 +56,7 @@ function dropQuote(text: string) {
         </li>
       </ul>
     </template>
+    <CheckFlaws :check="check" whole />
     <CheckMore :check="check" />
   </aside>
 </template>

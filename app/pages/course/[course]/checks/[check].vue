@@ -67,7 +67,7 @@ useActions([
 
 <template>
   <div v-if="check" ref="page" class="scenario">
-    <header>
+    <header :data-node="check.id">
       <h1>
         <FieldInPlace
           :value="check.stem"
