@@ -5,7 +5,7 @@ import { readArchive } from '../core/exchange/archive';
 import { packageName, writePackage } from '../core/exchange/package';
 import { writeZip } from '../core/document/zip';
 import type { Course } from '../core/course/course';
-import { mediaName } from '../core/document/media';
+import { mediaName, mediaRefs } from '../core/document/media';
 import { fail } from '../core/document/problem';
 import { freezeCourse, isEmptyForLearners, lessonsOf } from '../core/learning/view';
 import { QUESTION_FORMATS, type QuestionFormat } from '../core/questions/names';
@@ -45,6 +45,8 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   tell(
     `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`,
   );
+  const stories = frozen.view.checks.filter(({ kind }) => kind === 'scenario').length;
+  if (given.formats.some(isQuestions) && stories > 0) tell(`note: QTI has no scenarios: ${stories} left out.`);
   if (given.formats.some(isQuestions))
     tell(
       'note: QTI knows no slips of the keyboard and no neighbours in an order: there these count exactly, and whole.',
@@ -63,11 +65,14 @@ function questionFiles(
   format: QuestionFormat,
   media: ReadonlyMap<string, Uint8Array>,
 ): Map<string, Uint8Array> {
-  const pictures = course.checks.flatMap(({ picture }): [string, Uint8Array][] => {
-    const bytes = picture && media.get(picture.media.hash);
-    return bytes ? [[`media/${mediaName(picture.media)}`, bytes]] : [];
-  });
-  return new Map([...writeQti(course, QUESTION_FORMATS[format]), ...pictures]);
+  const items = writeQti(course, QUESTION_FORMATS[format]);
+  const pictures = mediaRefs(course.checks.filter(({ id }) => items.has(`items/${id}.xml`))).flatMap(
+    (ref): [string, Uint8Array][] => {
+      const bytes = media.get(ref.hash);
+      return bytes ? [[`media/${mediaName(ref)}`, bytes]] : [];
+    },
+  );
+  return new Map([...items, ...pictures]);
 }
 
 function bytesOf(path: string): Uint8Array {

@@ -85,6 +85,12 @@ try {
   await page.getByRole('row').getByRole('link', { name: 'Ready for the desk?', exact: true }).click();
   await page.getByRole('heading', { name: /A try asks/ }).waitFor();
   await shot('quiz');
+  await page.keyboard.press('Alt+4');
+  await page.getByRole('row').getByRole('link', { name: 'Before you stand alone', exact: true }).click();
+  await page.getByRole('link', { name: 'Open the scenario' }).click();
+  await page.getByLabel('Choice', { exact: true }).nth(1).click();
+  await page.getByText('learners who chose it').waitFor();
+  await shot('scenario');
   for (const [key, name] of [
     ['Alt+1', 'brief'],
     ['Alt+2', 'sources'],
@@ -114,22 +120,6 @@ try {
   await page.getByText('2 said differently').waitFor();
   await shot('compare');
   await page.keyboard.press('Alt+3');
-  await page.getByRole('button', { name: 'Keep as a version' }).click();
-  await page.getByLabel('Name of the version').fill('Before the second review');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await page.getByText('1 version kept').waitFor();
-  await page.getByRole('dialog').waitFor({ state: 'detached' });
-  await lesson('Damage');
-  await page.locator('.lesson-page > .page > p.standing').first().click();
-  await page.keyboard.press('Control+End');
-  await page.keyboard.type(' Thank whoever tells you.');
-  await page.keyboard.press('Alt+3');
-  await page.getByText('1 version kept').click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Damage' }).click();
-  await page.waitForTimeout(400);
-  await shot('versions');
-  await page.keyboard.press('Escape');
-  await page.getByRole('dialog').waitFor({ state: 'detached' });
   await page.keyboard.press('Alt+o');
   await page.getByLabel(/^Its lines/).fill(OWN_OUTLINE);
   await page.getByRole('button', { name: 'Lay it beside mine' }).click();

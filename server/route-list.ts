@@ -23,6 +23,7 @@ export interface Routes {
   'GET /api/courses/:course/changes': typeof import('./api/courses/[course]/changes.get').default;
   'GET /api/courses/:course/checks/:check/answers': typeof import('./api/courses/[course]/checks/[check]/answers.get').default;
   'GET /api/courses/:course/checks/:check/standing': typeof import('./api/courses/[course]/checks/[check]/standing.get').default;
+  'GET /api/courses/:course/checks/:check/ways': typeof import('./api/courses/[course]/checks/[check]/ways.get').default;
   'GET /api/courses/:course/comparison': typeof import('./api/courses/[course]/comparison.get').default;
   'GET /api/courses/:course/contradictions': typeof import('./api/courses/[course]/contradictions.get').default;
   'GET /api/courses/:course/events': typeof import('./api/courses/[course]/events.get').default;
@@ -148,6 +149,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/changes': 'reader',
   'GET /api/courses/:course/checks/:check/answers': 'author',
   'GET /api/courses/:course/checks/:check/standing': 'author',
+  'GET /api/courses/:course/checks/:check/ways': 'author',
   'GET /api/courses/:course/comparison': 'reader',
   'GET /api/courses/:course/contradictions': 'reader',
   'GET /api/courses/:course/events': 'reader',

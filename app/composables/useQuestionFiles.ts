@@ -1,4 +1,4 @@
-import { mediaName } from '~~/core/document/media';
+import { mediaName, mediaRefs } from '~~/core/document/media';
 import { QUESTION_FORMATS, type QuestionFormat } from '~~/core/questions/names';
 import { saveFile } from '~/composables/saving';
 import { mediaAddress } from '~/composables/useMedia';
@@ -16,11 +16,10 @@ export function useQuestionFiles() {
           import('~~/core/document/zip'),
         ]);
         const files = writeQti(course, QUESTION_FORMATS[format]);
-        for (const { picture } of course.checks) {
-          const name = picture && `media/${mediaName(picture.media)}`;
-          if (!name || files.has(name)) continue;
-          const answer = await fetch(mediaAddress(course.id, picture.media));
-          if (answer.ok) files.set(name, new Uint8Array(await answer.arrayBuffer()));
+        const written = course.checks.filter(({ id }) => files.has(`items/${id}.xml`));
+        for (const media of mediaRefs(written)) {
+          const answer = await fetch(mediaAddress(course.id, media));
+          if (answer.ok) files.set(`media/${mediaName(media)}`, new Uint8Array(await answer.arrayBuffer()));
         }
         saveFile(`questions.${format}.zip`, new Blob([writeZip(files) as BlobPart], { type: 'application/zip' }));
       }),

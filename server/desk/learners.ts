@@ -1,6 +1,7 @@
 import { mark } from '../../core/checks/markings';
 import { fail } from '../../core/document/problem';
 import { answersIn, type LearnerAnswers } from '../../core/learning/answers';
+import { waysOf, type Ways } from '../../core/learning/ways';
 import { lineOf, progressOf, standingIn, type LearnerLine } from '../../core/learning/progress';
 import { shown, shownQuiz, shownState, type Shown, type ShownQuiz } from '../../core/learning/shown';
 import { canAnswer, quizzesOf, type Taking } from '../../core/learning/sittings';
@@ -219,6 +220,12 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
       const learner = learnerOf(courseId, id);
       return answersIn(takingOf(learner), eventsOf(learner));
     },
+    /** The ways of all learners of a course through one of its scenarios. */
+    ways: (courseId: string, check: string): Ways =>
+      waysOf(
+        check,
+        releases.learners(courseId).map((learner) => ({ state: stateOf(learner), keys: takingOf(learner).keys })),
+      ),
     /**
      * Takes a person's mark, 0 to 1, for a learner's last answer to a check. Throws `no-such-learner`, and
      * `nothing-to-mark` where there is no answer.

@@ -4,6 +4,7 @@ import { checkFormOf } from '../../core/checks/forms';
 import { lintCheck } from '../../core/checks/lints';
 import { goesOn, mark, saidIn, solutionOf, splitCheck } from '../../core/checks/markings';
 import type { Scene, ScenarioCheck } from '../../core/checks/scenario/form';
+import { scenarioOf } from '../../core/checks/scenario/from';
 import { scenarioMinutes, walk } from '../../core/checks/scenario/walk';
 import { blankQuiz, drawsOf, type QuizLesson } from '../../core/course/quizzes';
 import { lintCourse } from '../../core/course/lint';
@@ -12,10 +13,11 @@ import { progressOf, standingIn } from '../../core/learning/progress';
 import { USUAL_RULES } from '../../core/learning/rules';
 import { shown } from '../../core/learning/shown';
 import { after, BEGINNING, isSettled, stateAfter, type LearnerEvent } from '../../core/learning/state';
+import { waysOf } from '../../core/learning/ways';
 import { freezeCourse } from '../../core/learning/view';
 import { writeQti } from '../../core/questions/write';
 import { aCourse, aLesson, aModule, anId } from '../builders';
-import { SCENARIO, SEVERAL } from '../every-check';
+import { EVERY_CHECK, SCENARIO, SEVERAL } from '../every-check';
 
 const { view, secret } = splitCheck(SCENARIO, 'mixed');
 /** The way by the words of what is chosen, as a learner's ids. */
@@ -122,6 +124,27 @@ describe('a story as it is written', () => {
   });
 });
 
+describe('a scenario that begins with a question', () => {
+  let count = 0;
+  const made = scenarioOf({ ...SEVERAL, evidence: [] }, (letter) => anId(`made ${letter}${count++}`))!;
+
+  it('has its answers as choices, with what is said to them and where it says so', () => {
+    expect(checkFormOf(made).problems!(made)).toEqual([]);
+    expect(made.scenes[0].text).toBe(SEVERAL.stem);
+    expect(made.scenes[0].choices.map(({ text, score }) => [text, score])).toEqual(
+      SEVERAL.options.map(({ id, text }) => [text, SEVERAL.keys.includes(id) ? 2 : 0]),
+    );
+    expect(made.scenes[0].choices[2].follows).toBe('Your toes need cover.');
+  });
+
+  it('ends with what is right, and is decided again after what is not', () => {
+    const { best, again } = walk(made.scenes);
+    expect(best!.score).toBe(2);
+    expect(again.size).toBe(2);
+    expect(scenarioOf(EVERY_CHECK.truth, anId)).toBeUndefined();
+  });
+});
+
 describe('a story as it is taken', () => {
   it('goes on scene by scene, and tells nothing of what comes', () => {
     expect(JSON.stringify(view)).not.toMatch(/score|follows|Aside|He can pay|desk lead|"to"/);
@@ -199,6 +222,22 @@ describe('a learner in a story', () => {
     const back = unpackState(course, packState(course, state), 'somebody');
     expect(back.answers[SCENARIO.id]).toEqual(state.answers[SCENARIO.id]);
     expect(BEGINNING.answers).toEqual({});
+  });
+
+  it('is counted with all others: who was in it, who came to an end, and who chose what', () => {
+    const twice = { ...taking, rules: { ...rules, tries: 2 } };
+    const states = [
+      [answered(ASIDE), answered(ASIDE, LEAD)],
+      [answered(LATER), answered(ASIDE)],
+      [answered(ARGUE), answered(ARGUE, ARGUE), answered(ARGUE, ARGUE, LATER)],
+      [],
+    ].map((events) => ({ state: stateAfter(events, twice), keys }));
+    expect(waysOf(SCENARIO.id, states)).toEqual({
+      learners: 3,
+      ended: 2,
+      chosen: { [anId('w aside')]: 2, [anId('w lead')]: 1, [anId('w argue')]: 1, [anId('w later')]: 1 },
+    });
+    expect(waysOf(anId('nothing'), states)).toEqual({ learners: 0, ended: 0, chosen: {} });
   });
 
   it('is one question among others for who looks at results', () => {

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { POINTS, TAG_LONGEST } from '~~/core/checks/check';
 import type { Check, ChoiceCheck } from '~~/core/checks/forms';
+import { canBeScene, scenarioOf } from '~~/core/checks/scenario/from';
 import { useCheckEditing } from '~/checks/editing';
+import { freshId } from '~/composables/useApi';
 
 /** What every check can have besides its answers: weight, duty, what is said to all answers, a picture. */
 const props = defineProps<{ check: Check; readonly?: boolean }>();
@@ -35,6 +37,20 @@ function setOrder(fixed: boolean) {
 function tag(tags: unknown) {
   const said = [...new Set((tags as string[]).map((each) => each.trim()).filter(Boolean))];
   set('tags', 'tags', said.length > 0 ? said : undefined);
+}
+/** The question stays; a scenario beside it begins with what it asks, and is opened. */
+function makeScenario() {
+  desk.flushTyping();
+  const made = scenarioOf(
+    desk.course!.checks.find(({ id }) => id === props.check.id)!,
+    freshId,
+  );
+  const after = desk.course!.checks.at(-1)?.id ?? null;
+  if (
+    made &&
+    desk.change('scenario made', [{ type: 'insert', kind: 'check', parent: desk.course!.id, after, node: made }])
+  )
+    void navigateTo(`/course/${desk.course!.id}/checks/${made.id}`);
 }
 </script>
 
@@ -96,6 +112,9 @@ function tag(tags: unknown) {
           :label="check.picture ? 'Another picture' : 'A picture under the question'"
           @take="set('picture', 'picture', $event)"
         />
+        <button v-if="canBeScene(check)" type="button" class="link story" @click="makeScenario">
+          Make a scenario that begins with it
+        </button>
       </p>
     </div>
   </div>
@@ -108,6 +127,9 @@ function tag(tags: unknown) {
 .more > .link {
   min-height: 24px;
   margin-right: 10px;
+}
+.story {
+  margin-left: 14px;
 }
 .tags {
   display: flex;

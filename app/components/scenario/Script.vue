@@ -1,15 +1,22 @@
 <script setup lang="ts">
 import { SCORES, type Scene, type ScenarioCheck, type SceneChoice } from '~~/core/checks/scenario/form';
+import type { Ways } from '~~/core/learning/ways';
 import type { Flaw } from '~~/core/checks/lints';
 import { useScenarioEditing } from '~/checks/scenario/editing';
 import { sceneName } from '~/checks/scenario/words';
+import { counted } from '~/words/states';
 import { FLAW_WORDS } from '~/words/flaws';
 
 /**
  * A story as a script: scene after scene, each with what can be done in it, where that leads, and what follows. Enter
  * in a choice makes the next one, Ctrl+Enter a new scene that the choice leads to.
  */
-const props = defineProps<{ check: ScenarioCheck; flaws: ReadonlyMap<string, Flaw[]>; best: ReadonlySet<string> }>();
+const props = defineProps<{
+  check: ScenarioCheck;
+  flaws: ReadonlyMap<string, Flaw[]>;
+  best: ReadonlySet<string>;
+  ways?: Ways | null;
+}>();
 /** The scene at hand, and the choice, where the cursor is in one. */
 const at = defineModel<string | null>('at', { required: true });
 const choiceAt = defineModel<string | null>('choice', { required: true });
@@ -157,6 +164,9 @@ function come(scene: string, choice: string | null) {
             placeholder="What follows"
             :aria-label="`What follows: ${choice.text}`"
           />
+          <p v-if="ways" class="small ways">
+            chosen by {{ ways.chosen[choice.id] ?? 0 }} of {{ counted(ways.learners, ['learner', 'learners']) }}
+          </p>
           <p v-for="flaw in said(choice.id)" :key="flaw.code" class="flaw small">{{ FLAW_WORDS[flaw.code].says }}</p>
         </li>
       </ol>
@@ -250,6 +260,10 @@ li.here {
 .follows {
   color: var(--ink-2);
   font-size: 14px;
+}
+.ways {
+  margin-left: 4px;
+  color: var(--sky);
 }
 .flaw {
   margin: 0 0 0 4px;

@@ -5,7 +5,11 @@ import { trailOf } from '~/checks/scenario/trail';
 import { signed } from '~/checks/scenario/words';
 
 /** The ways through a story, drawn: the best one thick, ways back round below, what is to mend in the signal colour. */
-const props = defineProps<{ check: ScenarioCheck; flawed: ReadonlySet<string> }>();
+const props = defineProps<{
+  check: ScenarioCheck;
+  flawed: ReadonlySet<string>;
+  chosen?: Readonly<Record<string, number>>;
+}>();
 const at = defineModel<string | null>('at', { required: true });
 const trail = computed(() => trailOf(props.check.scenes, walk(props.check.scenes)));
 const pane = ref<HTMLElement | null>(null);
@@ -17,10 +21,14 @@ watch(at, async () => {
 
 <template>
   <div ref="pane" class="trail" tabindex="0" aria-label="The ways through the scenario" role="group">
+    <p v-if="chosen" class="legend small"><span class="by">1</span> learners who chose it</p>
     <svg :width="trail.width" :height="trail.height" :viewBox="`0 0 ${trail.width} ${trail.height}`">
       <g v-for="line in trail.lines" :key="line.id" :class="[line.kind, { flawed: flawed.has(line.id) }]">
         <path :d="line.path" />
-        <text :x="line.at.x" :y="line.at.y - 5" text-anchor="middle">{{ signed(line.score) }}</text>
+        <text :x="line.at.x" :y="line.at.y - 5" text-anchor="middle">
+          {{ signed(line.score) }}
+          <tspan v-if="chosen" class="by" dx="6">{{ chosen[line.id] ?? 0 }}</tspan>
+        </text>
       </g>
       <g
         v-for="point in trail.points"
@@ -40,7 +48,16 @@ watch(at, async () => {
 </template>
 
 <style scoped>
+.legend {
+  position: absolute;
+  margin: 8px 18px;
+  color: var(--ink-2);
+}
+.legend .by {
+  color: var(--sky);
+}
 .trail {
+  position: relative;
   overflow: auto;
   max-height: 236px;
   background: var(--paper);
@@ -76,6 +93,10 @@ text {
 g:not(.point) text {
   fill: var(--ink-2);
   font-size: 11px;
+}
+.by {
+  font-weight: 700;
+  fill: var(--sky);
 }
 .point {
   cursor: pointer;

@@ -21,6 +21,8 @@ export interface ScenarioView {
 }
 
 interface SecretChoice {
+  /** Its id as its author has it: by which ways are told together. */
+  own: string;
   to?: string;
   score: number;
   follows: string;
@@ -61,7 +63,13 @@ export const scenario: CheckMarking<ScenarioCheck, ScenarioView, ScenarioSecret,
         scenes.flatMap(({ choices }) =>
           choices.map(({ id, to, score, follows, quotes }): [string, SecretChoice] => [
             mix(id),
-            { ...(to !== undefined && { to: mix(to) }), score, follows, quotes: quotes.map(({ text }) => text) },
+            {
+              own: id,
+              ...(to !== undefined && { to: mix(to) }),
+              score,
+              follows,
+              quotes: quotes.map(({ text }) => text),
+            },
           ]),
         ),
       ),

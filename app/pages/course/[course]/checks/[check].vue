@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { checksOn } from '~~/core/blocks/forms';
 import { placeWhereTaught } from '~~/core/course/placing';
+import type { Ways } from '~~/core/learning/ways';
 import type { Flaw } from '~~/core/checks/lints';
 import type { ScenarioCheck } from '~~/core/checks/scenario/form';
 import { walk } from '~~/core/checks/scenario/walk';
 import { useActions } from '~/actions/registry';
+import { api } from '~/client';
 import { useCheckEditing } from '~/checks/editing';
 import { storyFigures } from '~/checks/scenario/words';
 import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useFlaws } from '~/stores/flaws';
+import { counted } from '~/words/states';
 
 /** A scenario in a room of its own: its ways as a trail, its script under it; beside it sources and what is to mend. */
 const route = useRoute();
@@ -32,6 +35,21 @@ const flaws = computed(() => {
   for (const flaw of all.of(id.value)) if (flaw.at) map.set(flaw.at, [...(map.get(flaw.at) ?? []), flaw]);
   return map;
 });
+/** The ways that learners took, where there are some. */
+const ways = shallowRef<Ways | null>(null);
+watch(
+  id,
+  async (now) => {
+    ways.value = null;
+    if (!desk.mayEdit) return;
+    const found = await api('GET /api/courses/:course/checks/:check/ways', {
+      course: desk.course!.id,
+      check: now,
+    }).catch(() => null);
+    if (now === id.value && found && found.learners > 0) ways.value = found;
+  },
+  { immediate: true },
+);
 const flawed = computed(() => new Set(flaws.value.keys()));
 const edited = reactive({ check: computed(() => check.value ?? ({ id: id.value } as ScenarioCheck)) });
 const { mayEdit, type } = useCheckEditing<ScenarioCheck>(edited);
@@ -81,14 +99,17 @@ useActions([
       <p class="small quiet">
         <NuxtLink v-if="lesson" class="link" :to="`/course/${desk.course!.id}/lessons/${lesson.id}`"
           >in “{{ lesson.title }}”</NuxtLink
-        ><template v-else>in no lesson yet</template>, {{ storyFigures(check) }}
+        ><template v-else>in no lesson yet</template>, {{ storyFigures(check)
+        }}<template v-if="ways"
+          >; taken by {{ counted(ways.learners, ['learner', 'learners']) }}, {{ ways.ended }} to its end</template
+        >
       </p>
       <div class="do">
         <UButton size="sm" color="neutral" variant="outline" @click="walkIt">Walk it</UButton>
         <UButton v-if="mayEdit && !lesson" size="sm" @click="take">Take</UButton>
       </div>
     </header>
-    <ScenarioTrail :at="at" :check="check" :flawed="flawed" @update:at="$event && go($event)" />
+    <ScenarioTrail :at="at" :check="check" :flawed="flawed" :chosen="ways?.chosen" @update:at="$event && go($event)" />
     <div class="work">
       <div class="page">
         <FieldInPlace
@@ -101,7 +122,14 @@ useActions([
           placeholder="You are: who the learner is in it, and what they may decide"
           aria-label="Who the learner is"
         />
-        <ScenarioScript v-model:at="at" v-model:choice="choice" :check="check" :flaws="flaws" :best="best" />
+        <ScenarioScript
+          v-model:at="at"
+          v-model:choice="choice"
+          :check="check"
+          :flaws="flaws"
+          :best="best"
+          :ways="ways"
+        />
         <FieldInPlace
           class="role"
           :value="check.debrief ?? ''"

@@ -3,7 +3,7 @@ import { checkIn, checksOn } from '~~/core/blocks/forms';
 import { placedChecks } from '~~/core/course/course';
 import { offersOf, refusedIn } from '~~/core/course/offers';
 import { placeWhereTaught } from '~~/core/course/placing';
-import type { Check } from '~~/core/checks/forms';
+import { checkFormOf, type Check } from '~~/core/checks/forms';
 import { useActions } from '~/actions/registry';
 import { staying } from '~/composables/staying';
 import { freshId } from '~/composables/useApi';
@@ -43,12 +43,16 @@ const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
 const bring = ref<{ paste: () => void; look: () => void } | null>(null);
 const { saveQuestions } = useQuestionFiles();
-const SAVE = [
-  [
-    { label: 'QTI 3.0', onSelect: () => void saveQuestions('qti30') },
-    { label: 'QTI 2.1', onSelect: () => void saveQuestions('qti21') },
-  ],
-];
+/** QTI has no item for a story: what stays behind is said where it is saved. */
+const save = computed(() => {
+  const without = standing.value.some((check) => checkFormOf(check).standsAlone) ? ', without scenarios' : '';
+  return [
+    [
+      { label: `QTI 3.0${without}`, onSelect: () => void saveQuestions('qti30') },
+      { label: `QTI 2.1${without}`, onSelect: () => void saveQuestions('qti21') },
+    ],
+  ];
+});
 const EMPTY = {
   offers: {
     title: 'No offers',
@@ -142,7 +146,7 @@ useActions([
       <h1>Checks</h1>
       <FieldTabs v-model="what" :items="tabs" />
       <div class="end">
-        <UDropdownMenu v-if="standing.length" :items="SAVE" :content="staying"
+        <UDropdownMenu v-if="standing.length" :items="save" :content="staying"
           ><UButton size="sm" color="neutral" variant="outline">Save as</UButton></UDropdownMenu
         ><CheckBring v-if="desk.mayEdit" ref="bring" /><UButton v-if="desk.mayEdit" size="sm" @click="wish"
           >More questions</UButton
