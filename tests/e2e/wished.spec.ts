@@ -95,8 +95,7 @@ test('a wrong answer is exchanged, and the questions of a page by others in one 
   expect(now.filter((each) => !was.includes(each))).toEqual([text]);
   await page.locator('h1').click();
   await page.keyboard.press('Control+z');
-  await saved(page);
-  expect(await options()).toEqual(was);
+  await expect.poll(options).toEqual(was);
 
   await openLesson(page, 'Members and borrowing rights');
   const lesson = async () =>

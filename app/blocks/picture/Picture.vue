@@ -41,3 +41,11 @@ const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).
     </div>
   </NodeViewWrapper>
 </template>
+
+<style scoped>
+/* Beside a field a mark of the usual size is missed by a finger. */
+.under :deep([role='checkbox']) {
+  width: 24px;
+  height: 24px;
+}
+</style>

@@ -12,7 +12,18 @@ const props = defineProps<{
 }>();
 const at = defineModel<string | null>('at', { required: true });
 const trail = computed(() => trailOf(props.check.scenes, walk(props.check.scenes)));
+const emit = defineEmits<{ go: [scene: string] }>();
 const pane = ref<HTMLElement | null>(null);
+/** Arrows go from scene to scene, Enter into its script. */
+function key(event: KeyboardEvent) {
+  const { scenes } = props.check;
+  const now = scenes.findIndex(({ id }) => id === at.value);
+  if (event.key === 'Enter' && now >= 0) emit('go', scenes[now]!.id);
+  const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+  if (by === undefined) return;
+  event.preventDefault();
+  at.value = scenes[Math.min(scenes.length - 1, Math.max(0, now + by))]!.id;
+}
 watch(at, async () => {
   await nextTick();
   pane.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -20,7 +31,7 @@ watch(at, async () => {
 </script>
 
 <template>
-  <div ref="pane" class="trail" tabindex="0" aria-label="The ways through the scenario" role="group">
+  <div ref="pane" class="trail" tabindex="0" aria-label="The ways through the scenario" role="group" @keydown="key">
     <p v-if="chosen" class="legend small"><span class="by">1</span> learners who chose it</p>
     <svg :width="trail.width" :height="trail.height" :viewBox="`0 0 ${trail.width} ${trail.height}`">
       <g v-for="line in trail.lines" :key="line.id" :class="[line.kind, { flawed: flawed.has(line.id) }]">
@@ -35,7 +46,7 @@ watch(at, async () => {
         :key="point.id"
         class="point"
         :class="[point.kind, { here: point.id === at, best: point.onBest, flawed: flawed.has(point.id) }]"
-        @click="at = point.scene"
+        @click="emit('go', point.scene)"
       >
         <rect :x="point.x - 12" :y="point.y - 12" width="24" height="24" />
         <circle :cx="point.x" :cy="point.y" :r="point.kind === 'scene' ? 6.5 : 5" />

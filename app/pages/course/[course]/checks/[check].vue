@@ -54,13 +54,15 @@ const flawed = computed(() => new Set(flaws.value.keys()));
 const edited = reactive({ check: computed(() => check.value ?? ({ id: id.value } as ScenarioCheck)) });
 const { mayEdit, type } = useCheckEditing<ScenarioCheck>(edited);
 
-function go(scene: string) {
+const sectionOf = (scene: string) => page.value?.querySelector<HTMLElement>(`[data-scene="${scene}"]`);
+/** Shows a scene's script; `go` puts the cursor into it, too. */
+function show(scene: string | null) {
   at.value = scene;
-  void nextTick(() => {
-    const section = page.value?.querySelector<HTMLElement>(`[data-scene="${scene}"]`);
-    section?.scrollIntoView({ block: 'nearest' });
-    section?.querySelector<HTMLElement>('.title')?.focus();
-  });
+  if (scene) void nextTick(() => sectionOf(scene)?.scrollIntoView({ block: 'nearest' }));
+}
+function go(scene: string) {
+  show(scene);
+  void nextTick(() => sectionOf(scene)?.querySelector<HTMLElement>('.title')?.focus());
 }
 function walkIt() {
   desk.flushTyping();
@@ -109,7 +111,7 @@ useActions([
         <UButton v-if="mayEdit && !lesson" size="sm" @click="take">Take</UButton>
       </div>
     </header>
-    <ScenarioTrail :at="at" :check="check" :flawed="flawed" :chosen="ways?.chosen" @update:at="$event && go($event)" />
+    <ScenarioTrail :at="at" :check="check" :flawed="flawed" :chosen="ways?.chosen" @update:at="show" @go="go" />
     <div class="work">
       <div class="page">
         <FieldInPlace
