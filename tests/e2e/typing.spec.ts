@@ -282,7 +282,8 @@ test.describe('connections that are slow or cut', () => {
     await page.unroute('**/api/courses/*/operations');
     await page.unroute('**/changes?*');
     await expect(page.locator('.conflict')).toContainText('Typed on the train.', { timeout: 20_000 });
-    expect(JSON.stringify((await held(page)).course.takes)).toContain('Typed on the train.');
+    // It is shown at once, and on its way to the server.
+    await expect.poll(async () => JSON.stringify((await held(page)).course.takes)).toContain('Typed on the train.');
     await page.locator('.conflict').getByRole('button', { name: 'Put it back with its place' }).click();
     await expect.poll(() => words(page, 'Charging')).toContain('Typed on the train.');
     await other.close();
