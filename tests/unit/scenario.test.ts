@@ -126,11 +126,11 @@ describe('a story as it is written', () => {
 
 describe('a scenario that begins with a question', () => {
   let count = 0;
-  const made = scenarioOf({ ...SEVERAL, evidence: [] }, (letter) => anId(`made ${letter}${count++}`))!;
+  const made = scenarioOf({ ...SEVERAL, evidence: [] }, 'The workshop', (letter) => anId(`made ${letter}${count++}`))!;
 
   it('has its answers as choices, with what is said to them and where it says so', () => {
     expect(checkFormOf(made).problems!(made)).toEqual([]);
-    expect(made.scenes[0].text).toBe(SEVERAL.stem);
+    expect([made.stem, made.scenes[0].text]).toEqual(['The workshop', SEVERAL.stem]);
     expect(made.scenes[0].choices.map(({ text, score }) => [text, score])).toEqual(
       SEVERAL.options.map(({ id, text }) => [text, SEVERAL.keys.includes(id) ? 2 : 0]),
     );
@@ -141,7 +141,7 @@ describe('a scenario that begins with a question', () => {
     const { best, again } = walk(made.scenes);
     expect(best!.score).toBe(2);
     expect(again.size).toBe(2);
-    expect(scenarioOf(EVERY_CHECK.truth, anId)).toBeUndefined();
+    expect(scenarioOf(EVERY_CHECK.truth, 'The workshop', anId)).toBeUndefined();
   });
 });
 
@@ -211,6 +211,15 @@ describe('a learner in a story', () => {
     const begun = stateAfter([answered(ASIDE)], taking);
     expect(after(begun, answered(LATER), taking)).toBe(begun);
     expect(answerOf(answered(ASIDE), answered(ASIDE, LET), answered(ASIDE, LEAD))).toMatchObject({ score: 0.5 });
+  });
+
+  it('comes back to where they were after hundreds of steps, too', () => {
+    const rounds = [...way(ARGUE), ...Array.from({ length: 400 }, () => way(ARGUE)[0])];
+    const long: LearnerEvent = { id: 'long', lesson: lesson.id, kind: 'answer', check: SCENARIO.id, response: rounds };
+    const state = stateAfter([long], taking);
+    expect(state.answers[SCENARIO.id].state).toBe('going');
+    const back = unpackState(course, packState(course, state), 'somebody');
+    expect(back.answers[SCENARIO.id].response).toEqual(rounds);
   });
 
   it('begins anew with a try of its own, and sees where they were after a while', () => {

@@ -92,7 +92,7 @@ export function useScenarioEditing(props: { check: ScenarioCheck; readonly?: boo
     set('new scene', 'scenes', scenes.toSpliced(scenes.findIndex(({ id }) => id === after) + 1, 0, made));
     return made.id;
   }
-  /** Takes a scene out; what led to it ends there. The first one stays: a story begins somewhere. */
+  /** Takes a scene out; what led to it ends there. One stays at least: a story begins somewhere. */
   function dropScene(id: string) {
     desk.flushTyping();
     const { scenes } = now();

@@ -41,10 +41,10 @@ function tag(tags: unknown) {
 /** The question stays; a scenario beside it begins with what it asks, and is opened. */
 function makeScenario() {
   desk.flushTyping();
-  const made = scenarioOf(
-    desk.course!.checks.find(({ id }) => id === props.check.id)!,
-    freshId,
-  );
+  const now = desk.course!.checks.find(({ id }) => id === props.check.id)!;
+  // A question asks; a story is called by what it is about.
+  const title = desk.lessons.find(({ id }) => id === now.lessonId)?.title || 'A decision';
+  const made = scenarioOf(now, title, freshId);
   const after = desk.course!.checks.at(-1)?.id ?? null;
   if (
     made &&

@@ -37,9 +37,9 @@ export function sceneOf(check: Check, id: (letter: string) => string): Scene | u
 
 /**
  * A scenario that begins with a question as its first scene: a check of its own beside it, with its evidence; the
- * question stays as it is.
+ * question stays as it is. `title`: what it is called.
  */
-export function scenarioOf(check: Check, id: (letter: string) => string): ScenarioCheck | undefined {
+export function scenarioOf(check: Check, title: string, id: (letter: string) => string): ScenarioCheck | undefined {
   const scene = sceneOf(check, id);
   if (!scene) return undefined;
   const { lessonId, objectiveId, evidence } = check;
@@ -47,7 +47,7 @@ export function scenarioOf(check: Check, id: (letter: string) => string): Scenar
     id: id('k'),
     lessonId,
     kind: 'scenario',
-    stem: check.stem,
+    stem: title,
     evidence,
     level: 'decide',
     difficulty: check.difficulty,

@@ -39,7 +39,7 @@ export interface ScenarioSecret {
 }
 
 /** Bits of how many steps a way has, and of which choice each is. */
-const BITS = { steps: 7, choice: 10 };
+const BITS = { steps: 10, choice: 12 };
 const MOST_STEPS = 2 ** BITS.steps - 1;
 
 /**

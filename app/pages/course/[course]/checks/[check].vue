@@ -92,6 +92,7 @@ useActions([
         <FieldInPlace
           :value="check.stem"
           :save="(words, was, group) => type('title', 'stem', words, was, group)"
+          wraps
           required
           maxlength="300"
           :readonly="!mayEdit"
@@ -167,7 +168,7 @@ useActions([
 }
 header {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   column-gap: 16px;
   padding: 12px 18px;
   border-bottom: 1px solid var(--hair);
