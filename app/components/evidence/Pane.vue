@@ -52,7 +52,7 @@ useActions([
       @detach="emit('detach', $event)"
       @replace="(id, text, attrs) => emit('replace', id, text, attrs)"
     />
-    <LazyEvidenceFind
+    <EvidenceFind
       v-else-if="tab === 'find'"
       class="body"
       :lesson="lesson"

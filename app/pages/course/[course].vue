@@ -135,7 +135,7 @@ useHead({ title: () => `${desk.course?.title ?? 'Course'} – Uplift Path` });
       <ShellConflicts />
       <ShellJobsLine />
       <ShellStuckLine />
-      <LazyShellReplaceBar v-if="replacing" ref="bar" @close="replacing = false" />
+      <ShellReplaceBar v-if="replacing" ref="bar" @close="replacing = false" />
       <div class="columns">
         <ShellStepsList :sources="sources" />
         <main id="work" class="work"><NuxtPage /></main>
