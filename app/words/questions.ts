@@ -25,4 +25,5 @@ export const KIND_WORDS: Record<CheckKind, string> = {
   open: 'open answer',
   area: 'in a picture',
   scenario: 'scenario',
+  task: 'practice task',
 };

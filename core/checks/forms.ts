@@ -10,6 +10,7 @@ import { scenario, type ScenarioCheck } from './scenario/form';
 import { several, type SeveralCheck } from './several/form';
 import { short, type ShortCheck } from './short/form';
 import { sort, type SortCheck } from './sort/form';
+import { task, type TaskCheck } from './task/form';
 import { truth, type TruthCheck } from './truth/form';
 
 export type { Quote } from './check';
@@ -29,6 +30,7 @@ export interface CheckKinds {
   open: OpenCheck;
   area: AreaCheck;
   scenario: ScenarioCheck;
+  task: TaskCheck;
 }
 
 export type CheckKind = keyof CheckKinds;
@@ -48,6 +50,7 @@ const CHECKS: { [Kind in CheckKind]: CheckForm<CheckKinds[Kind]> } = {
   open,
   area,
   scenario,
+  task,
 };
 
 export const CHECK_KINDS = Object.keys(CHECKS) as CheckKind[];

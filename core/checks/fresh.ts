@@ -1,9 +1,16 @@
 import type { CheckFrame } from './check';
+import type { CriterionLevel } from './task/form';
 import { rewordedFields, type Check, type CheckKind, type CheckKinds } from './forms';
 
 type Fresh<Kind extends CheckKind> = (
   id: (letter: string) => string,
 ) => Pick<CheckFrame, 'stem'> & Omit<CheckKinds[Kind], keyof CheckFrame>;
+
+/** The levels of a new criterion, the best one first. */
+export function freshLevels(id: (letter: string) => string): CriterionLevel[] {
+  return LEVELS.map((text, at) => ({ id: id('l'), text, points: LEVELS.length - 1 - at }));
+}
+const LEVELS = ['It is there', 'It is there in part', 'It is missing'];
 
 const right = { code: 'right' as const, quotes: [] };
 const own = { code: 'own' as const, quotes: [] };
@@ -118,6 +125,17 @@ export const FRESH: { [Kind in CheckKind]: Fresh<Kind> } = {
       ],
     };
   },
+  task: (id) => ({
+    kind: 'task',
+    stem: 'What is to be done and handed in?',
+    setting: '',
+    handIn: { words: { most: 300 } },
+    criteria: [{ id: id('c'), text: MORE_WORDS.criterion, levels: freshLevels(id), quotes: [] }],
+    criteriaShown: true,
+    model: '',
+    lastWord: 'confirmed',
+    quotes: [],
+  }),
   open: () => ({ kind: 'open', stem: 'What would you do?', by: 'learner', model: '', looksFor: [], quotes: [] }),
 };
 
@@ -131,6 +149,7 @@ export const MORE_WORDS = {
   group: 'Another group',
   area: 'What is to be seen there',
   choice: 'What else can be done',
+  criterion: 'What a good hand-in shows',
 } as const;
 
 /** Questions that can be asked as they stand. */
@@ -140,6 +159,7 @@ const USABLE: ReadonlySet<string> = new Set([
   'What belongs together?',
   'Which group does each belong to?',
   'What would you do?',
+  ...LEVELS,
 ]);
 
 const known = new Map<CheckKind, ReadonlySet<string>>();

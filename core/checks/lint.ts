@@ -9,7 +9,8 @@ import type { LintWords } from './lint-words';
  * all or one is right; steps that carry their numbers; a group without things; a measure without unit; too much to be
  * typed; nothing to compare with; no picture to answer in; of a story: a scene never come to, without an end,
  * without words, with one choice, with choices of one worth; a choice after which nothing is told, or that earns points
- * by going back; a story in a quiz; a question asked twice; wrong answers without a measure;
+ * by going back; of a task: levels of one worth;
+ * a story or a task in a quiz; a question asked twice; wrong answers without a measure;
  * asked before it is taught; always the same key; much harder to read than the pages of its course.
  */
 export const FLAWS = [
@@ -40,6 +41,7 @@ export const FLAWS = [
   'no-scene',
   'no-choice',
   'all-same-worth',
+  'levels-same-worth',
   'nothing-follows',
   'earns-again',
   'in-quiz',

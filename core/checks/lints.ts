@@ -12,6 +12,7 @@ import { scenario } from './scenario/lint';
 import { several } from './several/lint';
 import { short } from './short/lint';
 import { sort } from './sort/lint';
+import { task } from './task/lint';
 import { truth } from './truth/lint';
 
 export { FLAWS, type Flaw, type FlawCode } from './lint';
@@ -28,6 +29,7 @@ const LINTS: { [Kind in CheckKind]: CheckLint<CheckKinds[Kind]> } = {
   open,
   area,
   scenario,
+  task,
 };
 
 /** What is wrong with a question by itself, in the language of its course. */

@@ -11,8 +11,35 @@ export interface Feedback {
   points?: string[];
   /** A story as far as it was gone. */
   story?: Story;
+  /** How well each criterion was met. */
+  criteria?: JudgedCriterion[];
+  /** The marks are suggested: no person has looked at them. */
+  suggested?: true;
   /** What the author says to every right answer, or to every other. */
   general?: string;
+}
+
+/**
+ * A mark beside its score, as it is given to a hand-in: levels by criterion, and to each the words that earned it, and
+ * what is said.
+ */
+export interface GivenMark {
+  levels?: Record<string, string>;
+  words?: Record<string, string[]>;
+  notes?: Record<string, string>;
+  /** No person gave it. `doubt`: the criteria it is not sure of. */
+  suggested?: true;
+  doubt?: string[];
+}
+
+/** A criterion with the level it was given; `words` are those of the hand-in that earned it. */
+export interface JudgedCriterion {
+  text: string;
+  level?: string;
+  points: number;
+  of: number;
+  words?: string[];
+  note?: string;
 }
 
 /** A step of a story: the scene, what was chosen in it (nothing where it was an end), and what followed. */
@@ -69,6 +96,8 @@ export interface CheckMarking<Kind extends CheckFrame, View, Secret, Response> {
   /** A response as it came from outside; undefined when it is none to this check. */
   read(response: unknown, secret: Secret): Response | undefined;
   mark(secret: Secret, response: Response): Mark;
+  /** What is said to a response by the mark it was given, where it is given one in parts. */
+  judged?(secret: Secret, given: GivenMark): Feedback;
   /** The right response and what is said to it, for when nothing can be won by knowing it. */
   solution(secret: Secret): { response: Response; feedback?: Feedback };
   /** The same view with what can be chosen from in another order, where its order says nothing. */

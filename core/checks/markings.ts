@@ -3,7 +3,7 @@ import type { CheckFrame, CheckPicture } from './check';
 import { area, type AreaView } from './area/marking';
 import { choice, type ChoiceSecret, type ChoiceView } from './choice/marking';
 import type { Check, CheckKind, CheckKinds } from './forms';
-import type { BitReader, BitWriter, CheckMarking, Feedback, Interaction, Mark } from './marking';
+import type { BitReader, BitWriter, CheckMarking, Feedback, GivenMark, Interaction, Mark } from './marking';
 import { match, type MatchView } from './match/marking';
 import { number, type NumberSecret, type NumberView } from './number/marking';
 import { open, type OpenSecret, type OpenView } from './open/marking';
@@ -13,9 +13,21 @@ import { scenario, type ScenarioSecret, type ScenarioView } from './scenario/mar
 import { several, type SeveralSecret } from './several/marking';
 import { short, type ShortSecret } from './short/marking';
 import { sort, type SortView } from './sort/marking';
+import { task, type HandedIn, type TaskSecret, type TaskView } from './task/marking';
 import { truth, type TruthSecret } from './truth/marking';
 
-export type { BitReader, BitWriter, Feedback, Interaction, Mark, Story, StoryStep } from './marking';
+export type {
+  BitReader,
+  BitWriter,
+  Feedback,
+  GivenMark,
+  Interaction,
+  JudgedCriterion,
+  Mark,
+  Story,
+  StoryStep,
+} from './marking';
+export type { HandedFile, HandedIn } from './task/marking';
 
 /** What a learner gets of a check of each kind, and what is kept from them. */
 export interface CheckViews {
@@ -30,6 +42,7 @@ export interface CheckViews {
   open: OpenView;
   area: AreaView;
   scenario: ScenarioView;
+  task: TaskView;
 }
 interface CheckSecrets {
   choice: ChoiceSecret;
@@ -43,6 +56,7 @@ interface CheckSecrets {
   open: OpenSecret;
   area: SeveralSecret;
   scenario: ScenarioSecret;
+  task: TaskSecret;
 }
 
 /** What learners get of every check: the frame without key, feedback and evidence. */
@@ -75,6 +89,7 @@ interface Responses {
   open: string;
   area: string[];
   scenario: string[];
+  task: HandedIn;
 }
 type Response<Kind extends CheckKind> = Responses[Kind];
 type Marking = CheckMarking<Check, unknown, unknown, unknown>;
@@ -82,7 +97,7 @@ type Marking = CheckMarking<Check, unknown, unknown, unknown>;
 // The responses of a kind are its own matter: outside of its folder nobody looks into one.
 const MARKINGS: {
   [Kind in CheckKind]: CheckMarking<CheckKinds[Kind], CheckViews[Kind], CheckSecrets[Kind], Response<Kind>>;
-} = { choice, several, truth, order, match, sort, number, short, open, area, scenario };
+} = { choice, several, truth, order, match, sort, number, short, open, area, scenario, task };
 const markingOf = ({ kind }: { kind: CheckKind }) => MARKINGS[kind] as unknown as Marking;
 
 /** A check as a learner gets it, and what is kept from them. `mixed` settles the ids a learner sees. */
@@ -122,6 +137,11 @@ export function mark(secret: Secret, response: unknown): Mark | undefined {
   return general && marked.state === 'marked'
     ? { ...marked, feedback: { code: 'own', quotes: [], ...marked.feedback, general } }
     : marked;
+}
+
+/** What is said to a response by a mark that was given to it in parts; undefined where its kind has none. */
+export function judged(secret: Secret, given: GivenMark): Feedback | undefined {
+  return markingOf(secret).judged?.(secret, given);
 }
 
 /** A secret as it is where no person marks: what a person would mark, learners compare themselves. */

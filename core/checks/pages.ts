@@ -13,6 +13,7 @@ import { scenario } from './scenario/page';
 import { several } from './several/page';
 import { short } from './short/page';
 import { sort } from './sort/page';
+import { task } from './task/page';
 import { truth } from './truth/page';
 
 const PAGES: { [Kind in CheckKind]: CheckPage<CheckKinds[Kind]> } = {
@@ -27,6 +28,7 @@ const PAGES: { [Kind in CheckKind]: CheckPage<CheckKinds[Kind]> } = {
   open,
   area,
   scenario,
+  task,
 };
 
 /** A check as HTML, for its author. */

@@ -12,8 +12,8 @@ import { sort } from './sort/qti';
 import type { Words } from '../words';
 import { truth } from './truth/qti';
 
-/** Kinds that are items of QTI: it has none for a story. */
-type QtiKind = Exclude<CheckKind, 'scenario'>;
+/** Kinds that are items of QTI: it has none for a story, or for a task with criteria and files. */
+type QtiKind = Exclude<CheckKind, 'scenario' | 'task'>;
 
 /** In the order in which an item is asked whether it is one: the narrower kind first. */
 const QTIS: { [Kind in QtiKind]: CheckQti<CheckKinds[Kind]> } = {

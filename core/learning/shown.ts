@@ -1,4 +1,4 @@
-import { mark, solutionOf, type Feedback, type Secret } from '../checks/markings';
+import { judged, mark, solutionOf, type Feedback, type Secret } from '../checks/markings';
 import type { Rules } from './rules';
 import {
   endOf,
@@ -33,9 +33,9 @@ export interface Shown extends Answer {
 export function shown(check: string, answer: Answer, keys: Secrets, settled: boolean): Shown | undefined {
   const secret = own(keys, check);
   if (!secret) return undefined;
-  const feedback = mark(secret, answer.response)?.feedback;
+  const { parts, given, ...rest } = answer;
+  const feedback = (given && judged(secret, given)) ?? mark(secret, answer.response)?.feedback;
   const solution = settled ? solutionOf(secret) : undefined;
-  const { parts, ...rest } = answer;
   return {
     ...rest,
     // Which part is right would tell the key to who has tries left.

@@ -1,4 +1,4 @@
-import { goesOn, mark, type Mark } from '../checks/markings';
+import { goesOn, mark, type GivenMark, type Mark } from '../checks/markings';
 import type { Rules } from './rules';
 import { afterIn, quizzesOf, type QuizState, type Taking } from './sittings';
 
@@ -9,6 +9,8 @@ export interface Answer extends Pick<Mark, 'score' | 'state' | 'parts'> {
   tries: number;
   /** What the person who marked it says. */
   said?: string;
+  /** How its parts were marked, where it was marked by parts. */
+  given?: GivenMark;
   /** It was right in a try before, and is not asked again. */
   kept?: true;
 }
@@ -29,8 +31,11 @@ export type LearnerEvent = { id: string; lesson: string; at?: number } & (
   | { kind: 'read' }
   /** In a quiz a response of null takes an answer back. */
   | { kind: 'answer'; check: string; response: unknown }
-  /** A person's mark, 0 to 1: it holds, whatever was marked before, until there is another answer. */
-  | { kind: 'mark'; check: string; score: number; said?: string }
+  /**
+   * A mark, 0 to 1, a person's or one that was suggested: it holds, whatever was marked before, until there is another
+   * answer. `by` is who gave it, where that is known.
+   */
+  | { kind: 'mark'; check: string; score: number; said?: string; given?: GivenMark; by?: string }
   /** A try at a quiz is begun, and handed in. */
   | { kind: 'sit' }
   | { kind: 'hand' }
@@ -92,12 +97,16 @@ export function after(state: LearnerState, event: LearnerEvent, taking: Taking):
   };
 }
 
-const markedBy = ({ response, tries }: Answer, { score, said }: { score: number; said?: string }): Answer => ({
+const markedBy = (
+  { response, tries }: Answer,
+  { score, said, given }: Pick<LearnerEvent & { kind: 'mark' }, 'score' | 'said' | 'given'>,
+): Answer => ({
   response,
   score,
   state: 'marked',
   tries,
   ...(said && { said }),
+  ...(given && { given }),
 });
 
 /** The state that events lead to, in the order they came in. */

@@ -18,8 +18,9 @@ export function eventOf(row: AttemptRow): LearnerEvent {
 }
 
 /** A mark as it is stored: a number, with what is said to it where something is. */
-const markIn = (stored: unknown): { score: number; said?: string } =>
-  typeof stored === 'number' ? { score: stored } : (stored as { score: number; said?: string });
+const markIn = (stored: unknown): StoredMark =>
+  typeof stored === 'number' ? { score: stored } : (stored as StoredMark);
+type StoredMark = Pick<LearnerEvent & { kind: 'mark' }, 'score' | 'said' | 'given' | 'by'>;
 
 /** The row of an event on a release. */
 export function attemptOf(event: LearnerEvent & { at: number }, release: string, receivedAt: number): AttemptRow {
@@ -43,4 +44,5 @@ function saidOf(event: LearnerEvent): unknown {
   return event.kind === 'grant' ? { minutes: event.minutes, tries: event.tries } : undefined;
 }
 
-const markOf = ({ score, said }: { score: number; said?: string }) => (said ? { score, said } : score);
+const markOf = ({ score, said, given, by }: StoredMark) =>
+  said || given || by ? { score, ...(said && { said }), ...(given && { given }), ...(by && { by }) } : score;
