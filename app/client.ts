@@ -29,6 +29,10 @@ export type AnswerOf<K extends Key> = Of<K>['answer'];
 /** Given, or nothing where nothing is asked. */
 type Call<K extends Key> = object extends Given<K> ? [given?: Given<K>] : [given: Given<K>];
 
+/** The address that a route has with its parts filled in. */
+const pathOf = (route: string, ids: Readonly<Record<string, unknown>>): string =>
+  route.slice(route.indexOf(' ') + 1).replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(ids[name])));
+
 /** The address of a route, for links, pictures and streams. */
 export function addressOf<K extends Key>(
   route: K,
@@ -37,9 +41,7 @@ export function addressOf<K extends Key>(
     : [given: Ids<K> & WithQuery<Of<K>['query']>]
 ): string {
   const { query, ...ids } = (given ?? {}) as Record<string, unknown>;
-  const path = route
-    .slice(route.indexOf(' ') + 1)
-    .replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(ids[name])));
+  const path = pathOf(route, ids);
   const asked = new URLSearchParams(
     Object.entries((query ?? {}) as Record<string, unknown>).flatMap(([name, value]) =>
       value === undefined ? [] : [[name, String(value)]],
@@ -49,12 +51,13 @@ export function addressOf<K extends Key>(
 }
 
 /** Asks the server: what goes and what comes is typed by the route's definition. Throws as `$fetch` does. */
-export function api<K extends Key>(route: K, ...[given]: Call<K>): Promise<AnswerOf<K>> {
-  const { body, query, ...ids } = (given ?? {}) as {
+export function api<K extends Key>(route: K, ...given: Call<K>): Promise<AnswerOf<K>> {
+  // All routes together are more than the compiler follows: here what is given is plain.
+  const { body, query, ...ids } = ((given as unknown[])[0] ?? {}) as {
     body?: Record<string, unknown> | Uint8Array | Blob;
     query?: Record<string, unknown>;
   };
-  return $fetch<AnswerOf<K>>(addressOf(route, ids as never), {
+  return $fetch<AnswerOf<K>>(pathOf(route, ids), {
     method: route.slice(0, route.indexOf(' ')) as 'GET',
     ...(query && { query }),
     ...(body !== undefined && {

@@ -54,7 +54,9 @@ for (const file of readdirSync(join('eval/marking', folder)).sort()) {
       sums.sureSame += Number(sure && off === 0);
       sums.given += Number(hand === 'mmmm' && level !== 'm');
       if (mode === '--list' && off > 0)
-        console.log(`${name} ${hand} -> ${letters} [${at}] ${found.toFixed(2)} ${sure ? '' : '? '}${text.slice(0, 60)} | ${words.join(' / ').slice(0, 90)}`);
+        console.log(
+          `${name} ${hand} -> ${letters} [${at}] ${found.toFixed(2)} ${sure ? '' : '? '}${text.slice(0, 60)} | ${words.join(' / ').slice(0, 90)}`,
+        );
     });
   }
   console.log(`${name}: ${same} of ${answers.length * held.criteria.length} the same`);

@@ -28,9 +28,13 @@ export interface Routes {
   'GET /api/courses/:course/contradictions': typeof import('./api/courses/[course]/contradictions.get').default;
   'GET /api/courses/:course/events': typeof import('./api/courses/[course]/events.get').default;
   'GET /api/courses/:course/figures': typeof import('./api/courses/[course]/figures.get').default;
+  'GET /api/courses/:course/hand-ins': typeof import('./api/courses/[course]/hand-ins/index.get').default;
+  'GET /api/courses/:course/hand-ins/together': typeof import('./api/courses/[course]/hand-ins/together.get').default;
   'GET /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.get').default;
   'GET /api/courses/:course/learners': typeof import('./api/courses/[course]/learners.get').default;
   'GET /api/courses/:course/learners/:learner': typeof import('./api/courses/[course]/learners/[learner].get').default;
+  'GET /api/courses/:course/learners/:learner/files/:hash': typeof import('./api/courses/[course]/learners/[learner]/files/[hash].get').default;
+  'GET /api/courses/:course/learners/:learner/hand-ins/:check': typeof import('./api/courses/[course]/learners/[learner]/hand-ins/[check].get').default;
   'GET /api/courses/:course/lessons/:lesson/history': typeof import('./api/courses/[course]/lessons/[lesson]/history.get').default;
   'GET /api/courses/:course/lessons/:lesson/page': typeof import('./api/courses/[course]/lessons/[lesson]/page.get').default;
   'GET /api/courses/:course/lessons/:lesson/points': typeof import('./api/courses/[course]/lessons/[lesson]/points.get').default;
@@ -61,6 +65,7 @@ export interface Routes {
   'GET /api/lately': typeof import('./api/lately.get').default;
   'GET /api/learn/:link': typeof import('./api/learn/[link]/index.get').default;
   'GET /api/learn/:link/course': typeof import('./api/learn/[link]/course.get').default;
+  'GET /api/learn/:link/files/:hash': typeof import('./api/learn/[link]/files/[hash].get').default;
   'GET /api/learn/:link/media/:hash': typeof import('./api/learn/[link]/media/[hash].get').default;
   'GET /api/me/sessions': typeof import('./api/me/sessions/index.get').default;
   'GET /api/orphans': typeof import('./api/orphans/index.get').default;
@@ -105,6 +110,7 @@ export interface Routes {
   'POST /api/invitations/:invitation': typeof import('./api/invitations/[invitation].post').default;
   'POST /api/learn/:link/begin': typeof import('./api/learn/[link]/begin.post').default;
   'POST /api/learn/:link/events': typeof import('./api/learn/[link]/events.post').default;
+  'POST /api/learn/:link/files': typeof import('./api/learn/[link]/files/index.post').default;
   'POST /api/learn/:link/leave': typeof import('./api/learn/[link]/leave.post').default;
   'POST /api/learn/:link/return': typeof import('./api/learn/[link]/return.post').default;
   'POST /api/orphans/:orphan': typeof import('./api/orphans/[orphan].post').default;
@@ -154,9 +160,13 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/contradictions': 'reader',
   'GET /api/courses/:course/events': 'reader',
   'GET /api/courses/:course/figures': 'reader',
+  'GET /api/courses/:course/hand-ins': 'marker',
+  'GET /api/courses/:course/hand-ins/together': 'marker',
   'GET /api/courses/:course/jobs': 'reader',
   'GET /api/courses/:course/learners': 'author',
   'GET /api/courses/:course/learners/:learner': 'author',
+  'GET /api/courses/:course/learners/:learner/files/:hash': 'marker',
+  'GET /api/courses/:course/learners/:learner/hand-ins/:check': 'marker',
   'GET /api/courses/:course/lessons/:lesson/history': 'reader',
   'GET /api/courses/:course/lessons/:lesson/page': 'reader',
   'GET /api/courses/:course/lessons/:lesson/points': 'reader',
@@ -187,6 +197,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/lately': 'signed-in',
   'GET /api/learn/:link': 'anyone',
   'GET /api/learn/:link/course': 'anyone',
+  'GET /api/learn/:link/files/:hash': 'anyone',
   'GET /api/learn/:link/media/:hash': 'anyone',
   'GET /api/me/sessions': 'signed-in',
   'GET /api/orphans': 'owner',
@@ -207,7 +218,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/jobs': 'author',
   'POST /api/courses/:course/jobs/:job': 'author',
   'POST /api/courses/:course/learners/:learner/grants': 'author',
-  'POST /api/courses/:course/learners/:learner/marks': 'author',
+  'POST /api/courses/:course/learners/:learner/marks': 'marker',
   'POST /api/courses/:course/lessons/:lesson/pulled': 'reader',
   'POST /api/courses/:course/lessons/:lesson/rewrite': 'reader',
   'POST /api/courses/:course/links': 'author',
@@ -231,6 +242,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/invitations/:invitation': 'signed-in',
   'POST /api/learn/:link/begin': 'anyone',
   'POST /api/learn/:link/events': 'anyone',
+  'POST /api/learn/:link/files': 'anyone',
   'POST /api/learn/:link/leave': 'anyone',
   'POST /api/learn/:link/return': 'anyone',
   'POST /api/orphans/:orphan': 'owner',

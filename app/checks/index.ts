@@ -11,6 +11,7 @@ import { scenario } from './scenario';
 import { several } from './several';
 import { short } from './short';
 import { sort } from './sort';
+import { task } from './task';
 import { truth } from './truth';
 
 /** Every kind of check as the desk knows it, in the order they are offered in. */
@@ -26,6 +27,7 @@ export const CHECK_EDITORS: Record<CheckKind, CheckEditor> = {
   open,
   area,
   scenario,
+  task,
 };
 
 /** What can be written by hand: what it is called, and a new one for a lesson. `id` gives ids by their letter. */

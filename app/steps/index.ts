@@ -23,8 +23,8 @@ export interface StepPart extends Place {
 /** A step of the work. */
 export interface Step extends Place {
   key: string;
-  /** Who may open it: everybody with a part in the course, or its authors alone. */
-  right: 'reader' | 'author';
+  /** Who may open it: everybody with a part in the course, those who mark, or its authors alone. */
+  right: 'reader' | 'marker' | 'author';
   parts?: readonly StepPart[];
   /** Stands apart from the work itself. */
   apart?: boolean;
@@ -75,10 +75,17 @@ export const STEPS: readonly Step[] = [
     count: ({ course }) => placedChecks(course).length,
   },
   { path: 'release', label: 'Release', key: 'Alt+6', right: 'reader' },
-  { path: 'results', label: 'Results', key: 'Alt+7', right: 'author' },
+  {
+    path: 'results',
+    label: 'Results',
+    key: 'Alt+7',
+    right: 'marker',
+    parts: [{ path: 'results/marking', label: 'Hand-ins' }],
+  },
   { path: 'bin', label: 'Bin', key: 'Alt+8', right: 'reader', count: ({ course }) => course.bin.length, apart: true },
   { path: 'people', label: 'People', key: 'Alt+9', right: 'author' },
 ];
 
 /** Whether somebody with this part in the course may open a step. */
-export const mayOpen = ({ right }: Step, role: string): boolean => right === 'reader' || role === 'author';
+export const mayOpen = ({ right }: Step, role: string): boolean =>
+  right === 'reader' || role === 'author' || role === right;

@@ -31,4 +31,5 @@ export const AUDIT: Record<string, string> = {
   'learner-unnamed': "took a learner's name out of",
   'answer-marked': 'marked an answer in',
   'quiz-granted': 'granted more at a quiz of',
+  'hand-ins-saved': 'saved hand-ins of',
 };

@@ -139,6 +139,11 @@ export function mark(secret: Secret, response: unknown): Mark | undefined {
     : marked;
 }
 
+/** What was handed in, where a check asks for that; undefined for any other. */
+export function handedIn(secret: Secret | undefined, response: unknown): HandedIn | undefined {
+  return secret?.kind === 'task' ? task.read(response, secret) : undefined;
+}
+
 /** What is said to a response by a mark that was given to it in parts; undefined where its kind has none. */
 export function judged(secret: Secret, given: GivenMark): Feedback | undefined {
   return markingOf(secret).judged?.(secret, given);

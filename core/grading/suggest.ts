@@ -3,7 +3,10 @@ import type { LanguagePack } from '../language/pack';
 import { contained } from '../language/similarity';
 
 /** What a language is asked for where hand-ins are read. */
-export type GradingLanguage = Pick<LanguagePack, 'sentences' | 'stems' | 'stemmedWords' | 'commonness' | 'numbers' | 'denies' | 'regular'>;
+export type GradingLanguage = Pick<
+  LanguagePack,
+  'sentences' | 'stems' | 'stemmedWords' | 'commonness' | 'numbers' | 'denies' | 'regular'
+>;
 
 /** What a hand-in is held against. */
 export interface Held {
@@ -62,7 +65,11 @@ const MODEL = 0.3;
  * the hand-in that are about it is its share, and the share its level. Figures must be the right ones, and what
  * is denied counts as not done. What is copied from the task, or said of something else, earns nothing.
  */
-export function suggestMarks({ criteria, model, prompt }: Held, text: string, language: GradingLanguage): SuggestedLevel[] {
+export function suggestMarks(
+  { criteria, model, prompt }: Held,
+  text: string,
+  language: GradingLanguage,
+): SuggestedLevel[] {
   const read = (of: string) => readSentences(of, language);
   const given = runsOf(prompt);
   const copies = criteria.flatMap((each) => [each.text, ...each.levels.map((level) => level.text)]).map(plainly);
@@ -144,13 +151,16 @@ function levelOf(
       sure = false;
     }
   }
-  const denied = !wanted.denies && !inModel.some(({ denies }) => denies) && about.length > 0 && about.every(({ denies }) => denies);
+  const denied =
+    !wanted.denies && !inModel.some(({ denies }) => denies) && about.length > 0 && about.every(({ denies }) => denies);
   if (denied) {
     share = Math.min(share, FULL - CLOSE / 2);
     sure = false;
   }
   // One word in common is chance.
-  const met = new Set(about.flatMap((sentence) => [...wanted.stems, ...wanted.best].filter((stem) => sentence.stems.has(stem))));
+  const met = new Set(
+    about.flatMap((sentence) => [...wanted.stems, ...wanted.best].filter((stem) => sentence.stems.has(stem))),
+  );
   if (met.size < LEAST && figures.length === 0) share = 0;
   const level = levels[placeOf(share, levels.length)]!;
   if ([FULL, PART].some((border) => Math.abs(share - border) < CLOSE)) sure = false;
@@ -192,7 +202,9 @@ function readSentences(text: string, language: GradingLanguage): Read[] {
 /** Every few words in a row of a text. */
 function runsOf(text: string): Set<string> {
   const words = plainly(text).split(' ');
-  return new Set(words.slice(0, Math.max(0, words.length - RUN + 1)).map((_, at) => words.slice(at, at + RUN).join(' ')));
+  return new Set(
+    words.slice(0, Math.max(0, words.length - RUN + 1)).map((_, at) => words.slice(at, at + RUN).join(' ')),
+  );
 }
 
 /** A sentence without what does not count when it is copied: signs, capitals. */

@@ -1,3 +1,4 @@
+import type { LastWord } from '../checks/task/form';
 import type { Feedback } from '../checks/marking';
 import type { CalloutTone } from '../blocks/callout/form';
 import type { Shows } from '../quiz/form';
@@ -72,6 +73,39 @@ export interface StoryWords {
   points: string;
 }
 
+/** What is said of a task that is done and handed in. `by`: whose mark holds. */
+export interface TaskWords extends Record<
+  | 'write'
+  | 'words'
+  | 'least'
+  | 'most'
+  | 'criteria'
+  | 'points'
+  | 'files'
+  | 'take'
+  | 'kinds'
+  | 'sending'
+  | 'drop'
+  | 'failed'
+  | 'again'
+  | 'noFiles'
+  | 'handIn'
+  | 'keeps'
+  | 'draft'
+  | 'suggested'
+  | 'score'
+  | 'earned'
+  | 'notFound'
+  | 'gone'
+  | 'yours'
+  | 'lost'
+  | 'tooFew'
+  | 'tooMany',
+  string
+> {
+  by: Record<LastWord, string>;
+}
+
 /** Everything the learner's side says, in one language; `{name}` stands for a value. */
 export interface Words {
   begin: string;
@@ -113,6 +147,7 @@ export interface Words {
   feedback: Record<Exclude<Feedback['code'], 'right' | 'own'>, string>;
   asks: AskingWords;
   story: StoryWords;
+  task: TaskWords;
   quiz: QuizWords;
   kept: string;
   lost: string;

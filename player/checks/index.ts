@@ -10,6 +10,7 @@ import scenario from './scenario/Check.vue';
 import several from './several/Check.vue';
 import short from './short/Check.vue';
 import sort from './sort/Check.vue';
+import task from './task/Check.vue';
 import truth from './truth/Check.vue';
 
 /** What takes a response, by kind of check; `part.ts` says what each is given. */
@@ -25,7 +26,8 @@ export const CHECK_PARTS: Record<CheckKind, Component> = {
   open,
   area,
   scenario,
+  task,
 };
 
-/** Kinds whose parts give each step away themselves, where others are checked when all is answered. */
-export const BY_STEPS: ReadonlySet<CheckKind> = new Set<CheckKind>(['scenario']);
+/** Kinds whose parts give what is answered away themselves, step by step or whole. */
+export const BY_STEPS: ReadonlySet<CheckKind> = new Set<CheckKind>(['scenario', 'task']);

@@ -19,6 +19,8 @@ const props = defineProps<{
   rules: Rules;
   carrier: Carrier;
   media: PartView['media'];
+  drafts?: PartView['drafts'];
+  files?: PartView['files'];
   first?: string;
 }>();
 defineSlots<{ end?: () => unknown; top?: () => unknown }>();
@@ -35,6 +37,8 @@ const view = computed<PartView>(() => ({
   language: props.course.language,
   media: props.media,
   embeds: props.course.embeds ?? [],
+  ...(props.drafts && { drafts: props.drafts }),
+  ...(props.files && { files: props.files }),
 }));
 
 const lessons = computed(() => lessonsOf(props.course));

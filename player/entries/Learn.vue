@@ -5,6 +5,7 @@ import type { Carrier } from '../carriers/carrier';
 import Player from '../components/Player.vue';
 import { say, wordsFor } from '../../core/words';
 import { sayRules } from '../rules';
+import { browserDrafts } from '../carriers/drafts';
 import { asking, Refused, type Offer, type Taken } from './asking';
 
 /** The door of a course: what it is, how it counts, and in; behind it the walk itself. */
@@ -87,6 +88,8 @@ const leave = () =>
     :rules="taken.rules"
     :carrier="carrier"
     :media="({ hash }) => `/api/learn/${link}/media/${hash}`"
+    :drafts="browserDrafts(() => `uplift/${taken!.learner}/${taken!.release}`)"
+    :files="server.files"
   >
     <template #end>
       <footer v-if="address" class="up-body">

@@ -1,3 +1,5 @@
+import type { HandedFile } from '../../core/checks/markings';
+import type { Files } from '../blocks/part';
 import type { Told, Sent } from '../carriers/server';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
@@ -55,6 +57,31 @@ async function ask<T>(path: string, body?: unknown): Promise<T> {
   );
 }
 
+/** Sends a file, told how far it is: what `fetch` says of bodies on their way is not known everywhere. */
+function sendFile(path: string, file: File, told: (share: number) => void): ReturnType<Files['send']> {
+  const request = new XMLHttpRequest();
+  const done = new Promise<HandedFile>((resolve, reject) => {
+    request.upload.onprogress = ({ loaded, total }) => told(total > 0 ? loaded / total : 0);
+    request.onload = () => {
+      const answer = answered(request.responseText) as HandedFile & { data?: { message?: string } };
+      if (request.status < 300) resolve(answer);
+      else reject(new Error(answer.data?.message ?? ''));
+    };
+    request.onerror = () => reject(new Error(''));
+    request.open('POST', path);
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.send(file);
+  });
+  return { done, stop: () => request.abort() };
+}
+function answered(text: string): object {
+  try {
+    return JSON.parse(text) as object;
+  } catch {
+    return {};
+  }
+}
+
 /** Our server's side for learners, at one course's link. */
 export function asking(link: string) {
   const at = `/api/learn/${link}`;
@@ -66,6 +93,11 @@ export function asking(link: string) {
       ask<{ name: string; here: boolean }>(`${at}/return`, { key, ...(take && { take }) }),
     leave: () => ask<object>(`${at}/leave`, {}),
     course: () => ask<Taken>(`${at}/course`),
+    files: {
+      address: (hash) => `${at}/files/${hash}`,
+      send: (check, file, told) =>
+        sendFile(`${at}/files?check=${check}&name=${encodeURIComponent(file.name)}`, file, told),
+    } satisfies Files,
     async send(events: readonly Sent[]): Promise<Told | undefined> {
       try {
         return await ask<Told>(`${at}/events`, { events });

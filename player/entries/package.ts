@@ -10,6 +10,7 @@ import type { LearnerCourse } from '../../core/learning/view';
 import { browserStore, localCarrier } from '../carriers/local';
 import { scormStore } from '../carriers/scorm';
 import Player from '../components/Player.vue';
+import { browserDrafts } from '../carriers/drafts';
 import { followColours, pageData, show } from './page';
 
 /** What a package's page holds. */
@@ -31,4 +32,5 @@ show(Player, {
   rules,
   carrier: localCarrier({ course, keys, rules }, store),
   media: (ref: MediaRef) => `media/${mediaName(ref)}`,
+  drafts: browserDrafts(() => `uplift/${course.id}/${release}/${store.learner()}`),
 });

@@ -33,6 +33,7 @@ export const AUDITED = [
   'learner-unnamed',
   'answer-marked',
   'quiz-granted',
+  'hand-ins-saved',
 ] as const;
 export type Audited = (typeof AUDITED)[number];
 

@@ -12,6 +12,7 @@ import { sql as media } from './migrations/0007-media';
 import { sql as jobs } from './migrations/0008-jobs';
 import { sql as mail } from './migrations/0009-mail';
 import { sql as quizzes } from './migrations/0010-quizzes';
+import { sql as handIns } from './migrations/0011-hand-ins';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
@@ -28,6 +29,7 @@ const MIGRATIONS: readonly string[] = [
   jobs,
   mail,
   quizzes,
+  handIns,
 ];
 
 export const DATA_VERSION = MIGRATIONS.length;

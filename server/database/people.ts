@@ -1,7 +1,8 @@
 import type { Db } from './open';
 
 export type Role = 'owner' | 'member';
-export type CourseRole = 'author' | 'reviewer' | 'learner';
+/** What somebody is in a course; who marks reads it too. */
+export type CourseRole = 'author' | 'reviewer' | 'marker' | 'learner';
 
 export interface Person {
   id: string;

@@ -107,6 +107,22 @@ export function releasesIn(db: Db) {
   const attempts = db.prepare<[string], AttemptRow>(
     `select ${attempt} from attempt where learner_id = ? order by serial`,
   );
+  const keeping = db.prepare<[], LearnerRow>(
+    `select ${learner
+      .split(', ')
+      .map((each) => `learner.${each}`)
+      .join(', ')} from learner join course on course.id = course_id where removed_at is null`,
+  );
+  const answersTo = db.prepare<[string, string], AttemptRow>(
+    `select ${attempt} from attempt where learner_id = ? and check_id = ? and kind = 'answer' order by serial`,
+  );
+  const whole = db.prepare<[string, string], AttemptRow & { serial: number; learner_id: string }>(
+    `select serial, learner_id, ${attempt} from attempt where learner_id = ? and id = ?`,
+  );
+  const dropAttempt = db.prepare('delete from attempt where learner_id = ? and id = ?');
+  const restoreAttempt = db.prepare(
+    'insert into attempt (serial, id, learner_id, release_id, kind, lesson_id, check_id, answer, made_at, received_at) values (@serial, @id, @learner_id, @release_id, @kind, @lesson_id, @check_id, @answer, @made_at, @received_at)',
+  );
   const addAttempt = db.prepare(
     'insert or ignore into attempt (id, learner_id, release_id, kind, lesson_id, check_id, answer, made_at, received_at) values (@id, @learner, @release_id, @kind, @lesson_id, @check_id, @answer, @made_at, @received_at)',
   );
@@ -159,6 +175,20 @@ export function releasesIn(db: Db) {
       return found?.count;
     },
     attempts: (learnerId: string) => attempts.all(learnerId),
+    /** All learners of courses that stand. */
+    keeping: () => keeping.all(),
+    /** What a learner answered to a check. */
+    answersTo: (learnerId: string, check: string) => answersTo.all(learnerId, check),
+    /**
+     * Puts another answer in the place of one that may no longer be kept. Attempts are only ever added, and cannot be
+     * changed: the old one goes, the new one has its place among the others.
+     */
+    emptyAnswer(learnerId: string, id: string, answer: string): void {
+      const row = whole.get(learnerId, id);
+      if (!row) return;
+      dropAttempt.run(learnerId, id);
+      restoreAttempt.run({ ...row, answer });
+    },
     /** Adds what a learner did; the same id of a learner twice is added once. Says whether it was new. */
     addAttempt: (learnerId: string, row: AttemptRow) => addAttempt.run({ ...row, learner: learnerId }).changes > 0,
   };

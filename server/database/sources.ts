@@ -115,7 +115,7 @@ export function sourcesIn(db: Db) {
   const handOver = db.prepare('update source set owner_id = ? where owner_id = ?');
   /** The version that one of a person's courses uses, the one put last where they use several. */
   const inTheirs = `(select used.version from course_source used join course on course.id = used.course_id and removed_at is null join member on member.course_id = course.id and member.person_id = @person
-    and accepted_at is not null and member.role in ('author', 'reviewer') join source_version put on put.source_id = used.source_id and put.version = used.version where used.source_id = source.id order by put.serial desc limit 1)`;
+    and accepted_at is not null and member.role in ('author', 'reviewer', 'marker') join source_version put on put.source_id = used.source_id and put.version = used.version where used.source_id = source.id order by put.serial desc limit 1)`;
   const mayOf =
     "case when owner_id = @person then 'own' else coalesce((select may from source_person where source_person.source_id = source.id and person_id = @person), 'read') end";
   const shelf = db.prepare<
@@ -128,7 +128,7 @@ export function sourcesIn(db: Db) {
     { person: string },
     { source_id: string; id: string; title: string }
   >(`select source_id, course.id, course.title from course_source join course on course.id = course_source.course_id and removed_at is null
-    join member on member.course_id = course.id and person_id = @person and accepted_at is not null and member.role in ('author', 'reviewer') order by course.title collate nocase, course.id`);
+    join member on member.course_id = course.id and person_id = @person and accepted_at is not null and member.role in ('author', 'reviewer', 'marker') order by course.title collate nocase, course.id`);
   const putAway = db.prepare('update source set put_away_at = ? where id = ? and owner_id = ?');
   const setHolds = db.prepare('update source_version set holds = ? where source_id = ? and version = ?');
   const olderUnderstood = db.prepare<[], { id: string; version: string }>(

@@ -1,4 +1,5 @@
-import { mark } from '../../core/checks/markings';
+import { handedIn, mark, type GivenMark } from '../../core/checks/markings';
+import { worthOf } from '../../core/checks/task/form';
 import { fail } from '../../core/document/problem';
 import { answersIn, type LearnerAnswers } from '../../core/learning/answers';
 import { waysOf, type Ways } from '../../core/learning/ways';
@@ -13,6 +14,8 @@ import { releasesIn, type LearnerRow, type ReleaseRow } from '../database/releas
 import { freshToken, tokenHash } from '../rights/password';
 import { freshId } from '../ids';
 import { attemptOf, eventOf } from './attempts';
+import { suggestedMark, taskOf } from './grading';
+import type { HandedFiles } from './handed-files';
 import type { NewsDesk } from './news';
 import type { ReleaseDesk } from './releases';
 import { remembered } from '../utils/remembered';
@@ -33,6 +36,24 @@ export interface ToldLearner {
 /** Learners' states kept in memory; each is what their attempts say. */
 const KEPT = 2000;
 
+/** A person's mark, by its score or, where there are criteria, by their levels. */
+export interface PersonMark {
+  check: string;
+  lesson?: string;
+  score: number;
+  said?: string;
+  levels?: Record<string, string>;
+  notes?: Record<string, string>;
+}
+
+/** A learner, and where they stand. */
+export interface Standing {
+  learner: LearnerRow;
+  taking: Taking;
+  state: LearnerState;
+  events: (LearnerEvent & { at: number })[];
+}
+
 /** What a person grants a learner besides at a quiz. */
 export interface Grant {
   lesson: string;
@@ -40,7 +61,8 @@ export interface Grant {
   tries?: number;
 }
 type Done = { lesson: string } & (
-  { kind: 'mark'; check: string; score: number; said?: string } | { kind: 'grant'; minutes: number; tries: number }
+  | { kind: 'mark'; check: string; score: number; said?: string; given?: GivenMark; by?: string }
+  | { kind: 'grant'; minutes: number; tries: number }
 );
 
 /** What a learner did, on its way to the disk. */
@@ -63,7 +85,7 @@ function askedIn(view: LearnerCourse): Map<string, Set<string>> {
 }
 
 /** Those who learn, and what they did: attempts are only ever added, everything else is computed from them. */
-export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () => number) {
+export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () => number, handed: HandedFiles) {
   const releases = releasesIn(db);
   const states = remembered<LearnerState>({ most: KEPT });
   const differences = remembered<Difference>({ most: 100 });
@@ -90,6 +112,12 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
   /** Where a learner stands. */
   const stateOf = (learner: LearnerRow): LearnerState =>
     states.of(`${learner.id}/${learner.release_id}`, () => stateAfter(eventsOf(learner), takingOf(learner)));
+  const standingOf = (learner: LearnerRow): Standing => ({
+    learner,
+    taking: takingOf(learner),
+    state: stateOf(learner),
+    events: eventsOf(learner),
+  });
   const learnerOf = (courseId: string, id: string): LearnerRow =>
     releases.learners(courseId).find((row) => row.id === id) ?? fail('no-such-learner', undefined, id);
   function told(learner: LearnerRow, state: LearnerState): ToldLearner {
@@ -134,7 +162,8 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
     each.refused = [];
     releases.seen(learner.id, now());
     for (const event of events) {
-      const why = refusalOf(event, each.state, taking, standing.get(event.lesson));
+      const why =
+        refusalOf(event, each.state, taking, standing.get(event.lesson)) ?? notHeld(learner.id, event, taking);
       if (why) each.refused.push({ id: event.id, code: why });
       else if (
         rules.order === 'forced' &&
@@ -142,10 +171,36 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
       )
         each.refused.push({ id: event.id, code: 'lesson-closed' });
       else if (releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now())))
-        each.state = after(each.state, event, taking);
+        each.state = suggestedFor(learner, event, after(each.state, event, taking), taking);
     }
     reached.set(learner.id, each.state);
   }
+
+  /** Files that are not the learner's own cannot be handed in, nor what says that its time is up. */
+  function notHeld(learner: string, event: LearnerEvent, { keys }: Taking): 'gone' | undefined {
+    const given = event.kind === 'answer' ? handedIn(keys[event.check], event.response) : undefined;
+    return given && (given.gone || !handed.has(learner, given)) ? 'gone' : undefined;
+  }
+
+  /** Where suggested marks have the last word they are given at once: the state with them. */
+  function suggestedFor(learner: LearnerRow, event: LearnerEvent, state: LearnerState, taking: Taking): LearnerState {
+    if (event.kind !== 'answer') return state;
+    const given = handedIn(taking.keys[event.check], event.response);
+    if (!given || taskOf(taking, event.check)?.secret.lastWord !== 'suggested') return state;
+    const suggested = suggestedMark(taking, event.check, given);
+    // What lies in files alone is nothing to suggest by.
+    if (!suggested || given.text.trim() === '') return state;
+    const { score, given: marks } = suggested;
+    const marked = markEvent({ lesson: event.lesson, check: event.check, score, given: marks });
+    releases.addAttempt(learner.id, attemptOf(marked, learner.release_id, now()));
+    return after(state, marked, taking);
+  }
+  const markEvent = (of: Omit<Done & { kind: 'mark' }, 'kind'>) => ({
+    id: freshId('e'),
+    at: now(),
+    kind: 'mark' as const,
+    ...of,
+  });
 
   function answer({ learner, events, state, refused, done, failed }: Queued): void {
     try {
@@ -212,6 +267,7 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
         releases.removeLearner(courseId, id, whole ? undefined : tokenHash(freshToken())) ??
         fail('no-such-learner', undefined, id);
       states.forgetWhere((key) => key.startsWith(`${id}/`));
+      handed.clear();
       news.tell(courseId, { kind: 'learners' });
       return count;
     },
@@ -230,16 +286,30 @@ export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () =
      * Takes a person's mark, 0 to 1, for a learner's last answer to a check. Throws `no-such-learner`, and
      * `nothing-to-mark` where there is no answer.
      */
-    mark(
-      courseId: string,
-      id: string,
-      { check, lesson, score, said }: { check: string; lesson?: string; score: number; said?: string },
-    ): void {
+    mark(courseId: string, id: string, { check, lesson, score, said, levels, notes }: PersonMark, by?: string): void {
       const { checks } = this.answers(courseId, id);
       const answered = checks.find((each) => each.check === check && (!lesson || each.lesson.id === lesson));
       if (!answered) return fail('nothing-to-mark', undefined, check);
-      done(learnerOf(courseId, id), { kind: 'mark', lesson: answered.lesson.id, check, score, ...(said && { said }) });
+      const learner = learnerOf(courseId, id);
+      const task = levels && taskOf(takingOf(learner), check);
+      done(learner, {
+        kind: 'mark',
+        lesson: answered.lesson.id,
+        check,
+        score: task ? worthOf(task.secret.criteria, levels) : score,
+        ...(said && { said }),
+        ...(task && { given: { levels, ...(notes && { notes }) } }),
+        ...(by && { by }),
+      });
     },
+    /** A learner of a course, and where they stand. Throws `no-such-learner`. */
+    standing: (courseId: string, id: string): Standing => standingOf(learnerOf(courseId, id)),
+    /** All learners of a course, the last seen first. */
+    standings: (courseId: string): Standing[] => releases.learners(courseId).map(standingOf),
+    /** All learners of all courses that stand. */
+    everybody: (): Standing[] => releases.keeping().map(standingOf),
+    /** Of a learner's doings something is no longer kept. */
+    forgetState: (id: string): void => states.forgetWhere((key) => key.startsWith(`${id}/`)),
     /**
      * Grants a learner more minutes for each try at a quiz, or more tries. Throws `no-such-learner`, and
      * `nothing-to-grant` where the quiz is none or does not limit them.

@@ -18,6 +18,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { CRITERIA_MOST } from '../../core/checks/task/form';
 import { ID_PATTERN, NAME_PATTERN } from '../../core/document/id';
 import type { LearnerEvent } from '../../core/learning/state';
 import type { Rules } from '../../core/learning/rules';
@@ -27,6 +28,21 @@ const RESPONSE_MOST = 20_000;
 const SMALL = {
   name: 'small',
   validator: { validate: (value: unknown) => JSON.stringify(value).length <= RESPONSE_MOST },
+};
+
+const isIds = (value: unknown, most: (text: string) => boolean): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  Object.keys(value).length <= CRITERIA_MOST &&
+  Object.entries(value).every(([id, text]) => ID_PATTERN.test(id) && typeof text === 'string' && most(text));
+/** A level by criterion, both by their ids. */
+const IDS = {
+  name: 'ids',
+  validator: { validate: (value: unknown) => isIds(value, (id) => ID_PATTERN.test(id)) },
+};
+const NOTES = {
+  name: 'notes',
+  validator: { validate: (value: unknown) => isIds(value, ({ length }) => length <= 2000) },
 };
 
 /** How a release is taken, as a screen sends it. */
@@ -91,6 +107,9 @@ export class MarkInput {
   @IsNumber() @Min(0) @Max(1) score!: number;
   /** What is said to it. */
   @IsOptional() @IsString() @MaxLength(2000) said?: string;
+  /** Levels by criterion, and what is said to each, where it is marked by criteria; the score comes of them. */
+  @IsOptional() @ValidateBy(IDS) levels?: Record<string, string>;
+  @IsOptional() @ValidateBy(NOTES) notes?: Record<string, string>;
 }
 
 /** What a learner is granted besides at a quiz. */

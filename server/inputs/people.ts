@@ -36,7 +36,7 @@ export class SignInAsInput {
 
 export class MemberInput {
   @IsString() @Matches(ID_PATTERN) person!: string;
-  @IsIn(['author', 'reviewer', 'none']) role!: 'author' | 'reviewer' | 'none';
+  @IsIn(['author', 'reviewer', 'marker', 'none']) role!: 'author' | 'reviewer' | 'marker' | 'none';
 }
 
 export class PersonInput {

@@ -23,6 +23,16 @@ export class FileQuery {
   @IsOptional() @IsString() name?: string;
 }
 
+/** A file for a task, and what it is called. */
+export class HandedQuery extends FileQuery {
+  @IsString() @Matches(ID_PATTERN) check!: string;
+}
+
+/** Of which task hand-ins are saved; without it, of all. */
+export class TogetherQuery {
+  @IsOptional() @IsString() @Matches(ID_PATTERN) check?: string;
+}
+
 export class SinceQuery {
   @Type(() => Number) @IsInt() @Min(0) since!: number;
 }

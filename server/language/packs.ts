@@ -17,7 +17,7 @@ const PATTERNS: Record<string, PatternRules> = { de: german, fr: french, es: spa
 /** Languages in use at a time; whatever tags documents bring, no more are held. */
 const packs = remembered<LanguagePack>({ most: 12 });
 
-/** The pack of a language, made once; word list and tagger are loaded when English is first asked for. */
+/** The pack of a language, made once; the word list is loaded when English is first asked for, the tagger when a sentence is first tagged. */
 export function packFor(language: string): LanguagePack {
   return packs.of(language, () => {
     const [base] = language.split('-');
@@ -26,14 +26,18 @@ export function packFor(language: string): LanguagePack {
   });
 }
 
-/** Part-of-speech tags with places in the text. */
+/** Part-of-speech tags with places in the text; the model is loaded when it is first asked. */
 function tagger(): (text: string) => TaggedWord[] {
   const require = createRequire(import.meta.url);
-  const wink = require('wink-nlp') as typeof winkNLP;
-  const model = require('wink-eng-lite-web-model') as Parameters<typeof wink>[0];
-  const nlp = wink(model, ['pos']);
-  const { its } = nlp;
+  let loaded: ReturnType<typeof winkNLP> | undefined;
+  function load() {
+    const wink = require('wink-nlp') as typeof winkNLP;
+    const model = require('wink-eng-lite-web-model') as Parameters<typeof wink>[0];
+    return wink(model, ['pos']);
+  }
   return (text) => {
+    const nlp = (loaded ??= load());
+    const { its } = nlp;
     const tokens = nlp.readDoc(text).tokens();
     const values = tokens.out(its.value) as string[];
     const tags = tokens.out(its.pos) as string[];

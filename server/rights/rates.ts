@@ -35,6 +35,8 @@ export const RATES = {
   returnAddress: { most: 20, within: 10 * MINUTE },
   /** Tries at the link of a letter. */
   linkAddress: { most: 30, within: 10 * MINUTE },
+  /** Files that one learner hands in. */
+  handed: { most: 60, within: 10 * MINUTE },
   /** What one learner sends. */
   learner: { most: 1_500, within: MINUTE },
 } as const satisfies Record<string, Rate>;

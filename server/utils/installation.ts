@@ -2,6 +2,8 @@ import { resolve } from 'node:path';
 import { courseDesk } from '../desk/courses';
 import { historyDesk } from '../desk/history';
 import { interviewDesk } from '../desk/interview';
+import { handInDesk } from '../desk/hand-ins';
+import { handedFiles } from '../desk/handed-files';
 import { learnerDesk } from '../desk/learners';
 import { linkDesk } from '../desk/links';
 import { mediaDesk } from '../desk/media';
@@ -56,6 +58,8 @@ export function openInstallation(folder: string) {
       .filter(Boolean),
   );
   const releases = releaseDesk(db, courses, now);
+  const handed = handedFiles(db, folder, now);
+  const learners = learnerDesk(db, releases, news, now, handed);
   const pool = poolDesk(courses);
   /** Where the demo's own site is, once it stands. */
   const site: { address?: string } = {};
@@ -102,7 +106,9 @@ export function openInstallation(folder: string) {
     people,
     audit: auditIn(db),
     jobs,
-    learners: learnerDesk(db, releases, news, now),
+    handed,
+    learners,
+    handIns: handInDesk(db, learners, handed, now),
     tries: signInTries(db, now),
     rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<
       keyof typeof RATES,

@@ -11,6 +11,8 @@ const props = defineProps<{
   label: string;
   min?: number;
   max?: number;
+  /** No parts of a number. */
+  whole?: boolean;
   /** It may be empty. */
   optional?: boolean;
   readonly?: boolean;
@@ -25,6 +27,7 @@ const wrong = computed(() => {
   if (typed === '') return props.optional ? '' : 'a number is needed';
   const value = Number(typed.replace(',', '.'));
   if (!Number.isFinite(value)) return 'not a number';
+  if (props.whole && !Number.isInteger(value)) return 'a whole number';
   if (props.min !== undefined && value < props.min) return `not below ${props.min}`;
   return props.max !== undefined && value > props.max ? `not above ${props.max}` : '';
 });

@@ -1,5 +1,6 @@
 import { boolean, list, number, object, oneOf, string } from '../../document/shape';
 import type { Problem } from '../../document/problem';
+import { FILE_KINDS, type FileKind } from '../../media/handed';
 import { idShape, quoteShape, type CheckFrame, type Quote } from '../check';
 import type { CheckForm } from '../form';
 import { line } from '../options';
@@ -26,10 +27,6 @@ export interface Criterion {
   /** What the sources say to it. */
   quotes: Quote[];
 }
-
-/** Kinds of files that can be handed in; which types each holds is in `core/media/handed`. */
-export const FILE_KINDS = ['documents', 'tables', 'slides', 'pictures', 'sound', 'film'] as const;
-export type FileKind = (typeof FILE_KINDS)[number];
 
 /** What is handed in: typed words, with a range of their number, files of some kinds, or both. */
 export interface HandIn {

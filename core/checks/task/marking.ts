@@ -23,6 +23,8 @@ export interface HandedFile {
 export interface HandedIn {
   text: string;
   files: HandedFile[];
+  /** It was kept as long as it was to be: only its marks are left. Nobody can hand that in. */
+  gone?: true;
 }
 
 type SeenCriterion = Omit<Criterion, 'quotes'>;
@@ -94,6 +96,7 @@ export const task: CheckMarking<TaskCheck, TaskView, TaskSecret, HandedIn> = {
   alone: (secret) => ({ ...secret, lastWord: 'learner', handIn: { words: { most: WORDS_MOST } } }),
   read(response, { handIn: { words, files } }) {
     if (!isHandedIn(response)) return undefined;
+    if (response.gone) return response;
     const count = wordsIn(response.text);
     if (count > (words?.most ?? 0) || (words?.least !== undefined && count < words.least)) return undefined;
     if (response.files.length > (files?.most ?? 0)) return undefined;

@@ -12,6 +12,7 @@ const trouble = ref<Trouble | null>(null);
 const ROLES = [
   { value: 'none', label: 'no part' },
   { value: 'reviewer', label: 'reviews' },
+  { value: 'marker', label: 'reviews and marks' },
   { value: 'author', label: 'author' },
 ] as const;
 

@@ -1,0 +1,8 @@
+import type { CheckEditor } from '../editor';
+import Answers from './Answers.vue';
+
+export const task: CheckEditor = {
+  label: 'Practice task',
+  stem: 'What is to be done',
+  part: Answers,
+};
