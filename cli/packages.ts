@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { checkFormOf } from '../core/checks/forms';
 import { needsPerson } from '../core/checks/markings';
 import { contentHash } from '../core/document/id';
 import { readArchive } from '../core/exchange/archive';
@@ -45,8 +46,9 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   tell(
     `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`,
   );
-  const stories = frozen.view.checks.filter(({ kind }) => kind === 'scenario').length;
-  if (given.formats.some(isQuestions) && stories > 0) tell(`note: QTI has no scenarios: ${stories} left out.`);
+  const alone = frozen.view.checks.filter((check) => checkFormOf(check).standsAlone).length;
+  if (given.formats.some(isQuestions) && alone > 0)
+    tell(`note: QTI has no scenarios and practice tasks: ${alone} left out.`);
   if (given.formats.some(isQuestions))
     tell(
       'note: QTI knows no slips of the keyboard and no neighbours in an order: there these count exactly, and whole.',
@@ -54,7 +56,9 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   if (!given.formats.some((format) => format !== 'archive' && !isQuestions(format))) return;
   tell('note: packages mark answers by themselves, so they carry the right answers.');
   const open = Object.values(frozen.keys).filter(needsPerson).length;
-  if (open > 0) tell(`note: nobody marks in a package: ${open} open answers are compared by the learners themselves.`);
+  const filed = frozen.view.checks.filter((check) => check.kind === 'task' && check.handIn.files).length;
+  if (filed > 0) tell(`note: packages take no files: in ${filed} tasks learners say in words what they did.`);
+  if (open > 0) tell(`note: nobody marks in a package: ${open} open answers and tasks are compared by the learners themselves.`);
 }
 
 const isQuestions = (format: Arguments['formats'][number]): format is QuestionFormat => format in QUESTION_FORMATS;

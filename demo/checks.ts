@@ -7,6 +7,7 @@ import { idFrom } from '../core/document/id';
 import { ASKING_LESSON, frame } from './frame';
 import { WORKSHOP_PICTURE } from './picture';
 import { SANDER } from './scenario';
+import { DRILL } from './task';
 
 const id = (...names: (string | number)[]) => idFrom('a', 'demo', 'alone', ...names);
 const right = (text?: string) => ({ code: 'right' as const, quotes: [], ...(text && { text }) });
@@ -115,6 +116,7 @@ const CHECKS: Check[] = [
     quotes: [],
   },
   SANDER,
+  DRILL,
 ];
 
 /** A lesson of such questions, behind a lesson of a module. */
@@ -127,7 +129,7 @@ export function askingLesson(course: Pick<Course, 'id' | 'checks'>, module: stri
         text: [
           {
             type: 'text',
-            text: 'Six questions and a story before you stand at the desk alone. Take your time over them.',
+            text: 'Six questions, a story and a task before you stand at the desk alone. Take your time over them.',
           },
         ],
       },

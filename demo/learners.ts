@@ -1,8 +1,11 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { mark, solutionOf, type Secret, type Story } from '../core/checks/markings';
 import { checksIn, lessonsOf, type LearnerCourse } from '../core/learning/view';
 import { USUAL_RULES } from '../core/learning/rules';
 import type { openInstallation } from '../server/utils/installation';
 import { idFrom } from '../core/document/id';
+import { DRILL, HANDED } from './task';
 
 /** Volunteers of the demo, all invented: how many lessons each has done, and every which answer was wrong (0: none). */
 const VOLUNTEERS = [
@@ -45,9 +48,14 @@ function answersTo(view: LearnerCourse, secret: Secret, id: string, name: string
   return check.kind === 'short' ? ['in the corner', right] : [right];
 }
 
+type Installation = Pick<
+  ReturnType<typeof openInstallation>,
+  'releases' | 'learners' | 'handed' | 'handIns' | 'folder'
+>;
+
 /** Makes the demo's course available and lets its volunteers learn by it. */
 export async function addLearners(
-  { releases, learners }: Pick<ReturnType<typeof openInstallation>, 'releases' | 'learners'>,
+  { releases, learners, handed, handIns, folder }: Installation,
   course: string,
   person: string,
 ): Promise<void> {
@@ -87,11 +95,39 @@ export async function addLearners(
         await sit(lesson.id);
         continue;
       }
-      const answers = checksIn(lesson).flatMap((check) => events(check, lesson.id));
+      // What is handed in comes below, one way for all.
+      const asked = checksIn(lesson).filter((check) => check !== DRILL.id);
+      const answers = asked.flatMap((check) => events(check, lesson.id));
       await learners.take(learner, [
         ...answers,
         { id: idFrom('e', name, lesson.id), kind: 'read' as const, lesson: lesson.id, at: 0 },
       ]);
     }
+    const work = HANDED.find((each) => each.name === name);
+    const at = lessonsOf(view).find((lesson) => checksIn(lesson).includes(DRILL.id));
+    if (!work || !at) continue;
+    const files = work.file ? [await handed.take(learner, pictureIn(folder), work.file, ['pictures'])] : [];
+    await learners.take(learner, [
+      {
+        id: idFrom('e', name, 'handed'),
+        kind: 'answer',
+        lesson: at.id,
+        check: DRILL.id,
+        response: { text: work.text, files },
+        at: Date.now(),
+      },
+    ]);
+    // One is marked as it was suggested, with a word to it; the others wait.
+    if (name !== 'Nuala Penn') continue;
+    const { suggestion } = handIns.get(course, learner.id, DRILL.id);
+    const said = 'Good and calm. Write down what she says, too: the repair team needs her words.';
+    learners.mark(course, learner.id, { check: DRILL.id, score: 0, said, levels: suggestion!.levels! }, person);
   }
+}
+
+/** A picture to hand in, as a file of its own. */
+function pictureIn(folder: string): string {
+  const path = join(folder, 'files', 'upload.tdemopicture1');
+  writeFileSync(path, readFileSync('demo/files/workshop.png'));
+  return path;
 }

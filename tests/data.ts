@@ -58,3 +58,6 @@ export function anInstallation() {
   });
   return { folder, desk };
 }
+
+/** Where nobody hands anything in. */
+export const NOTHING_HANDED = { has: () => true, clear: () => undefined };

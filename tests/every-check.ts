@@ -152,6 +152,29 @@ export const SCENARIO: ScenarioCheck = {
   debrief: 'A fee is never worth a quarrel.',
 };
 
+/** A task that asks for words and a file, with two criteria. */
+export const TASK: CheckKinds['task'] = {
+  ...frameOf('task'),
+  stem: 'Write the entry for the log.',
+  kind: 'task',
+  setting: 'A drill came back that made a noise and then stopped.',
+  handIn: { words: { least: 3, most: 60 }, files: { most: 2, kinds: ['pictures', 'documents'] } },
+  criteria: ['Take the battery out of the drill.', 'Tell the desk lead on the same day.'].map((text, at) => ({
+    id: anId(`c${at}`),
+    text,
+    levels: ['It is there', 'It is there in part', 'It is missing'].map((level, place) => ({
+      id: anId(`c${at} ${place}`),
+      text: level,
+      points: 2 - place,
+    })),
+    quotes: [{ text }],
+  })),
+  criteriaShown: true,
+  model: 'I take the battery out of the drill. I tell the desk lead today, on the same day.',
+  lastWord: 'learner',
+  quotes: [],
+};
+
 /** A check of each kind. */
 export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
   choice: aCheck('choice'),
@@ -165,6 +188,7 @@ export const EVERY_CHECK: { [Kind in CheckKind]: CheckKinds[Kind] } = {
   open: OPEN,
   area: AREA,
   scenario: SCENARIO,
+  task: TASK,
 };
 
 /** The same check in another lesson, under a name of its own. */
@@ -201,6 +225,7 @@ export function wrongTo(view: LearnerCheck, secret: Secret): unknown {
       return view.first.choices.filter((each) => each.text === text).map(({ id }) => id);
     }
     case 'open':
+    case 'task':
       return undefined;
   }
 }

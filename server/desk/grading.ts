@@ -14,7 +14,7 @@ export function taskOf({ course, keys }: Taking, check: string) {
   return view?.kind === 'task' && secret?.kind === 'task' ? { view, secret } : undefined;
 }
 
-/** The marks that are suggested for a hand-in; undefined where there is nothing to hold it against, or it has no words. */
+/** The marks that are suggested for a hand-in; undefined where there is nothing to hold it against. */
 export function suggestedMark(
   taking: Taking,
   check: string,

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { fileTypeFromBuffer } from 'file-type';
 import type { HandedFile, HandedIn } from '../../core/checks/markings';
 import { fail } from '../../core/document/problem';
-import { endingsOf, HANDED_BYTES, typesOf, type FileKind } from '../../core/media/handed';
+import { endingsOf, HANDED_BYTES, typesOf, type FileKind } from '../../core/document/handed';
 import { handedIn } from '../database/handed';
 import type { Db } from '../database/open';
 import { fileStore } from '../files';
@@ -64,7 +64,7 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
     /** A learner's files are no longer kept. */
     forget: (learner: string, named: readonly HandedFile[]): void =>
       named.forEach(({ hash }) => handed.drop(learner, hash)),
-    /** Takes bytes away that are nobody's any more: of learners who were taken out, and of hand-ins whose time is up. */
+    /** Takes away bytes that are nobody's any more. */
     clear(): void {
       const held = handed.held();
       for (const name of readdirSync(join(root, 'files')))
@@ -77,7 +77,8 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
 function isText(bytes: Uint8Array): boolean {
   try {
     const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-    return !/[\u0000-\u0008\u000e-\u001f]/.test(text);
+    // Breaks and tabs apart, words have no control characters.
+    return !/\p{Cc}/u.test(text.replace(/[\t\n\v\f\r]/g, ''));
   } catch {
     return false;
   }

@@ -85,7 +85,13 @@ function askedIn(view: LearnerCourse): Map<string, Set<string>> {
 }
 
 /** Those who learn, and what they did: attempts are only ever added, everything else is computed from them. */
-export function learnerDesk(db: Db, desk: ReleaseDesk, news: NewsDesk, now: () => number, handed: HandedFiles) {
+export function learnerDesk(
+  db: Db,
+  desk: ReleaseDesk,
+  news: NewsDesk,
+  now: () => number,
+  handed: Pick<HandedFiles, 'has' | 'clear'>,
+) {
   const releases = releasesIn(db);
   const states = remembered<LearnerState>({ most: KEPT });
   const differences = remembered<Difference>({ most: 100 });

@@ -17,7 +17,10 @@ const PATTERNS: Record<string, PatternRules> = { de: german, fr: french, es: spa
 /** Languages in use at a time; whatever tags documents bring, no more are held. */
 const packs = remembered<LanguagePack>({ most: 12 });
 
-/** The pack of a language, made once; the word list is loaded when English is first asked for, the tagger when a sentence is first tagged. */
+/**
+ * The pack of a language, made once: the word list is loaded when English is first asked for, the tagger when a
+ * sentence is first tagged.
+ */
 export function packFor(language: string): LanguagePack {
   return packs.of(language, () => {
     const [base] = language.split('-');

@@ -120,8 +120,9 @@ const PROBLEMS: Record<string, Wording> = {
   'no-quiz': () => 'a quiz in it does not say how it is taken.',
   'not-a-quiz': () => 'a lesson in it is taken like a quiz and is none.',
   'file-kind': ({ kinds }) => `this kind of file is not taken here. Taken are: ${kinds}.`,
-  'file-not-so': ({ ending }) => `its contents are not those of a ${ending} file.`,
-  'too-much-handed': ({ limit }) => `${limit} MB are handed in already, which is the most.`,
+  'file-not-so': ({ ending }) =>
+    `its contents are not those of ${ending ? `a file that ends in .${ending}` : 'such a file'}.`,
+  'too-much-handed': ({ limit }) => `more than ${limit} MB would be handed in, which is the most.`,
   'no-such-task': () => 'there is no such task here.',
   'nothing-to-mark': () => 'there is no answer of this learner to mark.',
   'no-such-learner': () => 'there is no such learner in this course.',

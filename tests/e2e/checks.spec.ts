@@ -18,6 +18,7 @@ const LABELS: Record<CheckKind, string> = {
   open: 'Open answer',
   area: 'Areas of a picture',
   scenario: 'Scenario',
+  task: 'Practice task',
 };
 
 const courseOf = async (page: Page, app: App): Promise<Course> => {

@@ -44,6 +44,21 @@ const TAKEN: { [Kind in CheckKind]: { type: Interaction['type']; bad: unknown[] 
   sort: { type: 'matching', bad: ['a', [], {}, { a: 'b', c: 'd', e: 'f' }, null, undefined] },
   number: { type: 'numeric', bad: ['1.5', NaN, Infinity, null, undefined, [], {}] },
   short: { type: 'fill-in', bad: ['', '  ', 'x'.repeat(201), 1, null, undefined, [], {}] },
+  task: {
+    type: 'long-fill-in',
+    bad: [
+      { text: 'too few', files: [] },
+      { text: 'word '.repeat(61), files: [] },
+      { text: 'x'.repeat(16_001), files: [] },
+      { text: '', files: [] },
+      { text: 'one two three', files: [{ hash: '../x', name: 'a.png', bytes: 1 }] },
+      'text',
+      null,
+      undefined,
+      [],
+      {},
+    ],
+  },
   open: { type: 'long-fill-in', bad: ['', '  ', 'x'.repeat(5001), 1, null, undefined, [], {}] },
 };
 

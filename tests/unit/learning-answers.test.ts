@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Check } from '../../core/checks/forms';
-import { interactionOf, solutionOf, splitCheck } from '../../core/checks/markings';
+import { interactionOf, isTypedKind, solutionOf, splitCheck } from '../../core/checks/markings';
 import { answersIn } from '../../core/learning/answers';
 import { packState, unpackState } from '../../core/learning/packed';
 import { progressOf, standingIn } from '../../core/learning/progress';
@@ -84,7 +84,7 @@ describe('the packed state of every kind', () => {
     const whole = packState(view, state);
     const untyped = unpackState(view, packState(view, state, whole.length - 1), 'somebody');
     for (const check of view.checks)
-      expect('response' in untyped.answers[check.id], check.kind).toBe(check.kind !== 'short' && check.kind !== 'open');
+      expect('response' in untyped.answers[check.id], check.kind).toBe(!isTypedKind(check));
   });
 });
 

@@ -131,8 +131,9 @@ describe('uplift packages', () => {
       ),
     ).toBe(0);
     expect(said.join('\n')).toContain('carry the right answers');
-    // The demo asks one open question that a person marks.
-    expect(said.join('\n')).toContain('1 open answers are compared by the learners themselves');
+    // The demo asks one open question and a task that a person marks.
+    expect(said.join('\n')).toContain('2 open answers and tasks are compared by the learners themselves');
+    expect(said.join('\n')).toContain('in 1 tasks learners say in words');
     const first = readFileSync(join(out, 'lending-tools-safely.scorm2004.zip'));
     expect(readFileSync(join(out, 'lending-tools-safely.uplift.zip'))).toEqual(readFileSync(demo));
     const data = JSON.parse(

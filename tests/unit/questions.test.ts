@@ -120,19 +120,20 @@ describe.each(QTI_VERSIONS)('questions as QTI %s', (version) => {
 });
 
 /** What is right in a check, in words. */
-const RIGHT: { [Kind in Exclude<CheckKind, 'scenario'>]: (check: Extract<Check, { kind: Kind }>) => unknown } = {
-  choice: ({ options, key }) => options.map(({ id, text: words }) => [words, id === key]),
-  several: ({ options, keys }) => options.map(({ id, text: words }) => [words, keys.includes(id)]),
-  truth: ({ answer }) => answer,
-  order: ({ items }) => items.map(({ text: words }) => words),
-  match: ({ pairs, others }) => [pairs.map(({ left, right }) => [left, right]), others.map((each) => each.text)],
-  sort: ({ groups, items }) =>
-    items.map(({ text: words, group }) => [words, groups.find(({ id }) => id === group)!.text]).sort(),
-  number: ({ value, tolerance }) => [value, tolerance],
-  short: ({ accepted }) => accepted,
-  area: ({ options, keys }) => options.map(({ id, text: words, box }) => [words, box, keys.includes(id)]),
-  open: ({ model, looksFor }) => [model, looksFor],
-};
+const RIGHT: { [Kind in Exclude<CheckKind, 'scenario' | 'task'>]: (check: Extract<Check, { kind: Kind }>) => unknown } =
+  {
+    choice: ({ options, key }) => options.map(({ id, text: words }) => [words, id === key]),
+    several: ({ options, keys }) => options.map(({ id, text: words }) => [words, keys.includes(id)]),
+    truth: ({ answer }) => answer,
+    order: ({ items }) => items.map(({ text: words }) => words),
+    match: ({ pairs, others }) => [pairs.map(({ left, right }) => [left, right]), others.map((each) => each.text)],
+    sort: ({ groups, items }) =>
+      items.map(({ text: words, group }) => [words, groups.find(({ id }) => id === group)!.text]).sort(),
+    number: ({ value, tolerance }) => [value, tolerance],
+    short: ({ accepted }) => accepted,
+    area: ({ options, keys }) => options.map(({ id, text: words, box }) => [words, box, keys.includes(id)]),
+    open: ({ model, looksFor }) => [model, looksFor],
+  };
 
 describe('QTI of others', () => {
   const item = (inside: string, declared: string) =>

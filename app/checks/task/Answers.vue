@@ -14,7 +14,7 @@ import {
   type HandIn,
   type TaskCheck,
 } from '~~/core/checks/task/form';
-import { FILE_KINDS, HANDED_BYTES, type FileKind } from '~~/core/media/handed';
+import { FILE_KINDS, HANDED_BYTES, type FileKind } from '~~/core/document/handed';
 import { freshId } from '~/composables/useApi';
 import { counted } from '~/words/states';
 import { useCheckEditing } from '../editing';

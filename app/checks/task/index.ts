@@ -3,6 +3,6 @@ import Answers from './Answers.vue';
 
 export const task: CheckEditor = {
   label: 'Practice task',
-  stem: 'What is to be done',
+  stem: 'Task: what is to be done',
   part: Answers,
 };

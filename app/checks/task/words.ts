@@ -1,5 +1,5 @@
 import type { LastWord } from '~~/core/checks/task/form';
-import type { FileKind } from '~~/core/media/handed';
+import type { FileKind } from '~~/core/document/handed';
 
 /** Who has the last word on a hand-in, as its author chooses it. */
 export const LAST_WORD_LABELS: Record<LastWord, string> = {

@@ -6,7 +6,7 @@ import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 
 /** A hand-in beside what it is held against: levels chosen, words said, given as a mark. */
-const props = defineProps<{ of: { learner: string; check: string } }>();
+const props = defineProps<{ handIn: { learner: string; check: string } }>();
 const emit = defineEmits<{ marked: []; next: [] }>();
 const desk = useCourse();
 type Whole = AnswerOf<'GET /api/courses/:course/learners/:learner/hand-ins/:check'>;
@@ -22,7 +22,7 @@ interface Begun {
   share?: number;
 }
 const begun = useSessionStorage<Record<string, Begun>>(`marks/${desk.course!.id}`, {});
-const key = computed(() => `${props.of.learner}/${props.of.check}/${whole.value?.at ?? 0}`);
+const key = computed(() => `${props.handIn.learner}/${props.handIn.check}/${whole.value?.at ?? 0}`);
 const mark = computed<Begun>(() => begun.value[key.value] ?? fresh.value);
 const fresh = computed<Begun>(() => {
   const { levels = {}, notes = {}, said = '', state, score, suggestion, suggested } = whole.value ?? {};
@@ -37,7 +37,7 @@ const fresh = computed<Begun>(() => {
 const put = (part: Partial<Begun>) => (begun.value = { ...begun.value, [key.value]: { ...mark.value, ...part } });
 
 watch(
-  () => props.of,
+  () => props.handIn,
   async ({ learner, check }) => {
     pointed.value = undefined;
     await desk.asking(async () => {
@@ -46,7 +46,7 @@ watch(
         learner,
         check,
       });
-      if (props.of.learner === learner && props.of.check === check) whole.value = found;
+      if (props.handIn.learner === learner && props.handIn.check === check) whole.value = found;
     });
   },
   { immediate: true },
@@ -60,7 +60,7 @@ const points = computed(() =>
     0,
   ),
 );
-const of = computed(() => (whole.value?.criteria ?? []).reduce((sum, each) => sum + mostOf(each), 0));
+const most = computed(() => (whole.value?.criteria ?? []).reduce((sum, each) => sum + mostOf(each), 0));
 const ready = computed(() =>
   whole.value?.criteria.length
     ? whole.value.criteria.every(({ id }) => mark.value.levels[id] !== undefined)
@@ -86,7 +86,7 @@ const pieces = computed(() => {
 const fileAt = (hash: string) =>
   addressOf('GET /api/courses/:course/learners/:learner/files/:hash', {
     course: desk.course!.id,
-    learner: props.of.learner,
+    learner: props.handIn.learner,
     hash,
   });
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -101,7 +101,7 @@ async function give() {
   const done = await desk.asking(async () => {
     await api('POST /api/courses/:course/learners/:learner/marks', {
       course: desk.course!.id,
-      learner: props.of.learner,
+      learner: props.handIn.learner,
       body: {
         check,
         lesson: lesson.id,
@@ -222,7 +222,7 @@ whenever(keys!, () => void give());
         <UButton type="submit" :disabled="!ready || giving" title="Ctrl+Enter">{{
           whole.state === 'waiting' ? 'Give this mark' : whole.suggested ? 'Confirm this mark' : 'Mark again'
         }}</UButton>
-        <span v-if="whole.criteria.length" class="small">{{ points }} of {{ counted(of, ['point', 'points']) }}</span>
+        <span v-if="whole.criteria.length" class="small">{{ points }} of {{ counted(most, ['point', 'points']) }}</span>
         <span v-if="whole.state === 'marked'" class="small quiet">
           {{ whole.suggested ? 'The suggested mark holds now' : `Marked with ${Math.round(whole.score * 100)} %` }}
         </span>

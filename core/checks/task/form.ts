@@ -1,6 +1,6 @@
 import { boolean, list, number, object, oneOf, string } from '../../document/shape';
 import type { Problem } from '../../document/problem';
-import { FILE_KINDS, type FileKind } from '../../media/handed';
+import { FILE_KINDS, type FileKind } from '../../document/handed';
 import { idShape, quoteShape, type CheckFrame, type Quote } from '../check';
 import type { CheckForm } from '../form';
 import { line } from '../options';

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import type { CheckViews, HandedFile, HandedIn } from '../../../core/checks/markings';
 import { mostOf, wordsIn, WORDS_MOST } from '../../../core/checks/task/form';
-import { endingsOf, HANDED_BYTES } from '../../../core/media/handed';
+import { endingsOf, HANDED_BYTES } from '../../../core/document/handed';
 import { say } from '../../../core/words';
 import type { CheckPartProps } from '../part';
 

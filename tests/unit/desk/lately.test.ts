@@ -3,6 +3,7 @@ import type { Operation } from '../../../core/course/operations';
 import { USUAL_RULES } from '../../../core/learning/rules';
 import { latelyOf } from '../../../server/desk/lately';
 import { learnerDesk } from '../../../server/desk/learners';
+import { NOTHING_HANDED } from '../../data';
 import { newsDesk } from '../../../server/desk/news';
 import { releaseDesk } from '../../../server/desk/releases';
 import { aChange, aDesk, INES, TOM } from '../../data';
@@ -20,7 +21,7 @@ describe('what happened lately', () => {
   it('is told newest first: changes of one hand together, releases, and who learned', () => {
     const { desk, db, id, clock, people } = aDesk();
     const releases = releaseDesk(db, desk, () => clock.at);
-    const learners = learnerDesk(db, releases, newsDesk(), () => clock.at);
+    const learners = learnerDesk(db, releases, newsDesk(), () => clock.at, NOTHING_HANDED);
     clock.at = 1_000;
     desk.post(id, [aChange(title('A', 'First one'))], 0, 'title');
     clock.at = 2_000;

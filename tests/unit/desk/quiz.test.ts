@@ -5,6 +5,7 @@ import { USUAL_RULES } from '../../../core/learning/rules';
 import { lessonsOf } from '../../../core/learning/view';
 import type { Quiz } from '../../../core/quiz/form';
 import { learnerDesk } from '../../../server/desk/learners';
+import { NOTHING_HANDED } from '../../data';
 import { newsDesk } from '../../../server/desk/news';
 import { releaseDesk } from '../../../server/desk/releases';
 import { aCheck, anId } from '../../builders';
@@ -44,12 +45,12 @@ function quizzing(quiz: Partial<Quiz>) {
   const now = () => desk.clock.at;
   const news = newsDesk();
   const releases = releaseDesk(desk.db, desk.desk, now);
-  const learners = learnerDesk(desk.db, releases, news, now);
+  const learners = learnerDesk(desk.db, releases, news, now, NOTHING_HANDED);
   const release = releases.make(desk.id, { note: '', access: 'link', rules: USUAL_RULES, move: false }, INES);
   const { view, keys } = releases.frozen(release.id);
   const { learner } = learners.begin(desk.id, release, { name: 'Ada' });
   const right = (check: string) => solutionOf(keys[check]).response;
-  const again = () => learnerDesk(desk.db, releases, news, now).told(learner).quizzes[QUIZ];
+  const again = () => learnerDesk(desk.db, releases, news, now, NOTHING_HANDED).told(learner).quizzes[QUIZ];
   return { ...desk, learners, learner, right, again, asked: checks.map(({ id }) => id), view };
 }
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { checksIn, lessonsOf } from '../../../core/learning/view';
 import { USUAL_RULES } from '../../../core/learning/rules';
 import { learnerDesk } from '../../../server/desk/learners';
+import { NOTHING_HANDED } from '../../data';
 import { newsDesk } from '../../../server/desk/news';
 import { releaseDesk } from '../../../server/desk/releases';
 import { releasesIn } from '../../../server/database/releases';
@@ -24,7 +25,7 @@ function released() {
   const now = () => desk.clock.at;
   const news = newsDesk();
   const releases = releaseDesk(desk.db, desk.desk, now);
-  const learners = learnerDesk(desk.db, releases, news, now);
+  const learners = learnerDesk(desk.db, releases, news, now, NOTHING_HANDED);
   const first = releases.make(desk.id, usual, INES);
   const { view, keys } = releases.frozen(first.id);
   return {
@@ -35,7 +36,7 @@ function released() {
     first,
     view,
     keys,
-    again: () => learnerDesk(desk.db, releases, news, now),
+    again: () => learnerDesk(desk.db, releases, news, now, NOTHING_HANDED),
   };
 }
 

@@ -9,6 +9,7 @@ import { isSettled, type Answer } from '../../../core/learning/state';
 import { USUAL_RULES } from '../../../core/learning/rules';
 import { wordsFor } from '../../../core/words';
 import type { PartView } from '../../../player/blocks/part';
+import { BY_STEPS } from '../../../player/checks';
 import CheckPart from '../../../player/components/CheckPart.vue';
 import { A_STATEMENT, EVERY_CHECK, wrongTo } from '../../every-check';
 
@@ -34,6 +35,8 @@ async function asked(check: Check, answer?: Answer, waiting?: unknown) {
     key: [...document.querySelectorAll('.is-key, .good, .mark:not(.no)')].map((each) => each.textContent).join(' '),
   };
 }
+/** Kinds whose answers learners compare themselves here. */
+const COMPARED: ReadonlySet<string> = new Set(['open', 'task']);
 const marked = (response: unknown, score: number, tries = 1): Answer => ({ response, score, state: 'marked', tries });
 
 describe.each(CHECK_KINDS)('a check of the kind %s on a page', (kind) => {
@@ -46,14 +49,14 @@ describe.each(CHECK_KINDS)('a check of the kind %s on a page', (kind) => {
     // Of buttons that move things, those at the ends have nowhere to go.
     expect(inputs.filter((input) => !input.hasAttribute('disabled')).length).toBeGreaterThan(inputs.length / 2);
     // A story is taken step by step, each by its own button.
-    expect(buttons).toEqual(kind === 'scenario' ? [] : [words.answer]);
+    expect(buttons).toEqual(BY_STEPS.has(kind) ? [] : [words.answer]);
     expect([key, text.includes(words.right), text.includes(words.wrong)]).toEqual(['', false, false]);
   });
 
   it('marks a right answer and takes no more', async () => {
     const { solution } = await asked(check);
     const { text, inputs, buttons } = await asked(check, marked(solution, 1));
-    expect(text).toContain(kind === 'open' ? words.feedback.compare : words.right);
+    expect(text).toContain(COMPARED.has(kind) ? words.feedback.compare : words.right);
     expect(inputs.every((input) => input.hasAttribute('disabled'))).toBe(true);
     expect(buttons).toEqual([]);
   });
@@ -71,7 +74,7 @@ describe.each(CHECK_KINDS)('a check of the kind %s on a page', (kind) => {
 
   it('says of an answer that is partly right how much, and of one that waits that a person marks it', async () => {
     const { solution } = await asked(check);
-    if (kind !== 'open') expect((await asked(check, marked(solution, 0.5))).text).toContain('Partly right: 50 %.');
+    if (!COMPARED.has(kind)) expect((await asked(check, marked(solution, 0.5))).text).toContain('Partly right: 50 %.');
     if (kind === 'scenario') return;
     const waits = await asked(check, { response: solution, score: 0, state: 'waiting', tries: 1 });
     expect(waits.text).toContain(words.toBeMarked);

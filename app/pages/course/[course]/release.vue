@@ -273,8 +273,9 @@ const packageAt = (release: string, format: PackageFormat) =>
     </table>
     <p v-if="all.releases?.length" class="small quiet foot">
       Packages work without this app: a site that opens from a file, or a package for a learning platform. They mark
-      answers by themselves, so they carry the right answers; open answers that a person would mark are compared by the
-      learners themselves there. Withdrawing a release shuts it here; what learners did is kept.
+      answers by themselves, so they carry the right answers; open answers and tasks that a person would mark are
+      compared by the learners themselves there, and no files are handed in. Withdrawing a release shuts it here; what
+      learners did is kept.
     </p>
   </div>
 </template>

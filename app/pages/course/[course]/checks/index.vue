@@ -43,9 +43,9 @@ const lessonOf = (check: Check) =>
   desk.lessons.find((lesson) => lesson.id === check.lessonId);
 const bring = ref<{ paste: () => void; look: () => void } | null>(null);
 const { saveQuestions } = useQuestionFiles();
-/** QTI has no item for a story: what stays behind is said where it is saved. */
+/** QTI has no item for a story or a task: what stays behind is said where it is saved. */
 const save = computed(() => {
-  const without = standing.value.some((check) => checkFormOf(check).standsAlone) ? ', without scenarios' : '';
+  const without = standing.value.some((check) => checkFormOf(check).standsAlone) ? ', without scenarios and tasks' : '';
   return [
     [
       { label: `QTI 3.0${without}`, onSelect: () => void saveQuestions('qti30') },

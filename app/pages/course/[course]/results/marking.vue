@@ -103,7 +103,7 @@ const zip = computed(() =>
           </button>
         </li>
       </ul>
-      <ResultsMarking v-if="at" :of="at" @marked="load" @next="next" />
+      <ResultsMarking v-if="at" :hand-in="at" @marked="load" @next="next" />
     </div>
   </div>
 </template>
