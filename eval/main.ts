@@ -2,7 +2,9 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { demoFiles, documents, option, sharedFolder } from './corpus';
 import { measure, type Measured } from './measure';
+import { markedTasks, nearness, sayNearness } from './marking';
 import { countRetention } from './retention';
+import { packFor } from '../server/language/packs';
 import { readingSheet } from './sheet';
 
 const ITEMS = Number(option('items') ?? 40);
@@ -51,6 +53,7 @@ for (const { name, split, paths } of all.filter((each) => !only || each.name.inc
 }
 console.log([heads, heads.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n'));
 console.log(`\nAll: ${JSON.stringify(sums)}\nReading sheets: .eval/*.sheet.md`);
+for (const half of ['open', 'sealed']) console.log(sayNearness(half, nearness(markedTasks(half), packFor('en'))));
 if (!only) console.log(`\nFallen short of what is asked: ${await countRetention(sharedFolder())}`);
 process.exitCode = sums.unfaithful > 0 ? 1 : 0;
 

@@ -46,6 +46,8 @@ const PART = 0.22;
 const CLOSE = 0.06;
 /** Words of a criterion that an answer has at least, where no figure of it is met. */
 const LEAST = 2;
+/** What is said to be missing tells so much at least of what tells most. */
+const SAID = 0.7;
 /** A word as common as this on the Zipf scale, or more, tells least; one rarer by so much tells most. */
 const COMMON = 6.6;
 const RARER = 2.6;
@@ -157,15 +159,22 @@ function levelOf(
     share = Math.min(share, FULL - CLOSE / 2);
     sure = false;
   }
-  // One word in common is chance.
-  const met = new Set(
-    about.flatMap((sentence) => [...wanted.stems, ...wanted.best].filter((stem) => sentence.stems.has(stem))),
-  );
-  if (met.size < LEAST && figures.length === 0) share = 0;
+  // One word in common is chance, unless it is the one that tells most.
+  const all = [...new Set([...wanted.stems, ...wanted.best, ...modelStems])];
+  const met = all.filter((stem) => about.some(({ stems }) => stems.has(stem)));
+  const most = Math.max(0, ...all.map(weight));
+  if (met.length < LEAST && figures.length === 0 && !met.some((stem) => weight(stem) === most)) share = 0;
   const level = levels[placeOf(share, levels.length)]!;
   if ([FULL, PART].some((border) => Math.abs(share - border) < CLOSE)) sure = false;
   const words = level === levels.at(-1) ? [] : about.map((sentence) => sentence.text);
-  return { criterion: id, level: level.id, words, missing: missingOf(text, about, language), sure, share };
+  return {
+    criterion: id,
+    level: level.id,
+    words,
+    missing: words.length > 0 && level !== levels[0] ? missingOf(text, about, weight, language) : [],
+    sure,
+    share,
+  };
 }
 
 /** Which of so many levels, the best one first, a share stands for. */
@@ -177,23 +186,38 @@ function placeOf(share: number, count: number): number {
   return 1 + Math.min(steps - 1, Math.floor(((FULL - share) / (FULL - PART)) * steps));
 }
 
-/** The words of a criterion that none of some sentences has. */
-function missingOf(text: string, about: readonly Read[], language: GradingLanguage): string[] {
+/** The words of a criterion that tell most and none of some sentences has, its figures among them. */
+function missingOf(
+  text: string,
+  about: readonly Read[],
+  weight: (stem: string) => number,
+  language: GradingLanguage,
+): string[] {
   const there = new Set(about.flatMap(({ stems }) => [...stems]));
-  const telling = new Set(language.stems(text));
-  return language
+  const figures = new Set(about.flatMap((sentence) => sentence.figures));
+  const gone = language
     .stemmedWords(text)
-    .filter(({ stem }) => telling.has(stem) && !there.has(stem))
-    .map(({ from, to }) => text.slice(from, to));
+    .map(({ from, to, stem }) => ({ words: text.slice(from, to), stem, telling: weight(stem) }))
+    .filter(({ words, stem }) => language.stems(words).length > 0 && !there.has(stem) && !/^\p{N}/u.test(words));
+  const most = Math.max(0, ...language.stems(text).map(weight));
+  return [
+    ...(language.numbers?.(text) ?? [])
+      .filter(({ value }) => !figures.has(value))
+      .map(({ from, to }) => text.slice(from, to)),
+    ...gone.filter(({ telling }) => telling >= SAID * most).map(({ words }) => words),
+  ].filter((words, at, all) => all.indexOf(words) === at);
 }
 
 function readSentences(text: string, language: GradingLanguage): Read[] {
   return language.sentences(text).map(({ from, to }) => {
     const sentence = text.slice(from, to).trim();
+    const numbers = language.numbers?.(sentence) ?? [];
+    // Figures are held against figures, so they are no words.
+    const bare = numbers.reduceRight((rest, { from: at, to: end }) => rest.slice(0, at) + rest.slice(end), sentence);
     return {
       text: sentence,
-      stems: new Set(language.stems(language.regular?.(sentence) ?? sentence)),
-      figures: (language.numbers?.(sentence) ?? []).map(({ value }) => value),
+      stems: new Set(language.stems(language.regular?.(bare) ?? bare)),
+      figures: numbers.map(({ value }) => value),
       denies: language.denies?.(sentence) ?? false,
     };
   });

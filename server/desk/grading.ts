@@ -29,7 +29,7 @@ export function suggestedMark(
   return { ...markOf(task.secret, suggested, language, files.length > 0), suggested };
 }
 
-/** Suggested levels as a mark. What lies in files was not read, so nothing is sure where there are any. */
+/** Suggested levels as a mark. What lies in files is not read: what was not found may be there. */
 function markOf(
   { criteria }: TaskSecret,
   suggested: readonly SuggestedLevel[],
@@ -45,19 +45,18 @@ function markOf(
       }),
     );
   const levels = by(({ level }) => level);
-  const doubt = suggested.filter(({ sure }) => hasFiles || !sure).map(({ criterion }) => criterion);
+  const isBest = ({ criterion, level }: SuggestedLevel) =>
+    criteria.find(({ id }) => id === criterion)?.levels[0].id === level;
+  const doubt = suggested.filter((each) => !each.sure || (hasFiles && !isBest(each))).map(({ criterion }) => criterion);
   return {
     score: worthOf(criteria, levels),
     given: {
       suggested: true,
       levels,
       words: by((each) => (each.words.length > 0 ? each.words : undefined)),
-      notes: by((each) => {
-        const best = criteria.find(({ id }) => id === each.criterion)?.levels[0].id;
-        return each.level === best || each.missing.length === 0
-          ? undefined
-          : say(words.task.notFound, { words: each.missing.join(', ') });
-      }),
+      notes: by((each) =>
+        each.missing.length === 0 ? undefined : say(words.task.notFound, { words: each.missing.join(', ') }),
+      ),
       ...(doubt.length > 0 && { doubt }),
     },
   };

@@ -39,7 +39,7 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
         fail('file-too-big', { megabytes: Math.ceil(size / MB), limit: HANDED_BYTES / MB }, name);
       const types = typesOf(name, kinds) ?? fail('file-kind', { kinds: endingsOf(kinds).join(', ') }, name);
       const bytes = new Uint8Array(readFileSync(path));
-      const found = (await fileTypeFromBuffer(bytes))?.ext ?? (isText(bytes) ? 'text' : 'unknown');
+      const found = await foundIn(bytes);
       if (!types.includes(found)) fail('file-not-so', { ending: name.split('.').pop()!.toLowerCase() }, name);
       if (handed.bytesOf(learner.id) + size > LEARNER_BYTES)
         fail('too-much-handed', { limit: LEARNER_BYTES / MB }, name);
@@ -71,6 +71,16 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
         if (/^[0-9a-f]{64}$/.test(name) && !held.has(name)) rmSync(join(root, 'files', name), { force: true });
     },
   };
+}
+
+/** What bytes are, by the ending such files have. */
+async function foundIn(bytes: Uint8Array): Promise<string> {
+  try {
+    return (await fileTypeFromBuffer(bytes))?.ext ?? (isText(bytes) ? 'text' : 'unknown');
+  } catch {
+    // Begun like a file of some kind, and not gone on like one.
+    return 'unknown';
+  }
 }
 
 /** Whether bytes are nothing but words. */

@@ -177,7 +177,7 @@ export function learnerDesk(
       )
         each.refused.push({ id: event.id, code: 'lesson-closed' });
       else if (releases.addAttempt(learner.id, attemptOf(event, learner.release_id, now())))
-        each.state = suggestedFor(learner, event, after(each.state, event, taking), taking);
+        each.state = marked(learner, event, each.state, taking);
     }
     reached.set(learner.id, each.state);
   }
@@ -188,18 +188,20 @@ export function learnerDesk(
     return given && (given.gone || !handed.has(learner, given)) ? 'gone' : undefined;
   }
 
-  /** Where suggested marks have the last word they are given at once: the state with them. */
-  function suggestedFor(learner: LearnerRow, event: LearnerEvent, state: LearnerState, taking: Taking): LearnerState {
-    if (event.kind !== 'answer') return state;
+  /** The state after an event; where suggested marks have the last word they are given at once. */
+  function marked(learner: LearnerRow, event: LearnerEvent, before: LearnerState, taking: Taking): LearnerState {
+    const state = after(before, event, taking);
+    // What was settled takes no more answers, and so no other mark.
+    if (event.kind !== 'answer' || state === before) return state;
     const given = handedIn(taking.keys[event.check], event.response);
     if (!given || taskOf(taking, event.check)?.secret.lastWord !== 'suggested') return state;
     const suggested = suggestedMark(taking, event.check, given);
     // What lies in files alone is nothing to suggest by.
     if (!suggested || given.text.trim() === '') return state;
     const { score, given: marks } = suggested;
-    const marked = markEvent({ lesson: event.lesson, check: event.check, score, given: marks });
-    releases.addAttempt(learner.id, attemptOf(marked, learner.release_id, now()));
-    return after(state, marked, taking);
+    const mark = markEvent({ lesson: event.lesson, check: event.check, score, given: marks });
+    releases.addAttempt(learner.id, attemptOf(mark, learner.release_id, now()));
+    return after(state, mark, taking);
   }
   const markEvent = (of: Omit<Done & { kind: 'mark' }, 'kind'>) => ({
     id: freshId('e'),

@@ -309,7 +309,7 @@ h4 span {
 }
 .levels li {
   display: grid;
-  grid-template-columns: 52px 1fr auto;
+  grid-template-columns: 84px 1fr auto;
   gap: 8px;
   align-items: start;
   margin: 2px 0;

@@ -185,6 +185,7 @@ whenever(keys!, () => void give());
         </label>
         <p v-if="inDoubt(criterion.id)" class="small decide">Not sure: read it yourself.</p>
         <UInput
+          class="w-full"
           :model-value="mark.notes[criterion.id] ?? ''"
           size="sm"
           :maxlength="2000"
@@ -209,6 +210,7 @@ whenever(keys!, () => void give());
         >
       </fieldset>
       <UTextarea
+        class="w-full"
         :model-value="mark.said"
         size="sm"
         autoresize
@@ -269,6 +271,9 @@ mark {
 .files {
   list-style: none;
   padding: 0;
+}
+.files span {
+  margin-left: 8px;
 }
 summary {
   cursor: pointer;

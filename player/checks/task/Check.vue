@@ -26,6 +26,14 @@ let sent = 0;
 const mayFile = computed(() => props.check.handIn.files !== undefined && props.view.files !== undefined);
 const noFiles = computed(() => props.check.handIn.files !== undefined && props.view.files === undefined);
 const range = computed(() => props.check.handIn.words ?? (noFiles.value ? { most: WORDS_MOST } : undefined));
+const told = computed(() =>
+  [
+    words.value.by[props.check.lastWord],
+    ...(props.check.keepDays ? [say(words.value.keeps, { days: props.check.keepDays })] : []),
+  ].join(' '),
+);
+const pointsOf = (points: number) =>
+  points === 1 ? props.view.words.asks.onePoint : say(words.value.points, { points });
 const count = computed(() => wordsIn(text.value));
 const rangeWords = computed(() => {
   const { least, most } = range.value ?? { most: 0 };
@@ -92,15 +100,12 @@ const judged = computed(() => props.feedback?.criteria ?? []);
       <ul>
         <li v-for="criterion in check.criteria" :key="criterion.id">
           {{ criterion.text }}
-          <span class="quiet">{{ say(words.points, { points: mostOf(criterion) }) }}</span>
+          <span class="quiet">{{ pointsOf(mostOf(criterion)) }}</span>
         </li>
       </ul>
     </details>
     <template v-if="open">
-      <p class="quiet">
-        {{ words.by[check.lastWord]
-        }}<template v-if="check.keepDays"> {{ say(words.keeps, { days: check.keepDays }) }}</template>
-      </p>
+      <p class="quiet">{{ told }}</p>
       <p v-if="noFiles" class="quiet">{{ words.noFiles }}</p>
       <div v-if="range" class="up-typed">
         <label :for="`${check.id}-typed`">{{ words.write }}: {{ rangeWords }}</label>
