@@ -30,6 +30,8 @@ export interface CheckAnswers {
   right: string[];
   /** What a good answer names, where a person marks it. */
   looksFor: string[];
+  /** It was handed in, and is marked by its criteria. */
+  handedIn?: true;
   /** The first one first, wrong ones too. */
   tries: Try[];
   /** What the last one counts for now; with what the person who marked it says. */
@@ -162,6 +164,7 @@ function checksOf({ course, keys }: Taking, state: LearnerState, tries: Readonly
           stem: check.stem,
           right: saidIn(check, keys[checkId], response),
           looksFor: feedback?.points ?? [],
+          ...(check.kind === 'task' && { handedIn: true as const }),
           tries: made,
           counts: { score, state: worth, ...(said && { said }) },
         },

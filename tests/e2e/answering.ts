@@ -2,6 +2,9 @@ import type { Locator } from '@playwright/test';
 import type { Check } from '../../core/checks/forms';
 import { walk } from '../../core/checks/scenario/walk';
 
+/** Kinds whose part gives the answer away itself. */
+const BY_STEPS: ReadonlySet<string> = new Set(['scenario', 'task']);
+
 /** The check that a part of a learner's page asks, of those of its course. */
 export async function askedIn(part: Locator, checks: readonly Check[]): Promise<Check> {
   const [whole, kind] = [part.locator('legend'), part.locator('legend .kind')];
@@ -12,8 +15,8 @@ export async function askedIn(part: Locator, checks: readonly Check[]): Promise<
 /** Answers a check rightly, by keys and the controls a learner has. */
 export async function answerRightly(part: Locator, check: Check): Promise<void> {
   await put(part, check);
-  // A story is over with its last step.
-  if (check.kind !== 'scenario') await part.getByRole('button', { name: 'Check my answer' }).press('Enter');
+  // A story is over with its last step, a task is handed in.
+  if (!BY_STEPS.has(check.kind)) await part.getByRole('button', { name: 'Check my answer' }).press('Enter');
 }
 
 /** Gives an answer without sending it. */
@@ -64,6 +67,10 @@ export async function put(part: Locator, check: Check): Promise<void> {
       return part.getByRole('textbox').pressSequentially(String(check.value), { delay: 60 });
     case 'short':
       return part.getByRole('textbox').pressSequentially(check.accepted[0], { delay: 20 });
+    case 'task': {
+      await part.getByRole('textbox').pressSequentially(check.model, { delay: 1 });
+      return part.getByRole('button', { name: 'Hand in' }).press('Enter');
+    }
     case 'open':
       return part.getByRole('textbox').pressSequentially('I would tell the queue first.', { delay: 20 });
   }

@@ -113,7 +113,7 @@ async function meetAll(learner: Page, checks: readonly Check[], seen: (kind: Che
   return met;
 }
 
-test('every kind is taken by keys on a small phone, its key never sent before; an open answer is marked', async ({
+test('every kind is taken by keys on a small phone, its key never sent before; what is written and handed in is marked', async ({
   browser,
 }) => {
   test.setTimeout(180_000);
@@ -153,7 +153,7 @@ test('every kind is taken by keys on a small phone, its key never sent before; a
 
     // What waits is marked by the author, who sees every try.
     await page.keyboard.press('Alt+7');
-    await page.getByRole('button', { name: 'Mark 1 of Nia' }).click();
+    await page.getByRole('button', { name: 'Mark 2 of Nia' }).click();
     const answers = page.getByRole('dialog', { name: 'Answers of Nia' });
     await expect(answers.getByText('I would tell the queue first.')).toBeVisible();
     await answers.getByRole('button', { name: /^Mark the answer to/ }).click();
@@ -163,12 +163,33 @@ test('every kind is taken by keys on a small phone, its key never sent before; a
     await answers.getByRole('button', { name: 'Give this mark' }).click();
     await expect(answers.getByText('And the borrower?')).toBeVisible();
     await page.keyboard.press('Escape');
-    await expect(page.getByRole('button', { name: 'Mark 1 of Nia' })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Mark 1 of Nia' })).toBeVisible();
+    // What was handed in has its own room: its criteria beside it, levels suggested, one key gives the mark.
+    await page.getByRole('link', { name: 'Hand-ins' }).click();
+    await page.getByRole('button', { name: /^Nia/ }).click();
+    const marks = page.getByRole('form', { name: 'Marks' });
+    await expect(page.getByRole('article', { name: 'What was handed in' })).toContainText('I thank her for telling me');
+    await expect(marks.getByText('suggested', { exact: true })).toHaveCount(5);
+    await looksRight(page);
+    const [thanks] = await marks.getByRole('radio').all();
+    await thanks!.press('ArrowDown');
+    const note = marks.getByLabel('What you say to: Thank the member');
+    await note.fill('');
+    await note.pressSequentially('Sooner.', { delay: 60 });
+    // What is begun outlasts a look elsewhere.
+    await page.keyboard.press('Alt+5');
+    await expect(page.getByRole('heading', { name: 'Checks' })).toBeVisible();
+    await page.goBack();
+    await expect(note).toHaveValue('Sooner.');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByRole('button', { name: /^Nia/ })).toContainText('%');
     await learner.reload();
     // Behind the last lesson stands the quiz.
     await expect(learner.getByRole('heading', { name: 'Ready for the desk?' })).toBeVisible();
     await learner.getByRole('button', { name: 'Lesson before' }).click();
     await expect(learner.getByText('And the borrower?')).toBeVisible();
     await expect(learner.getByText('Partly right: 50 %.')).toBeVisible();
+    await expect(learner.getByText('Sooner.')).toBeVisible();
+    await looksRight(learner);
   });
 });

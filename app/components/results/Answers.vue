@@ -172,6 +172,11 @@ async function give({ check, lesson }: One) {
               <UButton size="sm" color="neutral" variant="ghost" @click="marking = null">Not now</UButton>
             </div>
           </form>
+          <p v-else-if="each.handedIn">
+            <NuxtLink class="link" :to="`/course/${desk.course!.id}/results/marking`">{{
+              each.counts.state === 'waiting' ? 'Mark it under Hand-ins' : 'Its marks under Hand-ins'
+            }}</NuxtLink>
+          </p>
           <p v-else-if="each.tries.at(-1)!.state === 'waiting'">
             <UButton
               size="sm"
