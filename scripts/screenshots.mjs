@@ -127,13 +127,11 @@ try {
   await page.keyboard.press('ArrowDown');
   await shot('outline-beside');
   await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('textbox', { name: 'Lesson' }).nth(6).click();
-  await page.keyboard.press('Alt+Shift+P');
-  await page.getByRole('button', { name: /^Propose/ }).click();
-  await page.getByRole('textbox', { name: 'Lesson' }).nth(6).click();
-  await page.keyboard.press('Alt+Shift+T');
-  await page.locator('.takes .take').first().waitFor();
-  await shot('outline-takes');
+  await page.keyboard.press('Alt+7');
+  await page.getByRole('link', { name: 'Hand-ins' }).click();
+  await page.getByText('suggested', { exact: true }).first().waitFor();
+  await page.getByRole('form', { name: 'Marks' }).getByRole('radio').nth(3).focus();
+  await shot('hand-ins');
   await page.keyboard.press('Alt+6');
   const address = await page.locator('.address code').textContent();
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 800 } })).newPage();

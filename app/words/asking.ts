@@ -17,6 +17,7 @@ export const FORM_WORDS: Record<AskingForm, string> = {
   instead: 'this, and not that',
   answer: 'what is answered to it',
   named: 'of which something is said',
+  practice: 'a task to be done and handed in',
 };
 
 /** Why a question is refused. */

@@ -15,6 +15,7 @@ import { namedQuestions } from './forms/named';
 import { numberQuestions } from './forms/number';
 import { pairQuestions } from './forms/pairs';
 import { permissionQuestions } from './forms/permission';
+import { practiceQuestions } from './forms/practice';
 import { prohibitionQuestions } from './forms/prohibition';
 import { sequenceQuestions } from './forms/sequence';
 import { stepQuestions } from './forms/step';
@@ -42,6 +43,7 @@ const FORMS: Record<AskingForm, QuestionForm> = {
   instead: insteadQuestions,
   answer: answerQuestions,
   named: namedQuestions,
+  practice: practiceQuestions,
 };
 
 /**
@@ -78,7 +80,8 @@ export function draftQuestions(
     .filter((candidate) => {
       const place = candidate.about.ranges.map((range) => `${range.id}/${range.from}`).join();
       const words = matter.pack.stems(candidate.stem);
-      const key = severally ? `${place} ${candidate.form}` : place;
+      // What is done and handed in is something else than to be asked about it.
+      const key = severally || candidate.asks.kind === 'task' ? `${place} ${candidate.form}` : place;
       if (asked.has(key) || stems.some((other) => overlap(other, words) > 0.7)) return false;
       asked.add(key);
       stems.push(words);

@@ -31,6 +31,9 @@ export function checkOf(lessonId: string, candidate: Candidate): Check {
   return { ...frame, ...make(asks as never, { id, quotes }) } as Check;
 }
 
+/** So many words are handed in at most to a drafted task. */
+const TASK_WORDS = 300;
+
 /** How a check of each kind is made of what is asked. */
 const MAKES: { [Kind in Asks['kind']]: Made<Kind> } = {
   choice({ right, value, wrong }, { id, quotes }) {
@@ -84,6 +87,26 @@ const MAKES: { [Kind in Asks['kind']]: Made<Kind> } = {
         ? []
         : [{ id: idFrom('a', id, each.value), value: each.value, feedback: { code: each.code, quotes: each.quotes } }],
     ),
+    quotes,
+  }),
+  // The steps are what is to be known: shown before, they would only be copied.
+  task: ({ setting, criteria, levels, model }, { id, quotes }) => ({
+    kind: 'task',
+    setting,
+    handIn: { words: { most: TASK_WORDS } },
+    criteria: criteria.map(({ text, quotes: own }, at) => ({
+      id: idFrom('c', id, at),
+      text,
+      levels: levels.map((level, place) => ({
+        id: idFrom('l', id, at, place),
+        text: level,
+        points: levels.length - 1 - place,
+      })),
+      quotes: own,
+    })),
+    criteriaShown: false,
+    model,
+    lastWord: 'confirmed',
     quotes,
   }),
   open: ({ model }, { quotes }) => ({ kind: 'open', by: 'learner', model, looksFor: [], quotes }),

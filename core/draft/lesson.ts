@@ -1,6 +1,6 @@
 import { draftQuestions } from '../check';
 import type { Block } from '../blocks/forms';
-import type { Check } from '../checks/forms';
+import { checkFormOf, type Check } from '../checks/forms';
 import type { Objective, PointDoes } from '../course/course';
 import { mayBeOffered } from '../course/offers';
 import { blankLesson } from '../course/gestures';
@@ -129,9 +129,11 @@ function claimsIn({ parts }: LessonPlan, { matter, repeatedClaims }: DraftContex
 
 /**
  * The checks to place: one at each point where the learner shall try, then where cases are weighed, then the best of
- * the rest. A point to try is its author's wish, and has its check whatever the number.
+ * the rest. A point to try is its author's wish, and has its check whatever the number. What takes long, as a task, is
+ * offered and never placed unasked.
  */
-function placedOf(checks: readonly Check[], { lesson: { points = [] }, questions }: LessonPlan): Check[] {
+function placedOf(all: readonly Check[], { lesson: { points = [] }, questions }: LessonPlan): Check[] {
+  const checks = all.filter((check) => !checkFormOf(check).standsAlone);
   const at = (does: PointDoes, placed: readonly Check[]): Check[] =>
     points
       .filter((point) => point.does === does)

@@ -269,6 +269,8 @@ export interface QuestionWording {
   /** What comes after a step; in which order steps are done. */
   afterStep?(step: string): string;
   inOrder?(lesson: string): string;
+  /** What is to be done and handed in, with a situation or without one; how well something of it can be done. */
+  practice?: { stem(lesson: string, inCase: boolean): string; levels: readonly string[] };
   /** What belongs together: by the heads of two columns, where they have some; words and their meanings. */
   together?(lesson: string, columns?: readonly [string, string]): string;
   meanings?(lesson: string): string;

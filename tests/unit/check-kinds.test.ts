@@ -95,6 +95,27 @@ describe('questions of other kinds than one of several', () => {
     expect(order.stem).toBe('Closing the shed: put these steps in order.');
   });
 
+  it('make a task of a procedure, each step a criterion with its passage, offered and never placed unasked', () => {
+    const [task, ...others] = drafted('practice', 'task');
+    expect(others).toEqual([]);
+    expect(task.stem).toBe('Closing the shed: write down how you do it, one thing after another.');
+    expect(task.criteria.map(({ text }) => text)).toEqual([
+      'Hang the tools back on the board.',
+      'Sweep the floor under the stands.',
+      'Count the float with somebody else.',
+      'Switch off the compressor at the wall.',
+      'Lock the side door from inside.',
+    ]);
+    expect(task.criteria.every(({ quotes, levels }) => quotes[0].passage !== undefined && levels.length === 3)).toBe(
+      true,
+    );
+    // The steps are what is to be known: shown before, they would only be copied.
+    expect(task).toMatchObject({ criteriaShown: false, lastWord: 'confirmed', handIn: { words: { most: 300 } } });
+    expect(task.model).toContain('Sweep the floor under the stands. Count the float');
+    const placed = allLessons(course).flatMap(({ blocks }) => blocks.filter(({ kind }) => kind === 'check'));
+    expect(placed.some(({ body }) => (body as { checkId: string }).checkId === task.id)).toBe(false);
+  });
+
   it('match words with their meanings, where their source sets the words apart', () => {
     const pairs = drafted('pairs', 'match').find(({ stem }) => stem.startsWith('Words here'))!;
     expect(Object.fromEntries(pairs.pairs.map(({ left, right }) => [left, right]))).toMatchObject({

@@ -41,7 +41,15 @@ export type Asks =
   | { kind: 'sort'; groups: { text: string; items: string[] }[] }
   | { kind: 'number'; value: number; unit: string; wrong: Wrong[] }
   | { kind: 'short'; accepted: string[] }
-  | { kind: 'open'; model: string };
+  | { kind: 'open'; model: string }
+  /** `levels`: what a criterion can be, the best first. */
+  | {
+      kind: 'task';
+      setting: string;
+      criteria: { text: string; quotes: Quote[] }[];
+      levels: readonly string[];
+      model: string;
+    };
 
 /** A question before it has ids: what one form of question makes of something said. */
 export interface Candidate {

@@ -56,6 +56,11 @@ export function englishQuestions(words: WordList): QuestionWording {
     },
     inColumn: (column, row, lesson) => `${about(lesson, `, “${column}”`)} which of these is right for “${row}”?`,
     afterStep: (step) => `“${step}.” What comes next?`,
+    practice: {
+      stem: (lesson, inCase) =>
+        `${about(lesson)} ${inCase ? 'write down what you do now' : 'write down how you do it'}, one thing after another.`,
+      levels: ['It is there', 'It is there in part', 'It is missing'],
+    },
     inOrder: (lesson) => `${about(lesson)} put these steps in order.`,
     together: (lesson, columns) =>
       columns
