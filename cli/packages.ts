@@ -55,7 +55,7 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
     );
   if (!given.formats.some((format) => format !== 'archive' && !isQuestions(format))) return;
   tell('note: packages mark answers by themselves, so they carry the right answers.');
-  const open = Object.values(frozen.keys).filter(needsPerson).length;
+  const open = frozen.view.checks.filter((check) => needsPerson(check, frozen.keys[check.id])).length;
   const filed = frozen.view.checks.filter((check) => check.kind === 'task' && check.handIn.files).length;
   if (filed > 0) tell(`note: packages take no files: in ${filed} tasks learners say in words what they did.`);
   if (open > 0) tell(`note: nobody marks in a package: ${open} open answers and tasks are compared by the learners themselves.`);

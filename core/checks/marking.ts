@@ -103,7 +103,7 @@ export interface CheckMarking<Kind extends CheckFrame, View, Secret, Response> {
   /** The same view with what can be chosen from in another order, where its order says nothing. */
   reordered?(view: View, order: <Item extends { id: string }>(items: readonly Item[]) => Item[]): View;
   /** What becomes of it where no person marks, as in a package. */
-  alone?(secret: Secret): Secret;
+  alone?(asked: { view: View; secret: Secret }): { view: object; secret: Secret };
   /** Its responses are typed words: the first that a packed state does without. */
   typed?: true;
   pack(view: View, response: Response, bits: BitWriter): void;

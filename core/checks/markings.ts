@@ -102,19 +102,11 @@ const markingOf = ({ kind }: { kind: CheckKind }) => MARKINGS[kind] as unknown a
 
 /** A check as a learner gets it, and what is kept from them. `mixed` settles the ids a learner sees. */
 export function splitCheck(check: Check, mixed: string): { view: LearnerCheck; secret: Secret } {
-  const { id, kind, stem, points, required, picture, said } = check;
+  const { id, kind, said } = check;
   const mix = (own: string) => idFrom('a', mixed, id, own);
   const marking = markingOf(check);
   return {
-    view: {
-      id,
-      kind,
-      stem,
-      ...(points !== undefined && { points }),
-      ...(required && { required }),
-      ...(picture && { picture }),
-      ...(marking.view(check, mix) as object),
-    } as LearnerCheck,
+    view: { ...frameOf(check), ...(marking.view(check, mix) as object) } as LearnerCheck,
     secret: { kind, ...(said && { said }), ...(marking.secret(check, mix) as object) } as Secret,
   };
 }
@@ -149,13 +141,27 @@ export function judged(secret: Secret, given: GivenMark): Feedback | undefined {
   return markingOf(secret).judged?.(secret, given);
 }
 
-/** A secret as it is where no person marks: what a person would mark, learners compare themselves. */
-export function markedAlone(secret: Secret): Secret {
-  return (markingOf(secret).alone?.(secret) as Secret | undefined) ?? secret;
+/** A check as it is where no person marks: what a person would mark, learners compare themselves. */
+export function markedAlone(view: LearnerCheck, secret: Secret): { view: LearnerCheck; secret: Secret } {
+  const alone = markingOf(secret).alone?.({ view, secret });
+  return alone
+    ? { view: { ...frameOf(view), ...(alone.view as object) } as LearnerCheck, secret: alone.secret as Secret }
+    : { view, secret };
 }
 
 /** Whether a check becomes another where no person marks. */
-export const needsPerson = (secret: Secret): boolean => JSON.stringify(markedAlone(secret)) !== JSON.stringify(secret);
+export const needsPerson = (view: LearnerCheck, secret: Secret): boolean =>
+  JSON.stringify(markedAlone(view, secret).secret) !== JSON.stringify(secret);
+
+/** What every check has for learners. */
+const frameOf = ({ id, kind, stem, points, required, picture }: LearnerFrame & { kind: CheckKind }) => ({
+  id,
+  kind,
+  stem,
+  ...(points !== undefined && { points }),
+  ...(required && { required }),
+  ...(picture && { picture }),
+});
 
 /** Whether responses of a kind are typed words. */
 export const isTypedKind = (view: LearnerCheck): boolean => markingOf(view).typed === true;

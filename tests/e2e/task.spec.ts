@@ -21,6 +21,7 @@ test('a task is written by keys; what is handed in outlasts a reload and a cut c
     await card.getByLabel('Criterion', { exact: true }).fill('Name the shelf behind the door.');
     await card.getByRole('button', { name: 'Another criterion' }).click();
     await type('Say how many ladders there are.');
+    await card.locator('summary').first().click();
     await card.getByRole('button', { name: 'Another level' }).first().click();
     await card.getByText('files', { exact: true }).click();
     await card.getByText('sound', { exact: true }).click();

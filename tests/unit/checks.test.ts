@@ -27,7 +27,7 @@ import { after, BEGINNING, isSettled } from '../../core/learning/state';
 import { USUAL_RULES, type Rules } from '../../core/learning/rules';
 import type { Taking } from '../../core/learning/sittings';
 import { wordsFor } from '../../core/words';
-import { EVERY_CHECK, MATCH, NUMBER, OPEN, ORDER, SEVERAL, SHORT, SORT, wrongTo } from '../every-check';
+import { EVERY_CHECK, MATCH, NUMBER, OPEN, ORDER, SEVERAL, SHORT, SORT, TASK, wrongTo } from '../every-check';
 import type { NumberCheck } from '../../core/checks/number/form';
 import type { OpenCheck } from '../../core/checks/open/form';
 import type { ShortCheck } from '../../core/checks/short/form';
@@ -288,13 +288,23 @@ describe('an open answer', () => {
   });
 
   it('is compared by learners themselves where no person marks', () => {
-    const alone = markedAlone(secret);
-    expect(mark(alone, 'I ring at once.')).toMatchObject({
+    const { view: asked } = splitCheck({ ...OPEN, by: 'person' }, 'mixed');
+    const alone = markedAlone(asked, secret);
+    expect([asked, alone.view].map((each) => 'byPerson' in each)).toEqual([true, false]);
+    expect(mark(alone.secret, 'I ring at once.')).toMatchObject({
       score: 1,
       state: 'marked',
       feedback: { code: 'compare', points: ['sitting down'] },
     });
-    expect(markedAlone(splitCheck(SORT, 'mixed').secret)).toEqual(splitCheck(SORT, 'mixed').secret);
+    const sorted = splitCheck(SORT, 'mixed');
+    expect(markedAlone(sorted.view, sorted.secret)).toEqual(sorted);
+    // A task asks for words alone there, and says that one compares.
+    const task = splitCheck({ ...TASK, lastWord: 'confirmed', keepDays: 9, handIn: { files: TASK.handIn.files } }, 'm');
+    const alike = markedAlone(task.view, task.secret);
+    expect(alike.view).toMatchObject({ id: TASK.id, stem: TASK.stem, lastWord: 'learner' });
+    expect(alike.view).not.toHaveProperty('keepDays');
+    expect(mark(task.secret, { text: 'I did it.', files: [] })).toBeUndefined();
+    expect(mark(alike.secret, { text: 'I did it.', files: [] })).toMatchObject({ feedback: { code: 'compare' } });
   });
 });
 

@@ -40,21 +40,23 @@ describe('rights', () => {
 
   const owner = { role: 'owner' as const };
   const member = { role: 'member' as const };
-  it.each<[Right, boolean, boolean, boolean, boolean, boolean]>([
-    // nobody, member, owner, author, reviewer
-    ['anyone', true, true, true, true, true],
-    ['signed-in', false, true, true, true, true],
-    ['owner', false, false, true, false, false],
-    ['author', false, false, false, true, false],
-    ['reader', false, false, false, true, true],
-  ])('%s', (right, nobody, someone, first, author, reviewer) => {
+  it.each<[Right, boolean, boolean, boolean, boolean, boolean, boolean]>([
+    // nobody, member, owner, author, reviewer, marker
+    ['anyone', true, true, true, true, true, true],
+    ['signed-in', false, true, true, true, true, true],
+    ['owner', false, false, true, false, false, false],
+    ['author', false, false, false, true, false, false],
+    ['marker', false, false, false, true, false, true],
+    ['reader', false, false, false, true, true, true],
+  ])('%s', (right, nobody, someone, first, author, reviewer, marker) => {
     expect([
       mayCall(right, undefined, undefined),
       mayCall(right, member, undefined),
       mayCall(right, owner, undefined),
       mayCall(right, member, 'author'),
       mayCall(right, member, 'reviewer'),
-    ]).toEqual([nobody, someone, first, author, reviewer]);
+      mayCall(right, member, 'marker'),
+    ]).toEqual([nobody, someone, first, author, reviewer, marker]);
   });
   it("give a learner no way to the course's text", () =>
     expect([mayCall('reader', member, 'learner'), mayCall('author', member, 'learner')]).toEqual([false, false]));

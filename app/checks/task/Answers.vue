@@ -63,6 +63,9 @@ const savesLevel =
       levelled(level, (each) => ({ ...each, [field]: value })),
       levelled(level, (each) => ({ ...each, [field]: was })),
     );
+/** The levels of a criterion in a line, the best first. */
+const levelsOf = (criterion: Criterion) =>
+  criterion.levels.map((level) => `${level.points}: ${level.text}`).join(' / ');
 const levels = (id: string, changed: (levels: CriterionLevel[]) => CriterionLevel[]) =>
   change('criteria', id, 'levels', (criterion) => ({ ...criterion, levels: changed(criterion.levels) }));
 </script>
@@ -181,57 +184,61 @@ const levels = (id: string, changed: (levels: CriterionLevel[]) => CriterionLeve
             maxlength="500"
             aria-label="Criterion"
           />
-          <ul class="levels">
-            <li v-for="(level, at) in row.levels" :key="level.id">
-              <FieldFigure
-                :value="level.points"
-                :save="
-                  (value, was, group) => savesLevel(row.id, level.id, 'points', 'points')(value ?? 0, was ?? 0, group)
-                "
-                :label="`Points of level ${at + 1}`"
-                v-bind="LEVEL_POINTS"
-              />
-              <FieldInPlace
-                :value="level.text"
-                :save="savesLevel(row.id, level.id, 'text', 'level')"
-                lines
-                required
-                class="words small"
-                :readonly="!mayEdit"
-                maxlength="500"
-                :aria-label="`Level ${at + 1}`"
-              />
+          <details class="small">
+            <summary>{{ levelsOf(row) }}</summary>
+            <ul class="levels">
+              <li v-for="(level, at) in row.levels" :key="level.id">
+                <FieldFigure
+                  :value="level.points"
+                  :save="
+                    (value, was, group) => savesLevel(row.id, level.id, 'points', 'points')(value ?? 0, was ?? 0, group)
+                  "
+                  :label="`Points of level ${at + 1}`"
+                  v-bind="LEVEL_POINTS"
+                />
+                <FieldInPlace
+                  :value="level.text"
+                  :save="savesLevel(row.id, level.id, 'text', 'level')"
+                  lines
+                  required
+                  class="words small"
+                  :readonly="!mayEdit"
+                  maxlength="500"
+                  :aria-label="`Level ${at + 1}`"
+                />
+                <button
+                  v-if="mayEdit && row.levels.length > 2"
+                  type="button"
+                  class="link small"
+                  :aria-label="`Delete level ${level.text}`"
+                  @click="levels(row.id, (all) => all.filter(({ id }) => id !== level.id))"
+                >
+                  delete
+                </button>
+              </li>
+            </ul>
+            <p v-if="mayEdit && row.levels.length < LEVELS_MOST" class="small">
               <button
-                v-if="mayEdit && row.levels.length > 2"
                 type="button"
-                class="link small"
-                :aria-label="`Delete level ${level.text}`"
-                @click="levels(row.id, (all) => all.filter(({ id }) => id !== level.id))"
+                class="link"
+                @click="
+                  levels(row.id, (all) => [
+                    ...all.slice(0, -1),
+                    { id: freshId('l'), text: 'Something between', points: all.at(-1)!.points },
+                    all.at(-1)!,
+                  ])
+                "
               >
-                delete
+                Another level
               </button>
-            </li>
-          </ul>
-          <p v-if="mayEdit && row.levels.length < LEVELS_MOST" class="small">
-            <button
-              type="button"
-              class="link"
-              @click="
-                levels(row.id, (all) => [
-                  ...all.slice(0, -1),
-                  { id: freshId('l'), text: 'Something between', points: all.at(-1)!.points },
-                  all.at(-1)!,
-                ])
-              "
-            >
-              Another level
-            </button>
-          </p>
-          <CheckQuotes :quotes="row.quotes" />
+            </p>
+          </details>
+          <CheckQuotes :quotes="row.quotes.filter(({ text }) => text !== row.text)" />
         </template>
       </CheckRows>
       <UCheckbox
         v-if="check.criteria.length"
+        class="shown"
         :model-value="check.criteriaShown"
         :disabled="!mayEdit"
         label="learners see the criteria before they hand in"
@@ -301,6 +308,10 @@ h4 span {
   flex-wrap: wrap;
   gap: 6px 10px;
   align-items: center;
+  min-height: 34px;
+}
+.shown {
+  margin: 12px 0 6px;
 }
 .levels {
   list-style: none;
@@ -313,6 +324,11 @@ h4 span {
   gap: 8px;
   align-items: start;
   margin: 2px 0;
+}
+summary {
+  min-height: 24px;
+  color: var(--ink-2);
+  cursor: pointer;
 }
 .link {
   min-height: 24px;

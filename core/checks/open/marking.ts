@@ -24,7 +24,7 @@ const compare = ({ looksFor, quotes }: OpenSecret): Feedback => ({
 export const open: CheckMarking<OpenCheck, OpenView, OpenSecret, string> = {
   view: ({ by }) => (by === 'person' ? { byPerson: true } : {}),
   secret: ({ by, model, looksFor, quotes }) => ({ by, model, looksFor, quotes: quotes.map(({ text }) => text) }),
-  alone: (secret) => ({ ...secret, by: 'learner' }),
+  alone: ({ secret }) => ({ view: {}, secret: { ...secret, by: 'learner' } }),
   read: (response) =>
     typeof response === 'string' && response.trim() !== '' && response.length <= LONGEST_OPEN ? response : undefined,
   mark: (secret) =>

@@ -92,8 +92,16 @@ export const task: CheckMarking<TaskCheck, TaskView, TaskSecret, HandedIn> = {
       .map(({ text }) => text)
       .filter((text, at, all) => all.indexOf(text) === at),
   }),
-  // Nobody is there to read a file: what was done is told in words.
-  alone: (secret) => ({ ...secret, lastWord: 'learner', handIn: { words: { most: WORDS_MOST } } }),
+  // Nobody is there to read a file, or to delete it: what was done is told in words, and compared.
+  alone({ view, secret }) {
+    const kept: TaskView = { ...view, lastWord: 'learner' };
+    delete kept.keepDays;
+    const handIn = { ...view.handIn, words: view.handIn.words ?? { most: WORDS_MOST } };
+    return {
+      view: kept,
+      secret: { ...secret, lastWord: 'learner', handIn: { words: handIn.words } },
+    };
+  },
   read(response, { handIn: { words, files } }) {
     if (!isHandedIn(response)) return undefined;
     if (response.gone) return response;

@@ -19,8 +19,10 @@ export interface Released {
  */
 export function packagePage({ id, rules, frozen }: Released, scorm: PackageKind['scorm']): string {
   const { view } = frozen;
-  const keys = Object.fromEntries(Object.entries(frozen.keys).map(([check, secret]) => [check, markedAlone(secret)]));
-  const data = JSON.stringify({ course: view, rules, keys, release: id, ...(scorm && { scorm }) })
+  const alone = view.checks.map((check) => markedAlone(check, frozen.keys[check.id]));
+  const keys = Object.fromEntries(alone.map(({ view: check, secret }) => [check.id, secret]));
+  const course = { ...view, checks: alone.map(({ view: check }) => check) };
+  const data = JSON.stringify({ course, rules, keys, release: id, ...(scorm && { scorm }) })
     .replaceAll('<', '\\u003c')
     .replaceAll('\u2028', '\\u2028')
     .replaceAll('\u2029', '\\u2029');
