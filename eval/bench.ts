@@ -4,7 +4,10 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { briefFrom } from '../core/brief/given';
+import type { Scene } from '../core/checks/scenario/form';
+import { walk } from '../core/checks/scenario/walk';
 import { draftCourse } from '../core/draft';
+import { suggestMarks, type Held } from '../core/grading/suggest';
 import { understand } from '../core/knowledge';
 import { matchExpression, searchQuery, searchText } from '../core/language/search';
 import { readSource } from '../core/reading';
@@ -58,6 +61,36 @@ function text(sections: number): Uint8Array {
   return new TextEncoder().encode(`# Manual\n\n${body.join('\n\n')}\n`);
 }
 
+/** A story in which each scene leads on to the next, a later one, or back. */
+const story = (scenes: number): Scene[] =>
+  Array.from({ length: scenes }, (_, at) => ({
+    id: `s${at}`,
+    title: '',
+    text: 'It goes on.',
+    choices:
+      at === scenes - 1
+        ? []
+        : [at + 1, Math.min(scenes - 1, at + 3), at, Math.max(0, at - 1)].map((to, place) => ({
+            id: `a${at}.${place}`,
+            text: 'Go',
+            to: `s${to}`,
+            score: place === 0 ? 2 : 0,
+            follows: 'It goes on.',
+            quotes: [],
+          })),
+  }));
+const HANDED = 'I take the battery out of the drill and put a blue tag on it. Then I tell the desk lead. '.repeat(8);
+const WORDS_HANDED = HANDED.split(' ').length - 1;
+const HELD: Held = {
+  criteria: ['Take the battery out.', 'Put a blue tag on it.', 'Tell the desk lead the same day.'].map((text, at) => ({
+    id: `c${at}`,
+    text,
+    levels: ['All', 'Part', 'None'].map((level, place) => ({ id: level, text: level, points: 2 - place })),
+  })),
+  model: 'I take the battery out. I put a blue tag on the drill. I tell the desk lead on the same day.',
+  prompt: 'A drill comes back damaged. Write down what you do.',
+};
+
 packFor('en');
 const shared = option('shared');
 const files = [
@@ -76,6 +109,16 @@ for (const path of files) {
     `  ${path}: ${(drafting / reading).toFixed(2)} x (${Math.round(reading)} ms, ${Math.round(drafting)} ms)`,
   );
 }
+console.log(
+  'a story of twice as many scenes, a hand-in of twice as many words, against half of it (at most 2.2 is asked)',
+);
+const short = await median(() => walk(story(60)), 50);
+const long = await median(() => walk(story(120)), 50);
+console.log(`  walked through all ways: ${(long / short).toFixed(2)} x (60 scenes in ${short.toFixed(2)} ms)`);
+const suggested = (times: number) => median(() => suggestMarks(HELD, HANDED.repeat(times), packFor('en')), 20);
+const half = await suggested(1);
+const whole = await suggested(2);
+console.log(`  marks suggested: ${(whole / half).toFixed(2)} x (${WORDS_HANDED} words in ${half.toFixed(1)} ms)`);
 console.log('time when the text is doubled (at most 2.2 is asked)');
 let before = 0;
 for (const sections of [100, 200, 400, 800, 1600, 3200]) {
