@@ -58,7 +58,8 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   const open = frozen.view.checks.filter((check) => needsPerson(check, frozen.keys[check.id])).length;
   const filed = frozen.view.checks.filter((check) => check.kind === 'task' && check.handIn.files).length;
   if (filed > 0) tell(`note: packages take no files: in ${filed} tasks learners say in words what they did.`);
-  if (open > 0) tell(`note: nobody marks in a package: ${open} open answers and tasks are compared by the learners themselves.`);
+  if (open > 0)
+    tell(`note: nobody marks in a package: ${open} open answers and tasks are compared by the learners themselves.`);
 }
 
 const isQuestions = (format: Arguments['formats'][number]): format is QuestionFormat => format in QUESTION_FORMATS;

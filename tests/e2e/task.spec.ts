@@ -75,6 +75,7 @@ test('a task is written by keys; what is handed in outlasts a reload and a cut c
     await context.setOffline(true);
     await part.getByRole('button', { name: 'Hand in' }).click();
     await expect(part.getByText(/is kept and will be checked/)).toBeVisible();
+    await expect(part.getByText('They are on the shelf behind the door.')).toBeVisible();
     await context.setOffline(false);
     await expect(part.getByText('A person will mark it.')).toBeVisible({ timeout: 15_000 });
     expect(await learner.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);

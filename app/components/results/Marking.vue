@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { useMagicKeys, useSessionStorage, whenever } from '@vueuse/core';
+import { useSessionStorage } from '@vueuse/core';
 import { mostOf } from '~~/core/checks/task/form';
 import { api, addressOf, type AnswerOf } from '~/client';
+import { useActions } from '~/actions/registry';
 import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 
@@ -11,6 +12,10 @@ const emit = defineEmits<{ marked: []; next: [] }>();
 const desk = useCourse();
 type Whole = AnswerOf<'GET /api/courses/:course/learners/:learner/hand-ins/:check'>;
 const whole = shallowRef<Whole>();
+/** Until the one that is asked for has come, the one before stands there and takes nothing. */
+const isHere = computed(
+  () => whole.value?.learner.id === props.handIn.learner && whole.value.check === props.handIn.check,
+);
 /** Criterion whose words are shown in the text. */
 const pointed = ref<string>();
 
@@ -22,7 +27,7 @@ interface Begun {
   share?: number;
 }
 const begun = useSessionStorage<Record<string, Begun>>(`marks/${desk.course!.id}`, {});
-const key = computed(() => `${props.handIn.learner}/${props.handIn.check}/${whole.value?.at ?? 0}`);
+const key = computed(() => `${whole.value?.learner.id}/${whole.value?.check}/${whole.value?.at ?? 0}`);
 const mark = computed<Begun>(() => begun.value[key.value] ?? fresh.value);
 const fresh = computed<Begun>(() => {
   const { levels = {}, notes = {}, said = '', state, score, suggestion, suggested } = whole.value ?? {};
@@ -86,22 +91,23 @@ const pieces = computed(() => {
 const fileAt = (hash: string) =>
   addressOf('GET /api/courses/:course/learners/:learner/files/:hash', {
     course: desk.course!.id,
-    learner: props.handIn.learner,
+    learner: whole.value!.learner.id,
     hash,
   });
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 const giving = ref(false);
 async function give() {
-  if (!ready.value || !whole.value || giving.value) return;
+  if (!ready.value || !whole.value || !isHere.value || giving.value) return;
   giving.value = true;
-  const { check, lesson, criteria } = whole.value;
+  const { check, lesson, criteria, learner } = whole.value;
+  const given = key.value;
   const { levels, notes, said, share } = mark.value;
   const kept = Object.fromEntries(Object.entries(notes).filter(([, note]) => note.trim()));
   const done = await desk.asking(async () => {
     await api('POST /api/courses/:course/learners/:learner/marks', {
       course: desk.course!.id,
-      learner: props.handIn.learner,
+      learner: learner.id,
       body: {
         check,
         lesson: lesson.id,
@@ -114,17 +120,25 @@ async function give() {
   giving.value = false;
   if (!done) return;
   const rest = { ...begun.value };
-  delete rest[key.value];
+  delete rest[given];
   begun.value = rest;
   emit('marked');
   emit('next');
 }
-const { ctrl_enter: keys } = useMagicKeys();
-whenever(keys!, () => void give());
+useActions([
+  {
+    id: 'mark-give',
+    label: 'Give this mark, and on to the next hand-in',
+    key: 'Ctrl+Enter',
+    area: 'Hand-ins',
+    when: () => ready.value && isHere.value,
+    run: () => void give(),
+  },
+]);
 </script>
 
 <template>
-  <div v-if="whole" class="marking">
+  <div v-if="whole" class="marking" :aria-busy="!isHere">
     <article class="sheet" aria-label="What was handed in">
       <p class="small quiet">
         {{ whole.learner.name || 'name taken out' }}, {{ when(whole.at)
@@ -221,7 +235,7 @@ whenever(keys!, () => void give());
         @update:model-value="put({ said: String($event) })"
       />
       <p class="give">
-        <UButton type="submit" :disabled="!ready || giving" title="Ctrl+Enter">{{
+        <UButton type="submit" :disabled="!ready || !isHere || giving" title="Ctrl+Enter">{{
           whole.state === 'waiting' ? 'Give this mark' : whole.suggested ? 'Confirm this mark' : 'Mark again'
         }}</UButton>
         <span v-if="whole.criteria.length" class="small">{{ points }} of {{ counted(most, ['point', 'points']) }}</span>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useCourse } from '~/stores/course';
 import type { QuizAnswers } from '~~/core/learning/answers';
 import { counted } from '~/words/states';
 
 /** A learner's tries at a quiz, and what they can be granted besides. */
 const props = defineProps<{ quiz: QuizAnswers; name: string }>();
+const desk = useCourse();
 const emit = defineEmits<{ grant: [what: { minutes?: number; tries?: number }] }>();
 const percent = (share: number) => `${Math.floor(share * 100 + 1e-6)} %`;
 const when = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -47,7 +49,7 @@ const minutes = ref<number>();
       </li>
     </ol>
     <p v-if="granted" class="quiet">Granted: {{ granted }}.</p>
-    <p v-if="quiz.limited.tries || quiz.limited.minutes" class="line">
+    <p v-if="desk.mayEdit && (quiz.limited.tries || quiz.limited.minutes)" class="line">
       <UButton
         v-if="quiz.limited.tries"
         size="xs"

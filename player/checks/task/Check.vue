@@ -88,6 +88,11 @@ function again(id: number) {
   drop(id);
   send(one.file);
 }
+/** What is handed in stays here, should it not be taken. */
+function handIn() {
+  response.value = { text: text.value.trim(), files: files.value };
+  emit('take', response.value);
+}
 const handed = computed(() => (props.open ? undefined : response.value));
 const judged = computed(() => props.feedback?.criteria ?? []);
 </script>
@@ -167,7 +172,7 @@ const judged = computed(() => props.feedback?.criteria ?? []);
         /></label>
       </div>
       <p>
-        <button type="button" class="first" :disabled="!ready" @click="emit('take', { text: text.trim(), files })">
+        <button type="button" class="first" :disabled="!ready" @click="handIn">
           {{ words.handIn }}
         </button>
         <span v-if="view.drafts" class="quiet"> {{ words.draft }}</span>

@@ -98,7 +98,7 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
       <div class="end">
         <template v-if="all.learners?.length">
           <UButton
-            v-if="chosen.length"
+            v-if="chosen.length && desk.mayEdit"
             size="sm"
             color="neutral"
             variant="outline"
@@ -178,7 +178,13 @@ const lessons = (release: number) => all.releases?.find((row) => row.number === 
         ><span class="small quiet">{{ when(row.seen_at) }}</span></template
       >
       <template #out="{ row }"
-        ><button type="button" class="link small" :aria-label="`Take ${nameOf(row)} out`" @click="leaving = [row]">
+        ><button
+          v-if="desk.mayEdit"
+          type="button"
+          class="link small"
+          :aria-label="`Take ${nameOf(row)} out`"
+          @click="leaving = [row]"
+        >
           take out
         </button></template
       >
