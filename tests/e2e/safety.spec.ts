@@ -198,7 +198,7 @@ test.describe('people of an installation', () => {
       await expect(page.getByRole('heading', { name: 'Outline' })).toBeVisible();
       await page.keyboard.press('Alt+9');
       await page.getByLabel('Part of Priya Holt').click();
-      await page.getByRole('option', { name: 'reviews' }).click();
+      await page.getByRole('option', { name: 'reviews', exact: true }).click();
       await expect(page.getByText('offered, not accepted yet')).toBeVisible();
       await hers.reload();
       await expect(hers.getByText('no such course, or you have no part in it')).toBeVisible();
@@ -212,7 +212,7 @@ test.describe('people of an installation', () => {
       await expect(hers.getByRole('heading', { name: 'Outline' })).toBeVisible();
       expect(await hers.evaluate(async () => (await fetch('/api/people')).status)).toBe(403);
       await page.getByLabel('Part of Ines Marlow').click();
-      await page.getByRole('option', { name: 'reviews' }).click();
+      await page.getByRole('option', { name: 'reviews', exact: true }).click();
       await expect(page.getByRole('alert')).toContainText('A course needs an author');
       // She leaves by the command bar.
       await hers.keyboard.press('Control+k');

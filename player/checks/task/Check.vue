@@ -90,8 +90,10 @@ function again(id: number) {
 }
 /** What is handed in stays here, should it not be taken. */
 function handIn() {
-  response.value = { text: text.value.trim(), files: files.value };
-  emit('take', response.value);
+  // The model says what it was given only when the page around has it.
+  const given = { text: text.value.trim(), files: files.value };
+  response.value = given;
+  emit('take', given);
 }
 const handed = computed(() => (props.open ? undefined : response.value));
 const judged = computed(() => props.feedback?.criteria ?? []);

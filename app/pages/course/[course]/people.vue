@@ -56,7 +56,7 @@ async function set(person: string, role: (typeof ROLES)[number]['value']) {
             <FieldSelect
               :model-value="row.role === 'learner' ? 'none' : row.role"
               :items="ROLES"
-              class="w-36"
+              class="w-48"
               :label="`Part of ${row.name}`"
               @update:model-value="set(row.id, $event)"
             /><span v-if="row.waits" class="small quiet waits">offered, not accepted yet</span>
