@@ -81,7 +81,7 @@ export function suggestMarks(
       !copies.includes(plainly(sentence.text)) &&
       contained(runsOf(sentence.text), given) < COPIED,
   );
-  const meant = criteria.map((criterion) => wantedOf(criterion, language));
+  const meant = criteria.map((criterion) => wantedOf(bestFirst(criterion), language));
   const promised = new Set(language.stems(prompt));
   const models = read(model);
   return criteria.map((criterion, at) => {
@@ -91,9 +91,15 @@ export function suggestMarks(
       const rare = Math.min(1, Math.max(TELLS_LEAST, (COMMON - (language.commonness(stem) ?? USUAL)) / RARER));
       return (rare / (1 + shared)) * (promised.has(stem) ? 0.5 : 1) * (meant[at].stems.has(stem) ? 1 : OTHER);
     };
-    return levelOf(criterion, meant[at], own, models, weight, language);
+    return levelOf(bestFirst(criterion), meant[at], own, models, weight, language);
   });
 }
+
+/** A criterion with its levels by what they are worth: their order is their author's, and may be another. */
+const bestFirst = <Each extends Held['criteria'][number]>(criterion: Each): Each => ({
+  ...criterion,
+  levels: [...criterion.levels].sort((a, b) => b.points - a.points),
+});
 
 /** A criterion's own words and its figures. */
 interface Wanted {

@@ -114,7 +114,7 @@ export function releasesIn(db: Db) {
       .join(', ')} from learner join course on course.id = course_id where removed_at is null`,
   );
   const answersTo = db.prepare<[string, string], AttemptRow>(
-    `select ${attempt} from attempt where learner_id = ? and check_id = ? and kind = 'answer' order by serial`,
+    `select ${attempt} from attempt where learner_id = ? and check_id = ? and kind in ('answer', 'mark') order by serial`,
   );
   const whole = db.prepare<[string, string], AttemptRow & { serial: number; learner_id: string }>(
     `select serial, learner_id, ${attempt} from attempt where learner_id = ? and id = ?`,
@@ -177,7 +177,7 @@ export function releasesIn(db: Db) {
     attempts: (learnerId: string) => attempts.all(learnerId),
     /** All learners of courses that stand. */
     keeping: () => keeping.all(),
-    /** What a learner answered to a check. */
+    /** What a learner answered to a check, and the marks of it. */
     answersTo: (learnerId: string, check: string) => answersTo.all(learnerId, check),
     /**
      * Puts another answer in the place of one that may no longer be kept. Attempts are only ever added, and cannot be

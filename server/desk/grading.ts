@@ -1,5 +1,5 @@
 import type { GivenMark, HandedIn } from '../../core/checks/markings';
-import { worthOf } from '../../core/checks/task/form';
+import { mostOf, pointsAt, worthOf } from '../../core/checks/task/form';
 import type { TaskSecret } from '../../core/checks/task/marking';
 import { suggestMarks, type SuggestedLevel } from '../../core/grading/suggest';
 import { say, wordsFor } from '../../core/words';
@@ -46,7 +46,7 @@ function markOf(
     );
   const levels = by(({ level }) => level);
   const isBest = ({ criterion, level }: SuggestedLevel) =>
-    criteria.find(({ id }) => id === criterion)?.levels[0].id === level;
+    criteria.some((each) => each.id === criterion && pointsAt(each, level) === mostOf(each));
   const doubt = suggested.filter((each) => !each.sure || (hasFiles && !isBest(each))).map(({ criterion }) => criterion);
   return {
     score: worthOf(criteria, levels),

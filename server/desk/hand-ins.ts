@@ -16,7 +16,13 @@ const DAY = 86_400_000;
 /** A hand-in whose time is up. */
 const GONE: HandedIn = { text: '', files: [], gone: true };
 /** Hand-ins that are saved together hold so many bytes at most. */
-const TOGETHER = 512 * 1024 ** 2;
+const TOGETHER = 256 * 1024 ** 2;
+
+/** What of a stored hand-in, or of its mark, goes when its time is up. */
+interface Stored {
+  files?: HandedFile[];
+  given?: GivenMark;
+}
 
 /** A hand-in with whose it is. */
 export type LearnersHandIn = HandIn & { learner: { id: string; name: string } };
@@ -70,19 +76,30 @@ export function handInDesk(db: Db, learners: LearnerDesk, handed: HandedFiles, n
     };
   }
 
+  /** Every hand-in of a course with all of it, as in the list. */
+  const wholeOnes = (course: string) =>
+    learners.standings(course).flatMap(({ learner, taking, state, events }) =>
+      handInsIn(taking, state, events).flatMap((each) => {
+        const whole = wholeHandIn(each.check, taking, state, events);
+        return whole ? [{ ...whole, learner: { id: learner.id, name: learner.name } }] : [];
+      }),
+    );
+
   /** The hand-ins to a task (or to all of a course) with their files, and a table of their marks, as a zip. */
   function together(course: string, check?: string): Uint8Array {
     const files = new Map<string, Uint8Array>();
     const rows = [['learner', 'task', 'handed in', 'standing', 'score in percent', 'folder']];
     let bytes = 0;
-    for (const line of list(course).filter((each) => !check || each.check === check)) {
-      const { text, files: named, judged } = get(course, line.learner.id, line.check);
+    for (const line of wholeOnes(course).filter((each) => !check || each.check === check)) {
+      const { text, files: named, judged } = line;
       const folder = `${nameFor(line.learner.name || 'name taken out')}-${line.learner.id.slice(-4)}/${nameFor(line.stem)}-${line.check.slice(-4)}`;
       if (text) files.set(`${folder}/text.txt`, new TextEncoder().encode(text));
       for (const [at, { hash, name }] of named.entries()) {
-        const file = handed.get(line.learner.id, hash);
+        const file = handed.find(line.learner.id, hash);
+        // One that was lost on the disk leaves the others to be saved.
+        if (!file) continue;
         bytes += file.bytes;
-        if (bytes > TOGETHER) fail('too-much-handed', { limit: TOGETHER / 1024 ** 2 });
+        if (bytes > TOGETHER) fail('too-much-together', { limit: TOGETHER / 1024 ** 2 });
         files.set(`${folder}/${at + 1}-${fileNameFor(name)}`, new Uint8Array(readFileSync(file.path)));
       }
       if (judged.length > 0)
@@ -122,9 +139,12 @@ export function handInDesk(db: Db, learners: LearnerDesk, handed: HandedFiles, n
           const marked = events.findLast((event) => event.kind === 'mark' && event.check === check);
           if (days === undefined || worth !== 'marked' || gone || !marked || now() - marked.at < days * DAY) continue;
           db.transaction(() => {
-            for (const { id, answer } of releases.answersTo(learner.id, check)) {
-              handed.forget(learner.id, (JSON.parse(answer ?? '{}') as { files?: HandedFile[] }).files ?? []);
-              releases.emptyAnswer(learner.id, id, JSON.stringify(GONE));
+            for (const { id, kind, answer } of releases.answersTo(learner.id, check)) {
+              const stored = JSON.parse(answer ?? '{}') as Stored;
+              if (kind === 'answer') handed.forget(learner.id, stored.files ?? []);
+              // A mark quotes what was handed in.
+              if (kind === 'mark' && stored.given) delete stored.given.words;
+              releases.emptyAnswer(learner.id, id, JSON.stringify(kind === 'answer' ? GONE : stored));
             }
           })();
           learners.forgetState(learner.id);

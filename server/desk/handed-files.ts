@@ -22,6 +22,11 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
   mkdirSync(join(root, 'files'), { recursive: true, mode: 0o700 });
   const files = fileStore(root);
   const handed = handedIn(db);
+  /** A learner's file, and where it lies; undefined where it is not theirs, or was lost. */
+  const find = (learner: string, hash: string): (HandedFile & { path: string }) | undefined => {
+    const file = handed.get(learner, hash);
+    return file && files.has(hash) ? { ...file, path: files.pathOf(hash) } : undefined;
+  };
 
   return {
     /**
@@ -56,11 +61,10 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
         const own = handed.get(learner, hash);
         return own !== undefined && own.name === name && own.bytes === bytes;
       }),
+    find,
     /** A learner's file, and where it lies. Throws `no-such-media`. */
-    get(learner: string, hash: string): HandedFile & { path: string } {
-      const file = handed.get(learner, hash);
-      return file && files.has(hash) ? { ...file, path: files.pathOf(hash) } : fail('no-such-media', undefined, hash);
-    },
+    get: (learner: string, hash: string): HandedFile & { path: string } =>
+      find(learner, hash) ?? fail('no-such-media', undefined, hash),
     /** A learner's files are no longer kept. */
     forget: (learner: string, named: readonly HandedFile[]): void =>
       named.forEach(({ hash }) => handed.drop(learner, hash)),
@@ -68,7 +72,9 @@ export function handedFiles(db: Db, folder: string, now: () => number) {
     clear(): void {
       const held = handed.held();
       for (const name of readdirSync(join(root, 'files')))
-        if (/^[0-9a-f]{64}$/.test(name) && !held.has(name)) rmSync(join(root, 'files', name), { force: true });
+        // Half files of a server that stopped go too: bytes are kept in one go, so none is on its way now.
+        if (/^[0-9a-f]{64}(?:\.t[a-z2-7]{12})?$/.test(name) && !held.has(name))
+          rmSync(join(root, 'files', name), { force: true });
     },
   };
 }

@@ -203,6 +203,15 @@ export function learnerDesk(
     releases.addAttempt(learner.id, attemptOf(mark, learner.release_id, now()));
     return after(state, mark, taking);
   }
+  /** The words that earned the levels a person gave, where the same ones are suggested. */
+  function earnedBy(check: string, levels: Readonly<Record<string, string>>, learner: LearnerRow): GivenMark['words'] {
+    const taking = takingOf(learner);
+    const handed = handedIn(taking.keys[check], own(stateOf(learner).answers, check)?.response);
+    if (!handed || taskOf(taking, check)?.secret.lastWord === 'person') return undefined;
+    const given = suggestedMark(taking, check, handed)?.given;
+    const same = Object.entries(given?.words ?? {}).filter(([id]) => given?.levels?.[id] === levels[id]);
+    return same.length > 0 ? Object.fromEntries(same) : undefined;
+  }
   const markEvent = (of: Omit<Done & { kind: 'mark' }, 'kind'>) => ({
     id: freshId('e'),
     at: now(),
@@ -300,13 +309,14 @@ export function learnerDesk(
       if (!answered) return fail('nothing-to-mark', undefined, check);
       const learner = learnerOf(courseId, id);
       const task = levels && taskOf(takingOf(learner), check);
+      const words = task && earnedBy(check, levels, learner);
       done(learner, {
         kind: 'mark',
         lesson: answered.lesson.id,
         check,
         score: task ? worthOf(task.secret.criteria, levels) : score,
         ...(said && { said }),
-        ...(task && { given: { levels, ...(notes && { notes }) } }),
+        ...(task && { given: { levels, ...(notes && { notes }), ...(words && { words }) } }),
         ...(by && { by }),
       });
     },

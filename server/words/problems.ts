@@ -123,6 +123,7 @@ const PROBLEMS: Record<string, Wording> = {
   'file-not-so': ({ ending }) =>
     `its contents are not those of ${ending ? `a file that ends in .${ending}` : 'such a file'}.`,
   'too-much-handed': ({ limit }) => `more than ${limit} MB would be handed in, which is the most.`,
+  'too-much-together': ({ limit }) => `together they are more than ${limit} MB. Save them task by task.`,
   'no-such-task': () => 'there is no such task here.',
   'nothing-to-mark': () => 'there is no answer of this learner to mark.',
   'no-such-learner': () => 'there is no such learner in this course.',

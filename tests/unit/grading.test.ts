@@ -70,6 +70,12 @@ describe('suggested marks', () => {
     expect(given(linked, 'Cones out, tape across the door, so that the area is closed.')[0]).toBeLessThan(2);
   });
 
+  it('go by what levels are worth, in whatever order they stand', () => {
+    const turned = { ...task, criteria: task.criteria.map((each) => ({ ...each, levels: [...levels].reverse() })) };
+    expect(given(turned, 'I turn the main valve off within two minutes.')).toEqual([0, 2]);
+    expect(given(turned, '')).toEqual([2, 2]);
+  });
+
   it('work with two levels and with five, and in a language that is not understood', () => {
     const two: Held = { ...task, criteria: [{ ...task.criteria[0], levels: [levels[0], levels[2]] }] };
     expect(given(two, 'I turn the main valve off within two minutes, at once.')).toEqual([0]);

@@ -112,7 +112,10 @@ export const task: CheckForm<TaskCheck> = {
     [
       stem,
       setting,
-      ...criteria.flatMap(({ text, levels }) => [text, ...levels.map((level, at) => line(at === 0, level.text))]),
+      ...criteria.flatMap((criterion) => [
+        criterion.text,
+        ...criterion.levels.map(({ points, text }) => line(points === mostOf(criterion), text)),
+      ]),
       ...(model ? [line(true, model)] : []),
     ]
       .filter(Boolean)
@@ -123,16 +126,17 @@ export const task: CheckForm<TaskCheck> = {
 export const mostOf = ({ levels }: Pick<Criterion, 'levels'>): number =>
   Math.max(0, ...levels.map(({ points }) => points));
 
+/** What one of its levels is worth; nothing where there is no such level. */
+export const pointsAt = ({ levels }: Pick<Criterion, 'levels'>, level: string | undefined): number =>
+  levels.find(({ id }) => id === level)?.points ?? 0;
+
 /** What levels that were given to criteria are worth together, 0 to 1; a criterion without one earns nothing. */
 export function worthOf(
   criteria: readonly Pick<Criterion, 'id' | 'levels'>[],
   given: Readonly<Record<string, string>>,
 ): number {
   const most = criteria.reduce((sum, each) => sum + mostOf(each), 0);
-  const earned = criteria.reduce(
-    (sum, { id, levels }) => sum + (levels.find((level) => level.id === given[id])?.points ?? 0),
-    0,
-  );
+  const earned = criteria.reduce((sum, criterion) => sum + pointsAt(criterion, given[criterion.id]), 0);
   return most > 0 ? earned / most : 0;
 }
 

@@ -79,6 +79,11 @@ describe('a hand-in', () => {
       { points: 2, of: 2, level: 'It is there' },
       { points: 1, of: 2, note: 'When?' },
     ]);
+    // The words that earned a level a person confirmed stand with it; where they gave another, none.
+    expect(seen.feedback!.criteria!.map((each) => each.words)).toEqual([
+      ['I take the battery out of the drill.'],
+      undefined,
+    ]);
     expect(JSON.stringify(seen)).not.toContain(INES);
     // Handed in again it waits again, and what was before is at hand.
     await handIn(words(`${GOOD} I write it down.`));
@@ -135,6 +140,9 @@ describe('files', () => {
       'marks.csv',
       'text.txt',
     ]);
+    // One whose bytes were lost leaves the others to be saved.
+    rmSync(handed.get(learner.id, file.hash).path);
+    expect(Object.keys(unzipSync(handIns.together(id)))).toHaveLength(3);
     const marks = new TextDecoder().decode(files[names.find((name) => name.endsWith('marks.csv'))!]);
     expect(marks).toContain("'=1+1");
   });
@@ -194,7 +202,8 @@ describe('files', () => {
 });
 
 it('what was kept as long as its task says loses words and files, and its marks stay', async () => {
-  const { clock, id, check, learner, learners, handed, handIn, handIns, kept } = asking('confirmed', { keepDays: 2 });
+  const asked = asking('confirmed', { keepDays: 2 });
+  const { clock, db, id, check, learner, learners, handed, handIn, handIns, kept } = asked;
   const day = 86_400_000;
   const file = await handed.take(learner, lying(PIXELS), 'a.png', ['pictures']);
   await handIn({ text: GOOD, files: [file] });
@@ -212,5 +221,7 @@ it('what was kept as long as its task says loses words and files, and its marks 
   expect(kept()).toEqual([]);
   expect(handIns.get(id, learner.id, check.id)).toMatchObject({ text: '', files: [], gone: true, score: 0.5 });
   expect(learners.told(learner).answers[check.id]).toMatchObject({ state: 'marked', score: 0.5, tries: 1 });
+  // Nor do the marks quote it any more.
+  expect(JSON.stringify(db.prepare('select answer from attempt').all())).not.toContain('battery');
   expect(handIns.list(id)).toMatchObject([{ gone: true, state: 'marked' }]);
 });
