@@ -4,6 +4,7 @@ import { needsPerson } from '../core/checks/markings';
 import { contentHash } from '../core/document/id';
 import { readArchive } from '../core/exchange/archive';
 import { packageName, writePackage } from '../core/exchange/package';
+import { surveysIn } from '../core/learning/surveys';
 import { writeZip } from '../core/document/zip';
 import type { Course } from '../core/course/course';
 import { mediaName, mediaRefs } from '../core/document/media';
@@ -57,6 +58,8 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   tell('note: packages mark answers by themselves, so they carry the right answers.');
   const open = frozen.view.checks.filter((check) => needsPerson(check, frozen.keys[check.id])).length;
   const filed = frozen.view.checks.filter((check) => check.kind === 'task' && check.handIn.files).length;
+  const forms = surveysIn(frozen.view).length;
+  if (forms > 0) tell(`note: nobody would get what is answered in a package: ${forms} feedback forms left out.`);
   if (filed > 0) tell(`note: packages take no files: in ${filed} tasks learners say in words what they did.`);
   if (open > 0)
     tell(`note: nobody marks in a package: ${open} open answers and tasks are compared by the learners themselves.`);

@@ -2,6 +2,7 @@ import { allLessons, type Course, type Lesson, type LessonState } from '../core/
 import { idFrom } from '../core/document/id';
 import { WORKSHOP_PICTURE } from './picture';
 import { askingLesson, finalQuizLesson } from './checks';
+import { feedbackLesson } from './survey';
 import { ASKING_LESSON } from './frame';
 import { applyAll, type Operation } from '../core/course/operations';
 
@@ -77,5 +78,6 @@ export function handEdits(course: Course): Operation[] {
   };
   add({ type: 'insert', kind: 'lesson', parent: last.id, after: last.lessons.at(-1)!.id, node: own });
   add(...askingLesson(course, last.id, own.id), finalQuizLesson(last.id, ASKING_LESSON));
+  add(...feedbackLesson(edited));
   return operations;
 }

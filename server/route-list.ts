@@ -5,6 +5,7 @@ import type { Right } from './rights/right';
 /** Every route by method and pattern, with its definition: what the desk's client is typed by. */
 export interface Routes {
   'DELETE /api/courses/:course': typeof import('./api/courses/[course]/index.delete').default;
+  'DELETE /api/courses/:course/forms/:block/sheets/:sheet': typeof import('./api/courses/[course]/forms/[block]/sheets/[sheet].delete').default;
   'DELETE /api/courses/:course/jobs/:job': typeof import('./api/courses/[course]/jobs/[job].delete').default;
   'DELETE /api/courses/:course/learners/:learner': typeof import('./api/courses/[course]/learners/[learner].delete').default;
   'DELETE /api/courses/:course/membership': typeof import('./api/courses/[course]/membership.delete').default;
@@ -28,6 +29,9 @@ export interface Routes {
   'GET /api/courses/:course/contradictions': typeof import('./api/courses/[course]/contradictions.get').default;
   'GET /api/courses/:course/events': typeof import('./api/courses/[course]/events.get').default;
   'GET /api/courses/:course/figures': typeof import('./api/courses/[course]/figures.get').default;
+  'GET /api/courses/:course/forms': typeof import('./api/courses/[course]/forms/index.get').default;
+  'GET /api/courses/:course/forms/:block': typeof import('./api/courses/[course]/forms/[block]/index.get').default;
+  'GET /api/courses/:course/forms/:block/table': typeof import('./api/courses/[course]/forms/[block]/table.get').default;
   'GET /api/courses/:course/hand-ins': typeof import('./api/courses/[course]/hand-ins/index.get').default;
   'GET /api/courses/:course/hand-ins/together': typeof import('./api/courses/[course]/hand-ins/together.get').default;
   'GET /api/courses/:course/jobs': typeof import('./api/courses/[course]/jobs/index.get').default;
@@ -66,6 +70,7 @@ export interface Routes {
   'GET /api/learn/:link': typeof import('./api/learn/[link]/index.get').default;
   'GET /api/learn/:link/course': typeof import('./api/learn/[link]/course.get').default;
   'GET /api/learn/:link/files/:hash': typeof import('./api/learn/[link]/files/[hash].get').default;
+  'GET /api/learn/:link/forms/:block': typeof import('./api/learn/[link]/forms/[block].get').default;
   'GET /api/learn/:link/media/:hash': typeof import('./api/learn/[link]/media/[hash].get').default;
   'GET /api/me/sessions': typeof import('./api/me/sessions/index.get').default;
   'GET /api/orphans': typeof import('./api/orphans/index.get').default;
@@ -111,6 +116,7 @@ export interface Routes {
   'POST /api/learn/:link/begin': typeof import('./api/learn/[link]/begin.post').default;
   'POST /api/learn/:link/events': typeof import('./api/learn/[link]/events.post').default;
   'POST /api/learn/:link/files': typeof import('./api/learn/[link]/files/index.post').default;
+  'POST /api/learn/:link/forms/:block': typeof import('./api/learn/[link]/forms/[block].post').default;
   'POST /api/learn/:link/leave': typeof import('./api/learn/[link]/leave.post').default;
   'POST /api/learn/:link/return': typeof import('./api/learn/[link]/return.post').default;
   'POST /api/orphans/:orphan': typeof import('./api/orphans/[orphan].post').default;
@@ -137,6 +143,7 @@ export interface Routes {
 /** Every route with the right it asks for. */
 export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'DELETE /api/courses/:course': 'author',
+  'DELETE /api/courses/:course/forms/:block/sheets/:sheet': 'author',
   'DELETE /api/courses/:course/jobs/:job': 'author',
   'DELETE /api/courses/:course/learners/:learner': 'author',
   'DELETE /api/courses/:course/membership': 'reader',
@@ -160,6 +167,9 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/contradictions': 'reader',
   'GET /api/courses/:course/events': 'reader',
   'GET /api/courses/:course/figures': 'reader',
+  'GET /api/courses/:course/forms': 'marker',
+  'GET /api/courses/:course/forms/:block': 'marker',
+  'GET /api/courses/:course/forms/:block/table': 'marker',
   'GET /api/courses/:course/hand-ins': 'marker',
   'GET /api/courses/:course/hand-ins/together': 'marker',
   'GET /api/courses/:course/jobs': 'reader',
@@ -198,6 +208,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/learn/:link': 'anyone',
   'GET /api/learn/:link/course': 'anyone',
   'GET /api/learn/:link/files/:hash': 'anyone',
+  'GET /api/learn/:link/forms/:block': 'anyone',
   'GET /api/learn/:link/media/:hash': 'anyone',
   'GET /api/me/sessions': 'signed-in',
   'GET /api/orphans': 'owner',
@@ -243,6 +254,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/learn/:link/begin': 'anyone',
   'POST /api/learn/:link/events': 'anyone',
   'POST /api/learn/:link/files': 'anyone',
+  'POST /api/learn/:link/forms/:block': 'anyone',
   'POST /api/learn/:link/leave': 'anyone',
   'POST /api/learn/:link/return': 'anyone',
   'POST /api/orphans/:orphan': 'owner',

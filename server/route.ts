@@ -20,6 +20,7 @@ import { SESSION_COOKIE, SESSION_LASTS } from './utils/session';
 
 /** Parts of addresses; that they are ids was seen before any route is asked. */
 export type Named =
+  | 'block'
   | 'check'
   | 'course'
   | 'hash'
@@ -36,6 +37,7 @@ export type Named =
   | 'removed'
   | 'row'
   | 'session'
+  | 'sheet'
   | 'source'
   | 'version';
 

@@ -21,6 +21,7 @@ import { picture } from './picture';
 import { quote } from './quote';
 import { steps } from './steps';
 import { summary } from './summary';
+import { survey } from './survey';
 import { table } from './table';
 import { terms } from './terms';
 import { text } from './text';
@@ -49,6 +50,7 @@ export const BLOCK_NODES: { [Kind in BlockKind]: BlockNode<BlockBodies[Kind]> } 
   reading,
   event,
   embed,
+  survey,
   check,
 };
 

@@ -1,99 +1,17 @@
 import type { Check } from '~~/core/checks/forms';
+import { useFieldEditing } from '~/composables/useFieldEditing';
 import { useCourse } from '~/stores/course';
 
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-
-/** The fields of a kind that are lists of things with ids. */
-type Lists<Kind> = {
-  [Field in keyof Kind]: Kind[Field] extends { id: string }[] ? Field : never;
-}[keyof Kind] &
-  string;
-type Item<Kind, Field extends keyof Kind> = Kind[Field] extends (infer Each)[] ? Each & { id: string } : never;
-
-/**
- * How the answers of a check are edited in place: one field at a time, each change a gesture of its own. A field that
- * gives its words away late must not bring an older check back, so everything starts from the check as it stands now.
- */
+/** How the answers of a check are edited in place. */
 export function useCheckEditing<Kind extends Check>(props: { check: Kind; readonly?: boolean }) {
   const desk = useCourse();
   const mayEdit = computed(() => desk.mayEdit && !props.readonly);
   const now = () => (desk.course?.checks.find((each) => each.id === props.check.id) as Kind | undefined) ?? props.check;
-
-  /** Puts a value into a field. Undefined takes an optional one away. */
-  function set<Field extends keyof Kind & string>(what: string, field: Field, value: Kind[Field] | undefined) {
-    desk.flushTyping();
-    const was = now()[field];
-    if (JSON.stringify(value) === JSON.stringify(was)) return;
-    desk.change(what, [{ type: 'set', id: props.check.id, field, value: value ?? null, was: was ?? null }]);
-  }
-  /** Takes in what is typed into a field; `was` is what stood there when typing began. */
-  function type<Field extends keyof Kind & string>(
-    what: string,
-    field: Field,
-    value: Kind[Field] | undefined,
-    was: Kind[Field] | undefined,
-    group: string,
-  ) {
-    return desk.type(what, [{ type: 'set', id: props.check.id, field, value: value ?? null, was: was ?? null }], group);
-  }
-  /**
-   * Takes in what is typed into one thing of a list. `before` is the thing as it was when typing began: when somebody
-   * else was quicker, both are kept.
-   */
-  function typeIn<Field extends Lists<Kind>>(
-    field: Field,
-    id: string,
-    what: string,
-    group: string,
-    changed: (item: Item<Kind, Field>) => Item<Kind, Field>,
-    before: (item: Item<Kind, Field>) => Item<Kind, Field>,
-  ) {
-    const list = now()[field] as unknown as Item<Kind, Field>[];
-    const each = (change: typeof changed) => list.map((item) => (item.id === id ? change(plain(item)) : item));
-    return type(what, field, each(changed) as Kind[Field], each(before) as Kind[Field], group);
-  }
-  /** Takes in what is typed as one text of a thing of a list: what a field in place saves by. */
-  const saves =
-    <Field extends Lists<Kind>>(field: Field, id: string, key: keyof Item<Kind, Field>, what: string) =>
-    (text: string, was: string, group: string) =>
-      typeIn(
-        field,
-        id,
-        what,
-        group,
-        (item) => ({ ...item, [key]: text }),
-        (item) => ({ ...item, [key]: was }),
-      );
-  /** Changes one thing of a list at once. */
-  function change<Field extends Lists<Kind>>(
-    field: Field,
-    id: string,
-    what: string,
-    changed: (item: Item<Kind, Field>) => Item<Kind, Field>,
-  ) {
-    desk.flushTyping();
-    const list = now()[field] as unknown as Item<Kind, Field>[];
-    set(what, field, list.map((item) => (item.id === id ? changed(plain(item)) : item)) as Kind[Field]);
-  }
-  function add<Field extends Lists<Kind>>(field: Field, item: Item<Kind, Field>, what: string) {
-    desk.flushTyping();
-    set(what, field, [...(now()[field] as unknown as Item<Kind, Field>[]), item] as Kind[Field]);
-  }
-  function drop<Field extends Lists<Kind>>(field: Field, id: string, what: string) {
-    desk.flushTyping();
-    const list = now()[field] as unknown as Item<Kind, Field>[];
-    set(what, field, list.filter((item) => item.id !== id) as Kind[Field]);
-  }
-  function move<Field extends Lists<Kind>>(field: Field, id: string, by: 1 | -1, what: string) {
-    desk.flushTyping();
-    const list = [...(now()[field] as unknown as Item<Kind, Field>[])];
-    const at = list.findIndex((item) => item.id === id);
-    if (at < 0 || at + by < 0 || at + by >= list.length) return;
-    const [item] = list.splice(at, 1);
-    list.splice(at + by, 0, item!);
-    set(what, field, list as Kind[Field]);
-  }
-  return { desk, mayEdit, now, set, type, typeIn, saves, change, add, drop, move };
+  const editing = useFieldEditing<Kind>(now, (what, field, value, was, group) => {
+    const set = { type: 'set' as const, id: props.check.id, field, value: value ?? null, was: was ?? null };
+    return group ? desk.type(what, [set], group) : desk.change(what, [set]);
+  });
+  return { ...editing, mayEdit };
 }
 
 /** Lines of a field as a list, without empty ones. */

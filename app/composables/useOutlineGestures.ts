@@ -12,6 +12,7 @@ import {
 } from '~~/core/course/gestures';
 import { mergeLessons, splitLesson } from '~~/core/course/joining';
 import { finalQuiz, newQuizBelow } from '~~/core/course/quiz-gestures';
+import { surveyLesson, type SurveyMoment } from '~~/core/course/surveys';
 import { openingLesson } from '~~/core/brief/opening-lesson';
 import { wordsFor } from '~~/core/words';
 import type { Operation } from '~~/core/course/operations';
@@ -73,6 +74,11 @@ export function useOutlineGestures(
   function quizAtEnd() {
     const ids = { lesson: freshId('l'), module: freshId('m') };
     make('final quiz', () => finalQuiz(desk.course!, ids, 'Final quiz'), ids.lesson);
+  }
+  /** A lesson with a feedback form, drafted for where it stands. */
+  function form(moment: SurveyMoment) {
+    const ids = { lesson: freshId('l'), block: freshId('b'), id: () => freshId('a') };
+    make('feedback form', () => surveyLesson(desk.course!, moment, ids, current.value ?? undefined), ids.lesson);
   }
   /** A first lesson made of brief and outline. */
   function opening() {
@@ -169,6 +175,7 @@ export function useOutlineGestures(
     moduleBelow,
     quizBelow,
     quizAtEnd,
+    form,
     opening,
     indent,
     remove,

@@ -80,7 +80,10 @@ export const STEPS: readonly Step[] = [
     label: 'Results',
     key: 'Alt+7',
     right: 'marker',
-    parts: [{ path: 'results/marking', label: 'Hand-ins' }],
+    parts: [
+      { path: 'results/marking', label: 'Hand-ins' },
+      { path: 'results/feedback', label: 'Feedback' },
+    ],
   },
   { path: 'bin', label: 'Bin', key: 'Alt+8', right: 'reader', count: ({ course }) => course.bin.length, apart: true },
   { path: 'people', label: 'People', key: 'Alt+9', right: 'author' },

@@ -32,4 +32,6 @@ export const AUDIT: Record<string, string> = {
   'answer-marked': 'marked an answer in',
   'quiz-granted': 'granted more at a quiz of',
   'hand-ins-saved': 'saved hand-ins of',
+  'feedback-saved': 'saved what a feedback form was answered in',
+  'sheet-taken-out': 'took somebody’s feedback out of',
 };

@@ -1,3 +1,4 @@
+import type { Problem } from '../document/problem';
 import type { RichText } from '../document/rich-text';
 import type { Shape } from '../document/shape';
 import type { Entry } from './entry';
@@ -9,6 +10,8 @@ import type { Entry } from './entry';
  */
 export interface BlockForm<Body> {
   body: Shape;
+  /** What its form cannot say; codes, the block being the place. */
+  problems?(body: Body): Problem['code'][];
   /** Every rich text of the body, in reading order. */
   texts(body: Body): RichText[];
   /** The same body with every rich text put through a function. */

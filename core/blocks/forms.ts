@@ -19,6 +19,7 @@ import { picture, type PictureBody } from './picture/form';
 import { quote, type QuoteBody } from './quote/form';
 import { steps, type StepsBody } from './steps/form';
 import { summary, type SummaryBody } from './summary/form';
+import { survey, type SurveyBody } from './survey/form';
 import { table, type TableBody } from './table/form';
 import { terms, type TermsBody } from './terms/form';
 import { text, type TextBody } from './text/form';
@@ -46,6 +47,7 @@ export interface BlockBodies {
   event: EventBody;
   reading: ReadingBody;
   worked: WorkedBody;
+  survey: SurveyBody;
   check: CheckBody;
 }
 
@@ -85,6 +87,7 @@ export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
   reading,
   event,
   embed,
+  survey,
   check,
 };
 

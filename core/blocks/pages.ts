@@ -17,6 +17,7 @@ import { picture } from './picture/page';
 import { quote } from './quote/page';
 import { steps } from './steps/page';
 import { summary } from './summary/page';
+import { survey } from './survey/page';
 import { table } from './table/page';
 import { terms } from './terms/page';
 import { text } from './text/page';
@@ -45,6 +46,7 @@ const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
   reading,
   event,
   embed,
+  survey,
   check,
 };
 

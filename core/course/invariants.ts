@@ -1,4 +1,4 @@
-import { blockTexts, checkIn, type Block } from '../blocks/forms';
+import { blockTexts, checkIn, formOf, type Block } from '../blocks/forms';
 import { sameData } from '../document/canonical';
 import { checkFormOf, type Check } from '../checks/forms';
 import { allLessons, type Course, type CourseNode, type Lesson, type Module, type NodeKind, type Take } from './course';
@@ -22,9 +22,7 @@ export function nodeProblems(kind: NodeKind, node: CourseNode): Problem[] {
         ...(node as Lesson).blocks.flatMap((block) => nodeProblems('block', block)),
       ];
     case 'block':
-      return blockTexts(node as Block).every((text) => sameData(text, canonicalRichText(text)))
-        ? []
-        : [{ code: 'not-canonical', place: node.id }];
+      return blockProblems(node as Block);
     case 'check':
       return checkProblems(node as Check);
     case 'take':
@@ -32,6 +30,12 @@ export function nodeProblems(kind: NodeKind, node: CourseNode): Problem[] {
     default:
       return [];
   }
+}
+
+function blockProblems(block: Block): Problem[] {
+  const isCanonical = blockTexts(block).every((text) => sameData(text, canonicalRichText(text)));
+  const codes = [...(isCanonical ? [] : ['not-canonical']), ...(formOf(block).problems?.(block.body) ?? [])];
+  return codes.map((code) => ({ code, place: block.id }));
 }
 
 function checkProblems(check: Check): Problem[] {

@@ -43,6 +43,8 @@ export interface LearnerCourse {
   checks: LearnerCheck[];
   /** The sites whose pages may be shown in it, where it has such. */
   embeds?: string[];
+  /** Feedback forms that stand on no page, each with the lesson it was made in. */
+  apart?: { lesson: string; block: Block & { kind: 'survey' } }[];
 }
 
 /** A frozen course: what may be seen, and the keys, which are kept apart from it. */
@@ -86,6 +88,7 @@ export function freezeCourse(
     return true;
   };
   const inQuizzes = new Map<string, Check>();
+  const apart: NonNullable<LearnerCourse['apart']> = [];
   const modules = course.modules
     .map((module) => ({
       id: module.id,
@@ -99,13 +102,22 @@ export function freezeCourse(
           demand: lessonDemand(lesson, course, grades[lesson.id]),
           aims: aimsOf(course, lesson),
           blocks: lesson.blocks.flatMap((block) => {
+            if (block.kind === 'survey') {
+              // One that asks nothing yet is none.
+              if (block.body.items.length === 0) return [];
+              if (!block.body.apart) return [bare(block)];
+              apart.push({ lesson: lesson.id, block: bare(block) as (typeof apart)[number]['block'] });
+              return [];
+            }
             const id = checkIn(block);
             if (id === undefined) return [bare(block)];
             // A check stands where it is placed first; the same one again would be answered already.
             return !isQuiz(lesson) && place(byId.get(id), placed) ? [block] : [];
           }),
           ...(isQuiz(lesson) && { quiz: quizSeen(course, lesson, (check) => void place(check, inQuizzes)) }),
-        })),
+        }))
+        // Without forms that stand apart, or ask nothing, a page may have nothing left.
+        .filter(({ quiz, blocks }) => quiz !== undefined || blocks.length > 0),
     }))
     .filter((module) => module.lessons.length > 0);
   const shown = modules
@@ -125,6 +137,7 @@ export function freezeCourse(
       modules,
       checks: split.map(({ view }) => view),
       ...(shown.length > 0 && { embeds: [...new Set(shown)] }),
+      ...(apart.length > 0 && { apart }),
     },
     keys: Object.fromEntries(split.map(({ view, secret: key }) => [view.id, key])),
   };

@@ -106,6 +106,35 @@ export interface TaskWords extends Record<
   by: Record<LastWord, string>;
 }
 
+/** What is said of a feedback form that is filled in. */
+export type SurveyWords = Record<
+  | 'own'
+  | 'named'
+  | 'unnamed'
+  | 'once'
+  | 'kept'
+  | 'send'
+  | 'change'
+  | 'sending'
+  | 'failed'
+  | 'again'
+  | 'given'
+  | 'must'
+  | 'missing'
+  | 'choose'
+  | 'rating'
+  | 'range'
+  | 'least'
+  | 'most'
+  | 'noNumber'
+  | 'letters'
+  | 'nowhere'
+  | 'form'
+  | 'closed'
+  | 'nameWhy',
+  string
+>;
+
 /** Everything the learner's side says, in one language; `{name}` stands for a value. */
 export interface Words {
   begin: string;
@@ -147,6 +176,7 @@ export interface Words {
   feedback: Record<Exclude<Feedback['code'], 'right' | 'own'>, string>;
   asks: AskingWords;
   story: StoryWords;
+  survey: SurveyWords;
   task: TaskWords;
   quiz: QuizWords;
   kept: string;

@@ -18,6 +18,7 @@ import { picture } from './picture';
 import { quote } from './quote';
 import { steps } from './steps';
 import { summary } from './summary';
+import { survey } from './survey';
 import { table } from './table';
 import { terms } from './terms';
 import { text } from './text';
@@ -48,6 +49,7 @@ const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
   reading,
   event,
   embed,
+  survey,
 };
 
 /** A row of a page: what is in it, side by side where it is two. */
@@ -57,5 +59,5 @@ BlockRow.props = ['row'];
 
 /** One block of a page. */
 export const BlockView: FunctionalComponent<{ block: Block; view: PartView }> = ({ block, view }) =>
-  block.kind === 'check' ? null : (PARTS[block.kind] as BlockPart<unknown>)(block.body, view);
+  block.kind === 'check' ? null : (PARTS[block.kind] as BlockPart<unknown>)(block.body, view, block.id);
 BlockView.props = ['block', 'view'];

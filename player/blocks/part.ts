@@ -1,4 +1,5 @@
 import type { VNode } from 'vue';
+import type { SurveyAnswers } from '../../core/blocks/survey/answers';
 import type { HandedFile } from '../../core/checks/markings';
 import type { MediaRef } from '../../core/document/media';
 import type { Words } from '../../core/words';
@@ -10,6 +11,14 @@ export interface Files {
   send(check: string, file: File, told: (share: number) => void): { done: Promise<HandedFile>; stop: () => void };
   /** Where one that arrived can be saved from. */
   address(hash: string): string;
+}
+
+/** Feedback forms on their way to their author. */
+export interface Surveys {
+  /** Whether a form was sent from here before; with names, what was answered. */
+  sent(block: string): Promise<{ given: boolean; answers?: SurveyAnswers }>;
+  /** Sends a sheet; the same one twice counts once. Fails with what is to be said. */
+  send(block: string, sheet: string, answers: SurveyAnswers): Promise<void>;
 }
 
 /** What a block needs of the page it stands on. */
@@ -25,7 +34,9 @@ export interface PartView {
   drafts?: Drafts;
   /** Absent where nobody can have files. */
   files?: Files;
+  /** Absent where nobody gets what is answered. */
+  surveys?: Surveys;
 }
 
 /** A block of a kind as a learner sees it. */
-export type BlockPart<Body> = (body: Body, view: PartView) => VNode;
+export type BlockPart<Body> = (body: Body, view: PartView, id: string) => VNode;

@@ -1,10 +1,9 @@
-import type { HandedIn } from '../../core/checks/markings';
-
-/** What is written for a task and not handed in yet, by its check. */
+/** What is written and not given away yet, by where it stands (a check, a part of a page): plain JSON. */
 export interface Drafts {
-  load(check: string): HandedIn | undefined;
-  /** Nothing: it was handed in. */
-  save(check: string, draft: HandedIn | undefined): void;
+  /** Whoever asks looks at it: what an older page kept may have another form. */
+  load(of: string): unknown;
+  /** Nothing: it was given away. */
+  save(of: string, draft: unknown): void;
 }
 
 /** Keeps drafts on this device, under a name that is one learner's; where that is forbidden, as long as the page. */
@@ -12,24 +11,24 @@ export function browserDrafts(
   name: () => string,
   box: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'> = localStorage,
 ): Drafts {
-  const unsaved = new Map<string, HandedIn>();
-  const keyOf = (check: string) => `${name()}/draft/${check}`;
+  const unsaved = new Map<string, unknown>();
+  const keyOf = (of: string) => `${name()}/draft/${of}`;
   return {
-    load(check) {
+    load(of) {
       try {
-        const kept = JSON.parse(box.getItem(keyOf(check)) ?? 'null') as Partial<HandedIn> | null;
-        if (typeof kept?.text === 'string' && Array.isArray(kept.files)) return { text: kept.text, files: kept.files };
+        const kept: unknown = JSON.parse(box.getItem(keyOf(of)) ?? 'null');
+        if (kept !== null) return kept;
       } catch {
         // What cannot be read was not kept.
       }
-      return unsaved.get(check);
+      return unsaved.get(of);
     },
-    save(check, draft) {
-      if (draft) unsaved.set(check, draft);
-      else unsaved.delete(check);
+    save(of, draft) {
+      if (draft) unsaved.set(of, draft);
+      else unsaved.delete(of);
       try {
-        if (draft) box.setItem(keyOf(check), JSON.stringify(draft));
-        else box.removeItem(keyOf(check));
+        if (draft) box.setItem(keyOf(of), JSON.stringify(draft));
+        else box.removeItem(keyOf(of));
       } catch {
         // Private windows may forbid it; the page keeps it.
       }

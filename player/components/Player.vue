@@ -21,6 +21,7 @@ const props = defineProps<{
   media: PartView['media'];
   drafts?: PartView['drafts'];
   files?: PartView['files'];
+  surveys?: PartView['surveys'];
   first?: string;
 }>();
 defineSlots<{ end?: () => unknown; top?: () => unknown }>();
@@ -39,6 +40,7 @@ const view = computed<PartView>(() => ({
   embeds: props.course.embeds ?? [],
   ...(props.drafts && { drafts: props.drafts }),
   ...(props.files && { files: props.files }),
+  ...(props.surveys && { surveys: props.surveys }),
 }));
 
 const lessons = computed(() => lessonsOf(props.course));

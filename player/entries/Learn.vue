@@ -90,6 +90,7 @@ const leave = () =>
     :media="({ hash }) => `/api/learn/${link}/media/${hash}`"
     :drafts="browserDrafts(() => `uplift/${taken!.learner}/${taken!.release}`)"
     :files="server.files"
+    :surveys="server.surveys()"
   >
     <template #end>
       <footer v-if="address" class="up-body">

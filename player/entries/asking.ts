@@ -1,5 +1,7 @@
 import type { HandedFile } from '../../core/checks/markings';
-import type { Files } from '../blocks/part';
+import type { SurveyAnswers } from '../../core/blocks/survey/answers';
+import type { SurveyBody } from '../../core/blocks/survey/form';
+import type { Files, Surveys } from '../blocks/part';
 import type { Told, Sent } from '../carriers/server';
 import type { Rules } from '../../core/learning/rules';
 import type { LearnerCourse } from '../../core/learning/view';
@@ -18,6 +20,20 @@ export interface Offer {
   state: 'begun' | 'open' | 'name' | 'sign-in' | 'closed' | 'withdrawn';
   /** Who is signed in. */
   person?: string;
+}
+
+/** A feedback form, as anybody with its link gets it. */
+export interface FormOffer {
+  course: string;
+  language: string;
+  direction: 'ltr' | 'rtl';
+  body: SurveyBody;
+  /** `name`: it can be filled in by who says their name. */
+  state: 'open' | 'name' | 'sign-in' | 'closed';
+  given: boolean;
+  answers?: SurveyAnswers;
+  /** Whose name goes with the answers. */
+  name?: string;
 }
 
 /** A course as its learner takes it. */
@@ -98,6 +114,16 @@ export function asking(link: string) {
       send: (check, file, told) =>
         sendFile(`${at}/files?check=${check}&name=${encodeURIComponent(file.name)}`, file, told),
     } satisfies Files,
+    /** Anybody with the link: what a form asks, and whether it can be filled in now. */
+    form: (block: string) => ask<FormOffer>(`${at}/forms/${block}`),
+    /** `name`: of whoever has no place in the course. */
+    surveys: (name?: () => string): Surveys => ({
+      sent: (block) => ask<FormOffer>(`${at}/forms/${block}`),
+      send: async (block, sheet, answers) => {
+        const of = name?.().trim();
+        await ask<object>(`${at}/forms/${block}`, { sheet, answers, ...(of && { name: of }) });
+      },
+    }),
     async send(events: readonly Sent[]): Promise<Told | undefined> {
       try {
         return await ask<Told>(`${at}/events`, { events });

@@ -3,11 +3,13 @@ import '../styles/colours.css';
 import '../styles/page.css';
 import '../styles/player.css';
 import { followColours, pageData, show } from './page';
+import FormAlone from './FormAlone.vue';
 import Learn from './Learn.vue';
 import Preview from './Preview.vue';
 
-const data = pageData<{ link?: string }>();
+const data = pageData<{ link?: string; form?: string }>();
 if (data.link) {
   followColours();
-  show(Learn, { link: data.link });
+  if (data.form) show(FormAlone, { link: data.link, form: data.form });
+  else show(Learn, { link: data.link });
 } else show(Preview);

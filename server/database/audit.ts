@@ -34,6 +34,8 @@ export const AUDITED = [
   'answer-marked',
   'quiz-granted',
   'hand-ins-saved',
+  'feedback-saved',
+  'sheet-taken-out',
 ] as const;
 export type Audited = (typeof AUDITED)[number];
 

@@ -13,6 +13,7 @@ import { sql as jobs } from './migrations/0008-jobs';
 import { sql as mail } from './migrations/0009-mail';
 import { sql as quizzes } from './migrations/0010-quizzes';
 import { sql as handIns } from './migrations/0011-hand-ins';
+import { sql as surveys } from './migrations/0012-surveys';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
@@ -30,6 +31,7 @@ const MIGRATIONS: readonly string[] = [
   mail,
   quizzes,
   handIns,
+  surveys,
 ];
 
 export const DATA_VERSION = MIGRATIONS.length;

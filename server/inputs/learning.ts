@@ -18,6 +18,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { ITEMS_MOST, LETTERS_MOST } from '../../core/blocks/survey/form';
 import { CRITERIA_MOST } from '../../core/checks/task/form';
 import { ID_PATTERN, NAME_PATTERN } from '../../core/document/id';
 import type { LearnerEvent } from '../../core/learning/state';
@@ -28,6 +29,16 @@ const RESPONSE_MOST = 20_000;
 const SMALL = {
   name: 'small',
   validator: { validate: (value: unknown) => JSON.stringify(value).length <= RESPONSE_MOST },
+};
+
+/** All answers of a form, as JSON. */
+const SHEET_MOST = ITEMS_MOST * LETTERS_MOST;
+const SHEET = {
+  name: 'sheet',
+  validator: {
+    validate: (value: unknown) =>
+      typeof value === 'object' && value !== null && JSON.stringify(value).length <= SHEET_MOST,
+  },
 };
 
 const isIds = (value: unknown, most: (text: string) => boolean): boolean =>
@@ -96,6 +107,14 @@ export class EventsInput {
   @ValidateNested({ each: true })
   @Type(() => EventInput)
   events!: EventInput[];
+}
+
+/** A feedback form as it was filled in; its answers are held against the form where they are taken. */
+export class SheetInput {
+  @IsString() @Matches(ID_PATTERN) sheet!: string;
+  @ValidateBy(SHEET) answers!: unknown;
+  /** Of whoever has no place in the course. */
+  @IsOptional() @IsString() @Length(1, 80) @Matches(NAME_PATTERN) name?: string;
 }
 
 /** A person's mark for an answer. */

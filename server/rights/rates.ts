@@ -37,6 +37,9 @@ export const RATES = {
   linkAddress: { most: 30, within: 10 * MINUTE },
   /** Files that one learner hands in. */
   handed: { most: 60, within: 10 * MINUTE },
+  /** Feedback forms filled in by who is no learner: a room full of people at once, a script not for long. */
+  formAddress: { most: 60, within: 10 * MINUTE },
+  form: { most: 600, within: 60 * MINUTE },
   /** What one learner sends. */
   learner: { most: 1_500, within: MINUTE },
 } as const satisfies Record<string, Rate>;

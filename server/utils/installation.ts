@@ -11,6 +11,7 @@ import { newsDesk } from '../desk/news';
 import { poolDesk } from '../desk/pool';
 import { releaseDesk } from '../desk/releases';
 import { searchDesk } from '../desk/search';
+import { surveyDesk } from '../desk/surveys';
 import { staleDesk } from '../desk/stale';
 import { sourceDesk } from '../desk/sources';
 import { fileStore } from '../files';
@@ -109,6 +110,7 @@ export function openInstallation(folder: string) {
     handed,
     learners,
     handIns: handInDesk(db, learners, handed, now),
+    surveys: surveyDesk(db, releases, news, now),
     tries: signInTries(db, now),
     rates: Object.fromEntries(Object.entries(RATES).map(([name, rate]) => [name, rateLimit(now, rate)])) as Record<
       keyof typeof RATES,

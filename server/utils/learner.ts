@@ -61,3 +61,20 @@ export function learnerWhoMay(event: H3Event, link: string): LearnerRow {
   if (may !== 'open') fail(may === 'withdrawn' ? 'withdrawn' : 'not-available');
   return learner;
 }
+
+/**
+ * Where a feedback form is filled in: the release that a learner is on, or the one that can be had now, and whether it
+ * can be. Throws `no-such-link`, `not-available`.
+ */
+export function formAt(
+  event: H3Event,
+  link: string,
+): { release: ReleaseRow; state: 'open' | 'sign-in' | 'closed'; learner?: LearnerRow } {
+  const { releases } = installation();
+  const course = courseAt(link);
+  const learner = learnerAt(event, link);
+  const release =
+    (learner ? releases.get(course, learner.release_id) : releases.current(course)) ?? fail('not-available');
+  const may = mayTake(release, personOf(event));
+  return { release, state: may === 'withdrawn' ? 'closed' : may, ...(learner && { learner }) };
+}

@@ -1,11 +1,21 @@
 <script setup lang="ts">
+import { SURVEY_MOMENTS, type SurveyMoment } from '~~/core/course/surveys';
 import { placedChecks } from '~~/core/course/course';
+import { FORM_LABELS } from '~/blocks/survey/words';
 import { staying } from '~/composables/staying';
 import { useCourse } from '~/stores/course';
 
 /** Below the outline's rows: what can be added, what is shown of them, and the keys. */
 defineProps<{ rows: number; folded: boolean }>();
-const emit = defineEmits<{ lesson: []; module: []; quiz: []; last: []; opening: []; fold: [] }>();
+const emit = defineEmits<{
+  lesson: [];
+  module: [];
+  quiz: [];
+  last: [];
+  form: [moment: SurveyMoment];
+  opening: [];
+  fold: [];
+}>();
 const checks = defineModel<boolean>('checks', { required: true });
 const desk = useCourse();
 /** What is made of what the course has already. */
@@ -14,6 +24,7 @@ const MADE = [
     { label: 'An opening lesson, of brief and outline', onSelect: () => emit('opening') },
     { label: 'A final quiz, of the questions of all lessons', onSelect: () => emit('last') },
   ],
+  SURVEY_MOMENTS.map((moment) => ({ label: FORM_LABELS[moment], onSelect: () => emit('form', moment) })),
 ];
 </script>
 

@@ -1,7 +1,7 @@
 import { markedAlone } from '../../checks/markings';
 import type { PackageKind } from '../../learning/packages';
 import type { Rules } from '../../learning/rules';
-import type { FrozenCourse } from '../../learning/view';
+import type { FrozenCourse, LearnerCourse, LearnerLesson } from '../../learning/view';
 import { escape } from '../../document/html';
 
 /** A released course, as packages are made of it. */
@@ -14,11 +14,30 @@ export interface Released {
 }
 
 /**
+ * A course as a package has it: without feedback forms, since nobody would get their answers, and without lessons that
+ * hold nothing else.
+ */
+function withoutSurveys(course: LearnerCourse): LearnerCourse {
+  const view = { ...course };
+  delete view.apart;
+  const lessonsIn = (lessons: readonly LearnerLesson[]) =>
+    lessons
+      .map((lesson) => ({ ...lesson, blocks: lesson.blocks.filter(({ kind }) => kind !== 'survey') }))
+      .filter((lesson, at) => lesson.blocks.length > 0 || lessons[at].blocks.length === 0);
+  return {
+    ...view,
+    modules: view.modules
+      .map((module) => ({ ...module, lessons: lessonsIn(module.lessons) }))
+      .filter(({ lessons }) => lessons.length > 0),
+  };
+}
+
+/**
  * The one page of a package: the course as data in it, so that it works from a file. Nothing in the data can end the
  * script it stands in.
  */
 export function packagePage({ id, rules, frozen }: Released, scorm: PackageKind['scorm']): string {
-  const { view } = frozen;
+  const view = withoutSurveys(frozen.view);
   const alone = view.checks.map((check) => markedAlone(check, frozen.keys[check.id]));
   const keys = Object.fromEntries(alone.map(({ view: check, secret }) => [check.id, secret]));
   const course = { ...view, checks: alone.map(({ view: check }) => check) };

@@ -8,6 +8,11 @@ import type { CheckPartProps } from '../part';
 
 /** Something to be done and handed in: what is asked, what it is held against, and how it was marked. */
 const props = defineProps<CheckPartProps<CheckViews['task'], HandedIn>>();
+/** What was being written here, if it is that. */
+function draftRead(kept: unknown): HandedIn | undefined {
+  const { text, files } = (kept ?? {}) as Partial<HandedIn>;
+  return typeof text === 'string' && Array.isArray(files) ? { text, files } : undefined;
+}
 const emit = defineEmits<{ take: [response: HandedIn] }>();
 const response = defineModel<HandedIn>();
 const words = computed(() => props.view.words.task);
@@ -15,7 +20,7 @@ const MB = 1024 ** 2;
 const sizeOf = (bytes: number) =>
   bytes < MB ? `${Math.max(1, Math.round(bytes / 1024))} kB` : `${(bytes / MB).toFixed(1)} MB`;
 
-const kept = props.view.drafts?.load(props.check.id);
+const kept = draftRead(props.view.drafts?.load(props.check.id));
 const text = ref(kept?.text ?? response.value?.text ?? '');
 const files = ref<HandedFile[]>(kept?.files ?? response.value?.files ?? []);
 /** Files on their way, and those that did not arrive. */

@@ -2,6 +2,8 @@
 import { api } from '~/client';
 import { VueDraggable } from 'vue-draggable-plus';
 import { LESSON_KINDS } from '~~/core/course/course';
+import { SURVEY_MOMENTS } from '~~/core/course/surveys';
+import { FORM_LABELS } from '~/blocks/survey/words';
 import { isPressed, useActions } from '~/actions/registry';
 import { openSlotsOf, type Row } from '~/components/outline/rows';
 import { staying } from '~/composables/staying';
@@ -24,7 +26,7 @@ const { focus, select, reached, pressed, step, fold, foldAll, reveal } = at;
 const shown = ref<Row[]>([]);
 watch(rows, (next) => void (shown.value = [...next]), { immediate: true });
 const gestures = useOutlineGestures(at, shown);
-const { below, moduleBelow, quizBelow, quizAtEnd, opening, indent, remove } = gestures;
+const { below, moduleBelow, quizBelow, quizAtEnd, form, opening, indent, remove } = gestures;
 const { split, join, lessonAbove, move, setEach, dropped, dragging } = gestures;
 const versions = ref<{ id: string; name: string }[]>([]);
 /** The row of the other outline that is looked at. */
@@ -150,6 +152,13 @@ useActions([
     when: () => desk.mayEdit && rows.value.length > 0,
     run: quizAtEnd,
   },
+  ...SURVEY_MOMENTS.map((moment) => ({
+    id: `o-form-${moment}`,
+    label: FORM_LABELS[moment].replace(/^A/, 'Add a'),
+    area: 'Outline',
+    when: () => desk.mayEdit && desk.course!.modules.length > 0,
+    run: () => form(moment),
+  })),
   {
     id: 'o-opening',
     label: 'Add an opening lesson made of brief and outline',
@@ -390,6 +399,7 @@ useActions([
           @module="moduleBelow"
           @quiz="quizBelow"
           @last="quizAtEnd"
+          @form="form"
           @opening="opening"
           @fold="foldAll"
         />

@@ -274,8 +274,8 @@ const packageAt = (release: string, format: PackageFormat) =>
     <p v-if="all.releases?.length" class="small quiet foot">
       Packages work without this app: a site that opens from a file, or a package for a learning platform. They mark
       answers by themselves, so they carry the right answers; open answers and tasks that a person would mark are
-      compared by the learners themselves there, and no files are handed in. Withdrawing a release shuts it here; what
-      learners did is kept.
+      compared by the learners themselves there, no files are handed in, and feedback forms are left out. Withdrawing a
+      release shuts it here; what learners did is kept.
     </p>
   </div>
 </template>
