@@ -4,7 +4,7 @@ import { needsPerson } from '../core/checks/markings';
 import { contentHash } from '../core/document/id';
 import { readArchive } from '../core/exchange/archive';
 import { packageName, writePackage } from '../core/exchange/package';
-import { surveysIn } from '../core/learning/surveys';
+import { surveysIn, withoutSurveys } from '../core/learning/surveys';
 import { writeZip } from '../core/document/zip';
 import type { Course } from '../core/course/course';
 import { mediaName, mediaRefs } from '../core/document/media';
@@ -45,7 +45,7 @@ export function makePackages(given: Arguments, tell: (line: string) => void): vo
   );
   writeFiles(given.out!, files);
   tell(
-    `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(frozen.view).length} lessons, ${frozen.view.checks.length} checks.`,
+    `made ${[...files.keys()].join(', ')} in ${given.out}: ${lessonsOf(withoutSurveys(frozen.view)).length} lessons, ${frozen.view.checks.length} checks.`,
   );
   const alone = frozen.view.checks.filter((check) => checkFormOf(check).standsAlone).length;
   if (given.formats.some(isQuestions) && alone > 0)

@@ -84,5 +84,49 @@ export const A_BLOCK_OF_EVERY_KIND: Block[] = [
     body: { address: 'https://maps.fernhollow.example/yard', title: 'The yard', caption: text },
     paired: true,
   },
+  {
+    id: anId('b24'),
+    kind: 'survey',
+    body: {
+      title: 'How it went',
+      intro: 'Two minutes.',
+      named: true,
+      thanks: 'Thank you.',
+      items: [
+        { id: anId('i1'), kind: 'rating', text: 'How clear?', of: 5, low: 'not', high: 'very', required: true },
+        {
+          id: anId('i2'),
+          kind: 'scale',
+          text: 'How sure are you?',
+          options: [
+            { id: anId('s1'), text: 'Not at all' },
+            { id: anId('s2'), text: 'Completely' },
+          ],
+        },
+        {
+          id: anId('i3'),
+          kind: 'choice',
+          text: 'Which part helps?',
+          other: true,
+          options: [
+            { id: anId('c1'), text: 'The first' },
+            { id: anId('c2'), text: 'The second' },
+          ],
+        },
+        {
+          id: anId('i4'),
+          kind: 'several',
+          text: 'What do you use?',
+          other: true,
+          options: [
+            { id: anId('m1'), text: 'The list' },
+            { id: anId('m2'), text: 'The table' },
+          ],
+        },
+        { id: anId('i5'), kind: 'number', text: 'How many shifts?', min: 0, max: 12, unit: 'a month' },
+        { id: anId('i6'), kind: 'text', text: 'What was missing?' },
+      ],
+    },
+  },
   { id: anId('b10'), kind: 'check', body: { checkId: anId('check') } },
 ];

@@ -2,7 +2,7 @@ import { optionsOf, type SurveyBody, type SurveyItem, type SurveyOption } from '
 import type { Chosen, SurveyAnswers } from '../blocks/survey/answers';
 import type { Block } from '../blocks/forms';
 import { own } from './state';
-import { lessonsOf, type LearnerCourse } from './view';
+import { lessonsOf, type LearnerCourse, type LearnerLesson } from './view';
 
 export type SurveyBlock = Block & { kind: 'survey' };
 
@@ -19,6 +19,25 @@ export function surveysIn(course: LearnerCourse): { lesson: string; block: Surve
     ...lessonsOf(course).flatMap(({ id, blocks }) => blocks.filter(isSurvey).map((block) => ({ lesson: id, block }))),
     ...(course.apart ?? []),
   ];
+}
+
+/**
+ * A course as a package has it: without feedback forms, since nobody would get their answers, and without lessons that
+ * hold nothing else.
+ */
+export function withoutSurveys(course: LearnerCourse): LearnerCourse {
+  const view = { ...course };
+  delete view.apart;
+  const lessonsIn = (lessons: readonly LearnerLesson[]) =>
+    lessons
+      .map((lesson) => ({ ...lesson, blocks: lesson.blocks.filter(({ kind }) => kind !== 'survey') }))
+      .filter((lesson, at) => lesson.blocks.length > 0 || lessons[at].blocks.length === 0);
+  return {
+    ...view,
+    modules: view.modules
+      .map((module) => ({ ...module, lessons: lessonsIn(module.lessons) }))
+      .filter(({ lessons }) => lessons.length > 0),
+  };
 }
 
 /** What was answered to a question, by all who did. */

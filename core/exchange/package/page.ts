@@ -1,7 +1,8 @@
 import { markedAlone } from '../../checks/markings';
 import type { PackageKind } from '../../learning/packages';
 import type { Rules } from '../../learning/rules';
-import type { FrozenCourse, LearnerCourse, LearnerLesson } from '../../learning/view';
+import { withoutSurveys } from '../../learning/surveys';
+import type { FrozenCourse } from '../../learning/view';
 import { escape } from '../../document/html';
 
 /** A released course, as packages are made of it. */
@@ -11,25 +12,6 @@ export interface Released {
   number: number;
   rules: Rules;
   frozen: FrozenCourse;
-}
-
-/**
- * A course as a package has it: without feedback forms, since nobody would get their answers, and without lessons that
- * hold nothing else.
- */
-function withoutSurveys(course: LearnerCourse): LearnerCourse {
-  const view = { ...course };
-  delete view.apart;
-  const lessonsIn = (lessons: readonly LearnerLesson[]) =>
-    lessons
-      .map((lesson) => ({ ...lesson, blocks: lesson.blocks.filter(({ kind }) => kind !== 'survey') }))
-      .filter((lesson, at) => lesson.blocks.length > 0 || lessons[at].blocks.length === 0);
-  return {
-    ...view,
-    modules: view.modules
-      .map((module) => ({ ...module, lessons: lessonsIn(module.lessons) }))
-      .filter(({ lessons }) => lessons.length > 0),
-  };
 }
 
 /**
