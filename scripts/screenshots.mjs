@@ -113,12 +113,6 @@ try {
   await page.getByRole('button', { name: 'Put into the sources' }).click();
   await page.getByText('The sources hold your answers.').waitFor();
   await shot('interview');
-  await page.getByRole('link', { name: 'Side by side' }).click();
-  await page.getByText('said differently').first().waitFor();
-  await page.getByLabel('Second source').click();
-  await page.getByRole('option', { name: 'Questions people ask at the desk' }).click();
-  await page.getByText('2 said differently').waitFor();
-  await shot('compare');
   await page.keyboard.press('Alt+3');
   await page.keyboard.press('Alt+o');
   await page.getByLabel(/^Its lines/).fill(OWN_OUTLINE);
@@ -132,6 +126,9 @@ try {
   await page.getByText('suggested', { exact: true }).first().waitFor();
   await page.getByRole('form', { name: 'Marks' }).getByRole('radio').nth(3).focus();
   await shot('hand-ins');
+  await page.getByRole('link', { name: 'Feedback', exact: true }).click();
+  await page.getByRole('heading', { name: /How sure/ }).first().waitFor();
+  await shot('feedback');
   await page.keyboard.press('Alt+6');
   const address = await page.locator('.address code').textContent();
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 800 } })).newPage();
