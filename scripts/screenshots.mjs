@@ -127,7 +127,10 @@ try {
   await page.getByRole('form', { name: 'Marks' }).getByRole('radio').nth(3).focus();
   await shot('hand-ins');
   await page.getByRole('link', { name: 'Feedback', exact: true }).click();
-  await page.getByRole('heading', { name: /How sure/ }).first().waitFor();
+  await page
+    .getByRole('heading', { name: /How sure/ })
+    .first()
+    .waitFor();
   await shot('feedback');
   await page.keyboard.press('Alt+6');
   const address = await page.locator('.address code').textContent();

@@ -7,6 +7,7 @@ import type { Claim } from '../knowledge';
 import { overlap } from '../language/similarity';
 import { answerQuestions } from './forms/answer';
 import { conditionQuestions } from './forms/condition';
+import { decisionQuestions } from './forms/decision';
 import { isTold, shownOf, type Candidate, type QuestionForm, type QuestionMatter } from './forms/form';
 import { groupQuestions } from './forms/groups';
 import { insteadQuestions } from './forms/instead';
@@ -27,6 +28,12 @@ export type { QuestionMatter } from './forms/form';
 export { headedIn } from './headed';
 export { questionPool, type QuestionPool } from './pool';
 
+/** Stories of a lesson are called alike, and are told apart by what they stand on. */
+const isStory = ({ asks }: Candidate): boolean => asks.kind === 'scenario';
+
+/** What stands for itself in a lesson, and on sentences that others ask about. */
+const STANDS_ALONE: ReadonlySet<Candidate['asks']['kind']> = new Set(['task', 'scenario']);
+
 /** Every form of question, by name. */
 const FORMS: Record<AskingForm, QuestionForm> = {
   condition: conditionQuestions,
@@ -44,6 +51,7 @@ const FORMS: Record<AskingForm, QuestionForm> = {
   answer: answerQuestions,
   named: namedQuestions,
   practice: practiceQuestions,
+  decision: decisionQuestions,
 };
 
 /**
@@ -80,9 +88,10 @@ export function draftQuestions(
     .filter((candidate) => {
       const place = candidate.about.ranges.map((range) => `${range.id}/${range.from}`).join();
       const words = matter.pack.stems(candidate.stem);
-      // What is done and handed in is something else than to be asked about it.
-      const key = severally || candidate.asks.kind === 'task' ? `${place} ${candidate.form}` : place;
-      if (asked.has(key) || stems.some((other) => overlap(other, words) > 0.7)) return false;
+      // What is done and handed in, or decided in a story, is something else than to be asked about it.
+      const key = severally || STANDS_ALONE.has(candidate.asks.kind) ? `${place} ${candidate.form}` : place;
+      const isSame = !isStory(candidate) && stems.some((other) => overlap(other, words) > 0.7);
+      if (asked.has(key) || isSame) return false;
       asked.add(key);
       stems.push(words);
       return true;

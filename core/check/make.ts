@@ -1,7 +1,8 @@
 import type { CheckFrame } from '../checks/check';
 import type { Check, CheckKinds, Option } from '../checks/forms';
 import { idFrom, shortHash } from '../document/id';
-import { quoteOf, shownOf, type Asks, type Candidate } from './forms/form';
+import type { SceneChoice } from '../checks/scenario/form';
+import { quoteOf, shownOf, type Asks, type Candidate, type Deed } from './forms/form';
 
 type Own<Kind extends Asks['kind']> = Omit<CheckKinds[Kind], keyof CheckFrame>;
 type Made<Kind extends Asks['kind']> = (
@@ -31,6 +32,8 @@ export function checkOf(lessonId: string, candidate: Candidate): Check {
   return { ...frame, ...make(asks as never, { id, quotes }) } as Check;
 }
 
+/** Points of a decision; who decides again has lost some. */
+const DECISION = { right: 2, wrong: -1 };
 /** So many words are handed in at most to a drafted task. */
 const TASK_WORDS = 300;
 
@@ -108,6 +111,29 @@ const MAKES: { [Kind in Asks['kind']]: Made<Kind> } = {
     model,
     lastWord: 'confirmed',
     quotes,
+  }),
+  scenario: ({ role, turns }, { id }) => ({
+    kind: 'scenario',
+    role,
+    scenes: turns.map(({ text, right, wrong }, at) => {
+      const own = idFrom('s', id, at);
+      const choice = (deed: Deed, points: number, to?: string): SceneChoice => ({
+        id: idFrom('a', id, at, deed.text),
+        score: points,
+        ...deed,
+        ...(to && { to }),
+      });
+      const next = at + 1 < turns.length ? idFrom('s', id, at + 1) : undefined;
+      return {
+        id: own,
+        title: '',
+        text,
+        // By letters that tell nothing of what is right.
+        choices: [choice(right, DECISION.right, next), ...wrong.map((deed) => choice(deed, DECISION.wrong, own))].sort(
+          (a, b) => (shortHash(own + a.text, 8) < shortHash(own + b.text, 8) ? -1 : 1),
+        ),
+      };
+    }),
   }),
   open: ({ model }, { quotes }) => ({ kind: 'open', by: 'learner', model, looksFor: [], quotes }),
   short: ({ accepted }, { quotes }) => ({ kind: 'short', accepted, spelling: 'close', quotes }),

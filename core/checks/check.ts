@@ -63,7 +63,7 @@ export type Credit = (typeof CREDITS)[number];
  * Forms of asking: what to do in a case, which term, which figure, what a row says or whose it is, what belongs
  * together, which band a figure falls into, what comes next, in which order, what must not be done, what is done and
  * what is not, whether something is allowed, whether this holds or that, what is answered to a question or trouble, of
- * which name something is said, what is to be done and handed in.
+ * which name something is said, what is to be done and handed in, what is decided in one case after another.
  */
 export const ASKING_FORMS = [
   'condition',
@@ -81,6 +81,7 @@ export const ASKING_FORMS = [
   'answer',
   'named',
   'practice',
+  'decision',
 ] as const;
 export type AskingForm = (typeof ASKING_FORMS)[number];
 

@@ -271,6 +271,8 @@ export interface QuestionWording {
   inOrder?(lesson: string): string;
   /** What is to be done and handed in, with a situation or without one; how well something of it can be done. */
   practice?: { stem(lesson: string, inCase: boolean): string; levels: readonly string[] };
+  /** One decision after another. */
+  decision?: DecisionWording;
   /** What belongs together: by the heads of two columns, where they have some; words and their meanings. */
   together?(lesson: string, columns?: readonly [string, string]): string;
   meanings?(lesson: string): string;
@@ -295,6 +297,35 @@ export interface QuestionWording {
   turned?(sentence: string, modal: string): string | undefined;
   /** A statement that something may be done, or must not. */
   allowed?(action: string, may: boolean): string;
+}
+
+/** Words of a drafted story: cases that come one after another. */
+export interface DecisionWording {
+  /** What it is called, after its lesson or what happens in it; and who the learner is in it. */
+  stem(of: string): string;
+  role: string;
+  /** A condition told as what is so now, its limits as figures within them; undefined where it is no whole clause. */
+  fact(condition: string): string | undefined;
+  /** Whether a condition is understood only behind another ("it happens again"). */
+  goesOn(condition: string): boolean;
+  /** Whether words tell a reader what to do. */
+  isOrder(action: string): boolean;
+  /** What a sentence forbids beside what it orders ("…; do not run after it"), as a deed. */
+  forbidden(sentence: string): string | undefined;
+  /** A moment: what is so, and what is asked; `again`: it is not the first, and nothing that follows from the last. */
+  scene(fact: string, again: boolean): string;
+  /** The same of a row of a table: `head` and what it is in this row, and the column that is asked for. */
+  row(head: string, value: string, column: string, again: boolean): string;
+  /** What is done first in a case; what after something that was done; what is said to who is too early. */
+  first(fact: string): string;
+  then(done: string): string;
+  later: string;
+  /** Whether a column of this header says what is done, or who does it, rather than what something is. */
+  decides(header: string): boolean;
+  /** What is said to what holds, to what holds in another case, and to what must never be done, by their sentences. */
+  holds(sentence: string): string;
+  elsewhere(sentence: string): string;
+  never(sentence: string): string;
 }
 
 /** Words that the engine puts on a learner's page by itself. */

@@ -49,7 +49,23 @@ export type Asks =
       criteria: { text: string; quotes: Quote[] }[];
       levels: readonly string[];
       model: string;
-    };
+    }
+  /** One decision after another: what is right goes on to the next, what is wrong is decided again. */
+  | { kind: 'scenario'; role: string; turns: Turn[] };
+
+/** A moment of a drafted story. */
+export interface Turn {
+  text: string;
+  right: Deed;
+  wrong: Deed[];
+}
+
+/** What can be done in it, what follows, and what the sources say to it. */
+export interface Deed {
+  text: string;
+  follows: string;
+  quotes: Quote[];
+}
 
 /** A question before it has ids: what one form of question makes of something said. */
 export interface Candidate {

@@ -189,7 +189,7 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
       (title) => isClause(title, tags(title), words),
       (phrase) => isThing(tags(`the ${phrase.toLowerCase()}`).slice(1)),
     ),
-    questions: englishQuestions(words),
+    questions: englishQuestions(words, tags),
     labels: labelsFor('en'),
   };
 }

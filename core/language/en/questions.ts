@@ -1,5 +1,7 @@
-import type { QuestionWording, Strength } from '../pack';
+import type { QuestionWording, Strength, TaggedWord } from '../pack';
 import { anyOf } from '../phrases';
+import { about } from './about';
+import { englishDecisions } from './decisions';
 import type { WordList } from './lexicon';
 
 const READER: Record<Strength, string> = {
@@ -28,7 +30,7 @@ const TURNED: [RegExp, string][] = [
 ];
 
 /** Questions in English; `words` tells a name's capital from a sentence's. */
-export function englishQuestions(words: WordList): QuestionWording {
+export function englishQuestions(words: WordList, tags: (text: string) => TaggedWord[]): QuestionWording {
   return {
     afterCondition(condition, subject, strength, negative, order) {
       const bare = condition.replace(/[,\s]+$/, '');
@@ -61,6 +63,7 @@ export function englishQuestions(words: WordList): QuestionWording {
         `${about(lesson)} ${inCase ? 'write down what you do now' : 'write down how you do it'}, one thing after another.`,
       levels: ['It is there', 'It is there in part', 'It is missing'],
     },
+    decision: englishDecisions(words, tags),
     inOrder: (lesson) => `${about(lesson)} put these steps in order.`,
     together: (lesson, columns) =>
       columns
@@ -92,10 +95,6 @@ export function englishQuestions(words: WordList): QuestionWording {
     allowed: (action, may) => `You ${may ? 'may' : 'must not'} ${action.charAt(0).toLowerCase()}${action.slice(1)}.`,
   };
 }
-
-/** What a question is about, in front of it; a title that is a question itself stands as one. */
-const about = (title: string, more = ''): string =>
-  /[?!]$/.test(title) && !more ? title : `${title.replace(/[?!.]$/, '')}${more}:`;
 
 /** A subject that began its sentence, inside one: the capital goes unless it is a name's. */
 function inSentence(subject: string, words: WordList): string {

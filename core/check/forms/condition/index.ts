@@ -75,7 +75,7 @@ function ask(claim: Claim, matter: QuestionMatter): Candidate | undefined {
   if (keyStems.length < 2 || contained(action, conditionStems) > 0.55) return undefined;
   const stem = pack.questions?.afterCondition(condition.text, rule.subject, rule.strength, rule.negative, !rule.modal);
   if (!stem) return undefined;
-  const wrong = wrongAnswers(claim, matter);
+  const wrong = otherCases(claim, matter);
   const frame = { form: 'condition' as const, about: claim, stem, level: 'decide' as const };
   const shown = shownOf(wrong);
   const isGiven = givenAway(
@@ -150,7 +150,7 @@ const ADVERB_FIRST = /^(?:\p{L}+ly|therefore|thus|hence|still)\s/iu;
 const CUT_OFF = /,\s*\p{L}+$/u;
 
 /** An action that can be an answer: a whole, short verb phrase, of doing rather than being. */
-function askable({ rule, text }: Claim): boolean {
+export function askable({ rule, text }: Claim): boolean {
   const { action } = rule!;
   const count = action.split(/\s+/).length;
   const behind = text.slice(text.indexOf(action) + action.length).trimStart();
@@ -185,16 +185,16 @@ function isSpecific(condition: string, pack: QuestionMatter['pack']): boolean {
 }
 
 /** A rule's condition without its first word. */
-function situation({ rule }: Claim): string {
+export function situation({ rule }: Claim): string {
   return rule!.condition!.text.replace(/^(?:only if|as soon as|in case|provided that|\S+)\s+/i, '');
 }
 
 /** "can" says what is possible, not what is allowed. */
-function isAbility({ rule }: Claim): boolean {
+export function isAbility({ rule }: Claim): boolean {
   return rule?.strength === 'may' && !/^(?:may|is|are)\b/i.test(rule.modal ?? '');
 }
 
-function tooAlike(a: Pick<Told, 'words' | 'action'>, b: Pick<Told, 'words' | 'action'>): boolean {
+export function tooAlike(a: Pick<Told, 'words' | 'action'>, b: Pick<Told, 'words' | 'action'>): boolean {
   const shared = b.words.filter((stem) => a.action.has(stem)).length;
   return (
     overlap(a.action, b.action) > 0.4 ||
@@ -227,11 +227,11 @@ function seenOnce(claim: Claim, pack: QuestionMatter['pack']): { canBeWrong: boo
 }
 
 /** Asks the reader, not a third person. */
-function isReader(claim: Claim): boolean {
+export function isReader(claim: Claim): boolean {
   return claim.rule?.subject === undefined || /^you$/i.test(claim.rule.subject);
 }
 
-function wrongAnswers(claim: Claim, { course, pack }: QuestionMatter): Claim[] {
+export function otherCases(claim: Claim, { course, pack }: QuestionMatter): Claim[] {
   const rule = claim.rule!;
   const own = course.told(claim);
   const length = rule.action.length;

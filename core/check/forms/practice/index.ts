@@ -68,14 +68,14 @@ function asSentence(words: string): string {
 }
 
 /** The words of the paragraph that a procedure stands under. */
-const sentencesBefore = (block: Block | undefined, { pack }: QuestionMatter): string => {
+export const sentencesBefore = (block: Block | undefined, { pack }: QuestionMatter): string => {
   const text = block?.kind === 'text' ? textOf(block.body.text).trim() : '';
   const last = pack.sentences(text).at(-1);
   return last ? text.slice(last.from, last.to).trim() : '';
 };
 
 /** The case that a lead-in names, told as what has happened; empty where it names none. */
-function situationOf(leadIn: string, { pack }: QuestionMatter): string {
+export function situationOf(leadIn: string, { pack }: QuestionMatter): string {
   const tags = leadIn && pack.tags?.(leadIn);
   const found = tags ? pack.caseOf?.(leadIn, tags) : undefined;
   if (!found) return '';
