@@ -13,6 +13,7 @@ function answersOf(item: SurveyItem, own: string): string {
     const ends = [item.low ?? '', Array.from({ length: item.of }, (_, at) => at + 1).join(' '), item.high ?? ''];
     return `<br>${escape(ends.filter(Boolean).join(' '))}`;
   }
+  if (item.kind === 'number' && item.unit) return `<br>${escape(item.unit)}`;
   const texts = [
     ...optionsOf(item).map(({ text }) => text),
     ...(item.kind === 'choice' || item.kind === 'several' ? (item.other ? [own] : []) : []),

@@ -60,7 +60,7 @@ const POINTS_BEFORE = new RegExp(
   [
     String.raw`^${anyOf`it | its | they | their | he | she | this | that | these | those`}\b`,
     String.raw`\b${anyOf`again | either`}\b`,
-    String.raw`\b${anyOf`it | them | still | too`}$`,
+    String.raw`\b${anyOf`it | them | one | still | too`}$`,
   ].join('|'),
   'i',
 );
@@ -71,9 +71,14 @@ const FORBIDDEN = /[;,] (?:and |but )?(?:do not|don['’]t|never) ((?!(?:let|for
 /** "Who may say yes", "What to do", "Where it goes"; not "What goes wrong", "When it applies". */
 const DECIDES = /^(?:who|whom|where|which|what (?:to|you|we|they|must|may|should|do)\b)/i;
 const MEANS = /^(?:how|when|why|what)\b(?!\s+(?:to|you|we|they|must|may|should|do)\b)|\bmean(?:s|ing)?\b/i;
-/** "It goes in", "Tell them"; not "Collected". */
+/** "It goes in", "Tell them"; not "Collected", "Made of". */
 const hasVerb = (tags: readonly TaggedWord[]): boolean =>
-  tags.some(({ tag, text }) => (tag === 'VERB' || tag === 'AUX') && !/(?:ed|ing)$/i.test(text));
+  tags.some(
+    ({ tag, text }, at) =>
+      (tag === 'VERB' || tag === 'AUX') &&
+      !/(?:ed|ing)$/i.test(text) &&
+      !/^(?:of|by|from)$/i.test(tags[at + 1]?.text ?? ''),
+  );
 
 /** "Who may say yes" is a question already; "What you do" becomes one; "It goes in" waits for its end. */
 const asked = (column: string): string => {

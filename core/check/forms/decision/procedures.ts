@@ -36,6 +36,7 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
     const leadIn = sentencesBefore(matter.blocks[at - 1], matter);
     const fact = situationOf(leadIn, matter) || wording.fact(leadIn);
     if (!fact || steps.length < FEWEST) return [];
+    const about = matter.pack.stems([fact, ...steps.map(({ words }) => words)].join(' '));
     const turns: { turn: Turn; about: Said[] }[] = [];
     for (const [place, step] of steps.slice(0, DECIDED).entries()) {
       if (!isDeed(step)) break;
@@ -45,27 +46,20 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
         .reverse();
       const words = [step.words, ...later.map((other) => other.words)];
       const never = distinct(
-        temptationsAt(
-          {
-            id: step.about.ranges[0].id,
-            stems: matter.pack.stems(`${fact} ${step.words}`),
-            at: placeOf(step.about, matter),
-          },
-          matter,
-        ),
+        temptationsAt({ id: step.about.ranges[0].id, stems: about, shares: 1 }, matter),
         words,
         matter,
       ).slice(0, 1);
       const early = later.slice(0, WRONG.most - never.length);
       if (early.length + never.length < WRONG.fewest) break;
       turns.push({
-        about: [step.about, ...never, ...early.map(({ about }) => about)],
+        about: [step.about, ...never, ...early.map((other) => other.about)],
         turn: {
           text: place === 0 ? wording.first(fact) : wording.then(steps[place - 1].words),
           right: deedOf(step.about, step.words, wording.holds(step.words)),
           wrong: [
             ...never.map((claim) => deedOf(claim, claim.rule!.action, wording.never(claim.text))),
-            ...early.map(({ about, words: said }) => deedOf(about, said, wording.later)),
+            ...early.map((other) => deedOf(other.about, other.words, wording.later)),
           ],
         },
       });
@@ -76,17 +70,11 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
         fact,
         wording,
         turns.map(({ turn }) => turn),
-        turns.flatMap(({ about }) => about),
+        turns.flatMap((each) => each.about),
         0.78,
       ),
     ];
   });
-
-/** Where a step stands among what the lesson says. */
-const placeOf = ({ ranges: [range] }: Said, { lesson }: QuestionMatter): number => {
-  const at = lesson.findIndex(({ ranges }) => ranges[0].id === range.id);
-  return at < 0 ? -Infinity : at;
-};
 
 const deedOf = (about: Said, text: string, follows: string): Deed => ({
   text: asOption(text),

@@ -13,7 +13,7 @@ import {
   type Turn,
 } from '../form';
 import { count } from '../rows';
-import { storyOf, TURNS, WRONG } from './story';
+import { OF_AUTHOR, storyOf, TURNS, WRONG } from './story';
 import { distinct, temptationsAt } from './temptations';
 
 /** Conditions with so many words in common can hold at once. */
@@ -22,9 +22,6 @@ const FACT = { fewest: 3, most: 24 };
 /** Of the rules before and behind a case in the sources, so many are near enough to be about the same work. */
 const NEAR = 5;
 const WORDS = new Set(['if', 'when', 'whenever', 'once', 'as soon as', 'in case']);
-
-/** "Call me": only who hears it said knows whom. */
-const OF_AUTHOR = /\b(?:I|me|my|us|our)\b/;
 
 /** What is said of doing something may be kept as its figure or its warning. */
 const KINDS: ReadonlySet<Claim['kind']> = new Set(['rule', 'warning', 'figure']);
@@ -79,9 +76,15 @@ function casesIn(matter: QuestionMatter, wording: DecisionWording): Case[] {
   });
 }
 
-/** Told to whoever reads it, and not by who says it of themselves. */
+/** Told to whoever reads it, in one sentence, and not by who says it of themselves. */
 const isDeed = ({ rule }: Claim, { pack }: QuestionMatter): boolean =>
-  !OF_AUTHOR.test(rule!.action) && (pack.questions?.decision?.isOrder(rule!.action) ?? false);
+  !OF_AUTHOR.test(rule!.action) &&
+  !/[.!?]\s/.test(rule!.action) &&
+  (pack.questions?.decision?.isOrder(rule!.action) ?? false);
+
+/** Understood in another case, too: what "it" is was named before it ("tear the stub and keep it"). */
+const isNamed = (action: string): boolean =>
+  !/^(?:(?!\b(?:the|an?|your|any|all)\s).)*\b(?:they|them|their|it|its|he|him|his|she|her)\b/i.test(action);
 
 /** "Warn them once: “I would like to help you …”": what is done stands before what is said in doing it. */
 function withoutQuoted(claim: Claim): Claim {
@@ -117,19 +120,17 @@ function followsOn(before: Case, after: Case, lesson: readonly Claim[]): boolean
 function turnOf(own: Case, cases: readonly Case[], matter: QuestionMatter, wording: DecisionWording) {
   const { claim, fact } = own;
   const { lesson, course, pack } = matter;
-  const named = (other: Claim) =>
-    !/\b(?:they|them|their|it|its|he|him|his|she|her)\b/i.test(other.rule!.action) ||
-    other.ranges[0].id === claim.ranges[0].id;
   const siblings = cases
+    .filter((other) => other !== own && (own.goesOn || other.goesOn || isNamed(other.claim.rule!.action)))
     .map((other) => other.claim)
-    .filter((other) => other !== claim && named(other) && !tooAlike(course.told(claim), course.told(other)));
+    .filter((other) => !tooAlike(course.told(claim), course.told(other)));
   const near = new Set(nearest(course.rulesNear(claim), claim));
   const others = otherCases(claim, matter).filter(
     (other) => near.has(other) && !pointsOut(other.rule!.action) && isDeed(other, matter),
   );
   const at = lesson.findIndex(({ id }) => id === claim.id);
   const never = distinct(
-    temptationsAt({ id: claim.ranges[0].id, stems: [...course.told(claim).both], at }, matter),
+    temptationsAt({ id: claim.ranges[0].id, stems: [...course.told(claim).both], at, shares: 2 }, matter),
     [claim.rule!.action],
     matter,
   ).slice(0, 1);

@@ -8,6 +8,9 @@ export const TURNS = { fewest: 2, most: 4 };
 /** Beside what is right, so many can be chosen. */
 export const WRONG = { fewest: 2, most: 3 };
 
+/** "Call me": only who hears it said knows whom. */
+export const OF_AUTHOR = /\b(?:I|me|my|us|our)\b/;
+
 /** Turns as a candidate, called after its lesson or what happens in it; `about`: all that they stand on. */
 export function storyOf(
   title: string,

@@ -2,7 +2,7 @@ import type { Band, DecisionWording } from '../../../language/pack';
 import { figureIn, isLadder } from '../bands';
 import { alike, asOption, quoteOf, spreadOver, type Candidate, type Deed, type QuestionMatter } from '../form';
 import { columnsOf, count, type Column, type Row } from '../rows';
-import { storyOf, TURNS, WRONG } from './story';
+import { OF_AUTHOR, storyOf, TURNS, WRONG } from './story';
 
 /** Of a table so many rows come up. */
 const ROWS = 3;
@@ -43,7 +43,9 @@ function ofColumn({ how, heads, rows }: Column, matter: QuestionMatter, wording:
   const told = rows.flatMap((row, at): Told[] => {
     const scene = sceneOf(row, isBanded ? bands[at] : undefined, { how, heads }, matter, wording);
     const text = asOption(row.cell);
-    return scene && count(text) <= LONGEST && !ELSEWHERE.test(text) ? [{ row, text, scene }] : [];
+    return scene && count(text) <= LONGEST && !ELSEWHERE.test(text) && !OF_AUTHOR.test(text)
+      ? [{ row, text, scene }]
+      : [];
   });
   const differ = (a: string, b: string) => a !== b && (/\d/.test(b) || !alike(a, b, pack));
   const turns = told.flatMap((each) => {

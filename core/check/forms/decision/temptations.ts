@@ -2,25 +2,25 @@ import type { Claim } from '../../../knowledge';
 import { alike, turnsAlone, type QuestionMatter } from '../form';
 
 const LONGEST = 16;
-/** Rules so near to a case in the sources are about it, whatever their words; others share so many of its words. */
+/** Rules so near to a case in the sources are about it, whatever their words. */
 const NEAR = 2;
-const SHARED = 2;
 
 /**
  * What a lesson says must never be done, as something that could be done in a case: it is wrong in every case, so it
- * can stand beside any answer. The nearest to the case first; none that has nothing to do with it.
+ * can stand beside any answer. The nearest to the case first; none that has nothing to do with it: `place` is where it
+ * stands in the sources and, where that is known, among what the lesson says; its words, of which others share so many.
  */
 export function temptationsAt(
-  place: { id: string; stems: readonly string[]; at: number },
+  place: { id: string; stems: readonly string[]; at?: number; shares: number },
   { lesson, pack }: QuestionMatter,
 ): Claim[] {
   const own = new Set(place.stems);
   return lesson
-    .map((claim, at) => ({ claim, far: Math.abs(at - place.at) }))
+    .map((claim, at) => ({ claim, far: place.at === undefined ? at : Math.abs(at - place.at) }))
     .filter(({ claim, far }) => {
-      const isNear = claim.ranges[0].id === place.id || far <= NEAR;
+      const isNear = claim.ranges[0].id === place.id || (place.at !== undefined && far <= NEAR);
       const shared = () => new Set(pack.stems(claim.rule!.action).filter((stem) => own.has(stem))).size;
-      return canBeDone(claim) && (isNear || shared() >= SHARED);
+      return canBeDone(claim) && (isNear || shared() >= place.shares);
     })
     .sort((a, b) => a.far - b.far)
     .map(({ claim }) => claim);
