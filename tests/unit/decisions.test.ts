@@ -196,7 +196,7 @@ describe('stories of documents that hold rules, bands and emergencies', () => {
 });
 
 describe('a condition as a fact', () => {
-  const { fact, goesOn, forbidden, decides } = english().questions!.decision!;
+  const { fact, goesOn, forbidden, decides, row } = english().questions!.decision!;
   it.each([
     ['if a member is more than two weeks late', 'A member is three weeks late.'],
     ['when there is more than £400 in the safe', 'There is £430 in the safe.'],
@@ -224,6 +224,8 @@ describe('a condition as a fact', () => {
 
   it('asks a column for a decision, and not for a measure or a meaning', () => {
     expect(['Who may say yes', 'What to do', 'It goes in', 'Tell'].every(decides)).toBe(true);
+    expect(row('Found', 'Coat', 'Where it goes', false)).toBe('Found: Coat. Where does it go?');
+    expect(row('', 'A bloody swab', 'It goes in', true)).toBe('The next one. A bloody swab. It goes in …');
     expect(['Who', 'Container', 'What it means', 'When it applies', 'Collected'].some(decides)).toBe(false);
   });
 });

@@ -80,10 +80,12 @@ const hasVerb = (tags: readonly TaggedWord[]): boolean =>
       !/^(?:of|by|from)$/i.test(tags[at + 1]?.text ?? ''),
   );
 
-/** "Who may say yes" is a question already; "What you do" becomes one; "It goes in" waits for its end. */
+/** "Who may say yes" is a question already, "What you do" and "Where it goes" become one, "It goes in" waits. */
 const asked = (column: string): string => {
   const bare = column.replace(/\?$/, '');
   if (/^what (?:to do|you do|you must do)$/i.test(bare)) return 'What do you do?';
+  const [, it, does] = /^where (it|the \p{L}+) (\p{L}+s)$/iu.exec(bare) ?? [];
+  if (it) return `Where does ${it} ${does.replace(/(?<=o)es$|s$/, '')}?`;
   return DECIDES.test(bare) ? `${bare}?` : `${bare} …`;
 };
 

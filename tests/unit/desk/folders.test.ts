@@ -7,7 +7,7 @@ import { validateCourse } from '../../../core/course/validate';
 import { courseDesk } from '../../../server/desk/courses';
 import { DATA_VERSION, openDatabase } from '../../../server/database/open';
 import { openInstallation } from '../../../server/utils/installation';
-import { aBriefInput, aChange, aDesk, aFolder, INES } from '../../data';
+import { aBriefInput, aChange, aDesk, aFolder, INES, TOM } from '../../data';
 import { anId, optionsOf, asChoice } from '../../builders';
 
 const keep = (...args: string[]) =>
@@ -121,6 +121,24 @@ describe('data folders of older versions', () => {
     expect(JSON.parse(events[1].answer)).toBe(right);
     expect(() => db.prepare('update attempt set answer = null').run()).toThrowError('only ever added');
     db.close();
+  });
+
+  it('of version 11 has its hand-ins and who marks them still, and takes feedback', async () => {
+    const folder = aFolder();
+    cpSync('tests/fixtures/data-11', folder, { recursive: true });
+    const desk = openInstallation(folder);
+    onTestFinished(async () => {
+      await desk.search.close();
+      await desk.drafter.stop();
+      desk.db.close();
+    });
+    const { courses, releases, handIns, surveys, people, db } = desk;
+    const [{ id }] = courses.list(INES);
+    expect(handIns.list(id)).toMatchObject([{ learner: { name: 'Ada' }, state: 'marked' }]);
+    expect(people.roleIn(id, TOM)).toBe('marker');
+    expect(releases.list(id)).toMatchObject([{ note: 'with a task' }]);
+    expect(surveys.list(id)).toEqual([]);
+    expect(db.prepare('select count(*) from survey_sheet').pluck().get()).toBe(0);
   });
 
   it('whose documents are newer than this program are refused, one by one', () => {

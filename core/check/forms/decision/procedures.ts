@@ -39,7 +39,7 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
     const about = matter.pack.stems([fact, ...steps.map(({ words }) => words)].join(' '));
     const turns: { turn: Turn; about: Said[] }[] = [];
     for (const [place, step] of steps.slice(0, DECIDED).entries()) {
-      if (!isDeed(step)) break;
+      if (!isDeed(step)) continue;
       const later = steps
         .slice(place + 1)
         .filter((other) => isDeed(other) && !alike(other.words, step.words, matter.pack))
@@ -51,7 +51,7 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
         matter,
       ).slice(0, 1);
       const early = later.slice(0, WRONG.most - never.length);
-      if (early.length + never.length < WRONG.fewest) break;
+      if (early.length + never.length < WRONG.fewest) continue;
       turns.push({
         about: [step.about, ...never, ...early.map((other) => other.about)],
         turn: {

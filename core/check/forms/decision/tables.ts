@@ -31,7 +31,8 @@ function ofColumn({ how, heads, rows }: Column, matter: QuestionMatter, wording:
   const { pack } = matter;
   const bands = rows.map(({ head }) => pack.bandOf?.(head));
   // "None", "2 to 20 crowns", "More than 20 crowns": what is no band stands beside them.
-  const isBanded = bands.filter(Boolean).length >= TURNS.fewest && isLadder(bands.filter(Boolean));
+  const ladder = bands.filter((band) => band !== undefined).sort((a, b) => a.from - b.from);
+  const isBanded = ladder.length >= TURNS.fewest && isLadder(ladder);
   // How long or how much is known, not decided.
   const isMeasured =
     rows.filter(({ cell }) => /^\d[\d.,]*$/.test(cell) || pack.facts?.(cell, pack.tags?.(cell) ?? []).quantities.length)
