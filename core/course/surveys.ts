@@ -89,6 +89,10 @@ export function surveyLesson(
   return [{ type: 'insert', kind: 'lesson', parent: module.id, after, node }];
 }
 
+/** Whether a lesson holds feedback forms and nothing else: it teaches nothing, and needs no aim. */
+export const isForm = ({ blocks }: Pick<Lesson, 'blocks'>): boolean =>
+  blocks.length > 0 && blocks.every(({ kind }) => kind === 'survey');
+
 /** The aims that a form asks about: of each module the first, then, as long as there is room, the next of each. */
 function aimsOf(course: Course): string[] {
   const texts = new Map(course.objectives.map(({ id, text }) => [id, text]));
@@ -105,7 +109,7 @@ function aimsOf(course: Course): string[] {
 /** What can be chosen from: the lessons that teach something, the modules where there are more than fit. */
 function partsOf(course: Course): string[] {
   const lessons = allLessons(course).filter(
-    (lesson) => lesson.kind === 'lesson' && lesson.blocks.some(({ kind }) => kind !== 'survey'),
+    (lesson) => lesson.kind === 'lesson' && lesson.blocks.length > 0 && !isForm(lesson),
   );
   const parts = lessons.length <= OPTIONS_MOST ? lessons : course.modules;
   return parts.map(({ title }) => title.slice(0, TITLE_MOST)).slice(0, OPTIONS_MOST);

@@ -1,5 +1,6 @@
 import { lessonMinutes } from '../brief/sizing';
 import type { Course } from '../course/course';
+import { isForm } from '../course/surveys';
 import type { Operation } from '../course/operations';
 import { shortHash } from '../document/id';
 import type { Note, NoteMatter } from './note';
@@ -12,6 +13,7 @@ import { promiseNotes } from './rules/promise';
 import { quizNotes } from './rules/quizzes';
 import { sizeNotes } from './rules/size';
 import { slotNotes } from './rules/slots';
+import { surveyNotes } from './rules/surveys';
 import { termNotes } from './rules/terms';
 
 export type { Mend, Note, NoteRule } from './note';
@@ -20,6 +22,7 @@ export type { Mend, Note, NoteRule } from './note';
 const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
   cascadeNotes,
   slotNotes,
+  surveyNotes,
   promiseNotes,
   moduleNotes,
   groundNotes,
@@ -36,7 +39,9 @@ const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
  */
 export function outlineNotes(course: Course, minutes?: (lesson: string) => number | undefined): Note[] {
   const lessons = course.modules.flatMap((module) =>
-    module.lessons.filter(({ kind }) => kind === 'lesson').map((lesson) => ({ lesson, module })),
+    module.lessons
+      .filter((lesson) => lesson.kind === 'lesson' && !isForm(lesson))
+      .map((lesson) => ({ lesson, module })),
   );
   const byId = new Map(lessons.map(({ lesson }) => [lesson.id, lesson]));
   const texts = new Map(course.objectives.map(({ id, text }) => [id, text]));

@@ -32,6 +32,7 @@ export type NoteRule =
   | 'asked-open'
   | 'action-open'
   | 'slot-open'
+  | 'form-empty'
   | 'quiz-short'
   | 'quiz-weights';
 

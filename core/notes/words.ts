@@ -27,6 +27,7 @@ const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
   'above-unserved': ({ above, words }) => `The ${ABOVE[above]} says “${words}” now; nothing below does.`,
   'asked-open': ({ asked }) => `Nothing in it answers “${asked}”, which people ask.`,
   'slot-open': ({ asks }) => `A place on its page is still open: “${asks}”`,
+  'form-empty': ({ title }) => `The feedback form “${title}” asks nothing yet; learners do not get it.`,
   'action-open': ({ action }) => `No lesson in it leads to “${action}”.`,
   'quiz-short': ({ asks, wants }) =>
     asks === 0 ? 'It asks nothing yet.' : `A try should ask ${wants}, and there are only ${asks} to draw from.`,

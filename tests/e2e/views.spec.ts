@@ -50,7 +50,7 @@ test.describe('every view is accessible and fits', () => {
 test('the path is a way to go, by pointer and key, tall or as a table', async ({ page, app }) => {
   await openDemo(page, app);
   const places = page.locator('.profile .place');
-  await expect(places).toHaveCount(25);
+  await expect(places).toHaveCount(26);
   await places.first().focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Enter');
@@ -58,7 +58,7 @@ test('the path is a way to go, by pointer and key, tall or as a table', async ({
   await page.keyboard.press('Alt+PageDown');
   await expect(page.getByLabel('Title of the lesson')).toHaveValue('Batteries');
   await page.keyboard.press('Alt+t');
-  await expect(page.locator('.profile').getByRole('row')).toHaveCount(26);
+  await expect(page.locator('.profile').getByRole('row')).toHaveCount(27);
 });
 
 test('the list of keys and the command bar reach what can be done', async ({ page, app }) => {

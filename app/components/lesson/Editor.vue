@@ -13,6 +13,7 @@ import { wordsFor } from '~~/core/words';
 import { fromNode, toNode } from '~/blocks';
 import { cleanHtml } from '~/editor/clean';
 import { attach, detach } from '~/editor/evidence';
+import { settleSelection } from '~/editor/settle';
 import { firstWords } from '~/editor/tools';
 import { lessonExtensions } from '~/editor/schema';
 import { freshId } from '~/composables/useApi';
@@ -80,6 +81,7 @@ const editor = useEditor({
   content: page(known),
   editable: desk.mayEdit,
   editorProps: {
+    handleDOMEvents: { keydown: (view) => settleSelection(view) },
     handlePaste: (_, event) => takesOver(event.clipboardData),
     transformPastedHTML: cleanHtml,
     handleDrop: (view, event, _, moved) =>

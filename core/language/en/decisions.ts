@@ -47,7 +47,7 @@ export const englishDecisions = (words: WordList, tags: (text: string) => Tagged
     `${again ? 'The next one. ' : ''}${head ? `${head}: ` : ''}${asSentence(value)} ${asked(column)}`,
   first: (fact) => `${fact} What do you do first?`,
   then: (done) => `${asSentence(done)} That is done. What is next?`,
-  later: 'Not now: something else comes before it. What is in front of you is unchanged.',
+  later: 'Too early: something has to come before it. What is in front of you is unchanged.',
   decides: (header) => !MEANS.test(header) && ((header.includes(' ') && DECIDES.test(header)) || hasVerb(tags(header))),
   holds: (sentence) => `That holds here: “${sentence}”`,
   elsewhere: (sentence) => `That is for another case: “${sentence}” What is in front of you is unchanged.`,

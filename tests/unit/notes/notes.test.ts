@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Block } from '../../../core/blocks/forms';
+import type { SurveyItem } from '../../../core/blocks/survey/form';
 import { plainRun } from '../../../core/document/rich-text';
 import { allLessons, type Course, type Lesson } from '../../../core/course/course';
 import { applyAll, type Operation } from '../../../core/course/operations';
@@ -69,6 +70,20 @@ describe('notes on an outline', () => {
     const [note] = of(outlineNotes(open('')), 'slot-open');
     expect(noteSentence(note)).toBe('A place on its page is still open: “Whom to ring”');
     expect(of(outlineNotes(open('Extension 900')), 'slot-open')).toEqual([]);
+  });
+
+  it('name a feedback form that asks nothing, and ask no aim of a lesson that holds a form alone', () => {
+    const form = (items: SurveyItem[]): Block => ({
+      id: anId('form'),
+      kind: 'survey',
+      body: { title: 'How it went', intro: '', named: false, items },
+    });
+    const asking = (items: SurveyItem[]) => outlineNotes(course([{ ...aLesson('Feedback'), blocks: [form(items)] }]));
+    const [note, ...more] = of(asking([]), 'form-empty');
+    expect(more).toEqual([]);
+    expect(noteSentence(note)).toBe('The feedback form “How it went” asks nothing yet; learners do not get it.');
+    const whole = asking([{ id: anId('i'), kind: 'text', text: 'What was missing?' }]);
+    expect(whole.filter(({ about }) => about === anId('Feedback'))).toEqual([]);
   });
 
   it('see what is empty and what is long among its neighbours', () => {
