@@ -18,7 +18,7 @@ export const FORM_WORDS: Record<AskingForm, string> = {
   answer: 'what is answered to it',
   named: 'of which something is said',
   practice: 'a task to be done and handed in',
-  decision: 'you decide',
+  decision: 'one decision after another',
 };
 
 /** Why a question is refused. */

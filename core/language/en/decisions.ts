@@ -70,7 +70,7 @@ const FORBIDDEN = /[;,] (?:and |but )?(?:do not|don['’]t|never) ((?!(?:let|for
 
 /** "Who may say yes", "What to do", "Where it goes"; not "What goes wrong", "When it applies". */
 const DECIDES = /^(?:who|whom|where|which|what (?:to|you|we|they|must|may|should|do)\b)/i;
-const MEANS = /^(?:how|when|why|what)\b(?!\s+(?:to|you|we|they|must|may|should|do)\b)|\bmean(?:s|ing)?\b/i;
+const MEANS = /^(?:how|when|why|what)\b(?!\s+(?:to|you|we|they|must|may|should|do)\b)|\bmean(?:s|ing)?\b|^does$/i;
 /** "It goes in", "Tell them"; not "Collected", "Made of". */
 const hasVerb = (tags: readonly TaggedWord[]): boolean =>
   tags.some(
