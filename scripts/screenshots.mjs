@@ -114,6 +114,7 @@ try {
   await page.getByText('The sources hold your answers.').waitFor();
   await shot('interview');
   await page.keyboard.press('Alt+3');
+  await page.getByRole('grid').first().waitFor();
   await page.keyboard.press('Alt+o');
   await page.getByLabel(/^Its lines/).fill(OWN_OUTLINE);
   await page.getByRole('button', { name: 'Lay it beside mine' }).click();
