@@ -54,6 +54,7 @@ export function draftLesson(
         blocks: page.blocks,
         lesson: claims,
         course: pool,
+        who: context.brief.audience.who,
       })
         .filter((check) => mayBeOffered(check, refused))
         .map((check) => withObjective(check, objectives))

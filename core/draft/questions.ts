@@ -141,6 +141,7 @@ function matterOf(
     blocks: wanted.map(({ block }) => block),
     lesson: [...claims.values()],
     course,
+    who: context.brief.audience.who,
     generous: true,
   };
 }

@@ -301,9 +301,9 @@ export interface QuestionWording {
 
 /** Words of a drafted story: cases that come one after another. */
 export interface DecisionWording {
-  /** What it is called, after its lesson or what happens in it; and who the learner is in it. */
+  /** What it is called, after its lesson or what happens in it; and who the learner is in it, as a brief says it. */
   stem(of: string): string;
-  role: string;
+  role(who: string): string;
   /** A condition told as what is so now, its limits as figures within them; undefined where it is no whole clause. */
   fact(condition: string): string | undefined;
   /** Whether a condition is understood only behind another ("it happens again"). */

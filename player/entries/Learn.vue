@@ -11,6 +11,7 @@ import { asking, Refused, type Offer, type Taken } from './asking';
 /** The door of a course: what it is, how it counts, and in; behind it the walk itself. */
 const props = defineProps<{ link: string }>();
 const server = asking(props.link);
+const surveys = server.surveys();
 const offer = shallowRef<Offer>();
 const taken = shallowRef<Taken>();
 const carrier = shallowRef<Carrier>();
@@ -90,7 +91,7 @@ const leave = () =>
     :media="({ hash }) => `/api/learn/${link}/media/${hash}`"
     :drafts="browserDrafts(() => `uplift/${taken!.learner}/${taken!.release}`)"
     :files="server.files"
-    :surveys="server.surveys()"
+    :surveys="surveys"
   >
     <template #end>
       <footer v-if="address" class="up-body">

@@ -45,10 +45,9 @@ export interface Filler {
 export function surveyDesk(db: Db, releases: ReleaseDesk, news: NewsDesk, now: () => number) {
   const kept = surveysKept(db);
 
-  /** A form in a release. Throws `no-such-form`. */
-  const formIn = (release: ReleaseRow, block: string): SurveyBody =>
-    surveysIn(releases.frozen(release.id).view).find((each) => each.block.id === block)?.block.body ??
-    fail('no-such-form', undefined, block);
+  /** A form in a release, where it has it. */
+  const formIn = (release: ReleaseRow, block: string): SurveyBody | undefined =>
+    surveysIn(releases.frozen(release.id).view).find((each) => each.block.id === block)?.block.body;
 
   /** Every form that a release of the course had, as all of them had it together; those of the newest come first. */
   function formsOf(course: string): Map<string, SurveyBody> {
@@ -117,7 +116,7 @@ export function surveyDesk(db: Db, releases: ReleaseDesk, news: NewsDesk, now: (
      * `given-already` (without a name it cannot be found again to be changed).
      */
     give(release: ReleaseRow, block: string, sheet: { id: string; answers: unknown }, { learner, name }: Filler): void {
-      const body = formIn(release, block);
+      const body = formIn(release, block) ?? fail('no-such-form', undefined, block);
       const answers = answersRead(body, sheet.answers) ?? fail('form-not-so', undefined, block);
       if (body.named && !learner && !name?.trim()) fail('name-wanted');
       const row = { id: sheet.id, course_id: release.course_id, block_id: block, release_id: release.id, answers };

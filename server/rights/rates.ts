@@ -38,7 +38,7 @@ export const RATES = {
   /** Files that one learner hands in. */
   handed: { most: 60, within: 10 * MINUTE },
   /** Feedback forms filled in by who is no learner: a room full of people at once, a script not for long. */
-  formAddress: { most: 60, within: 10 * MINUTE },
+  formAddress: { most: 200, within: 10 * MINUTE },
   form: { most: 600, within: 60 * MINUTE },
   /** What one learner sends. */
   learner: { most: 1_500, within: MINUTE },

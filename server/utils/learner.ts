@@ -1,6 +1,7 @@
 import { deleteCookie, getCookie, setCookie, type H3Event } from 'h3';
 import { fail } from '../../core/document/problem';
 import type { LearnerRow, ReleaseRow } from '../database/releases';
+import type { SurveyBody } from '../../core/blocks/survey/form';
 import type { Person } from '../database/people';
 import { personOf } from '../route';
 import { installation } from './installation';
@@ -63,18 +64,24 @@ export function learnerWhoMay(event: H3Event, link: string): LearnerRow {
 }
 
 /**
- * Where a feedback form is filled in: the release that a learner is on, or the one that can be had now, and whether it
- * can be. Throws `no-such-link`, `not-available`.
+ * Where a feedback form is filled in: the release that a learner is on, or, where that does not have it, the one that
+ * can be had now; and whether it can be. Throws `no-such-link`, `not-available`, `no-such-form`.
  */
 export function formAt(
   event: H3Event,
   link: string,
-): { release: ReleaseRow; state: 'open' | 'sign-in' | 'closed'; learner?: LearnerRow } {
-  const { releases } = installation();
+  block: string,
+): { release: ReleaseRow; body: SurveyBody; state: 'open' | 'sign-in' | 'closed'; learner?: LearnerRow } {
+  const { releases, surveys } = installation();
   const course = courseAt(link);
   const learner = learnerAt(event, link);
-  const release =
-    (learner ? releases.get(course, learner.release_id) : releases.current(course)) ?? fail('not-available');
-  const may = mayTake(release, personOf(event));
-  return { release, state: may === 'withdrawn' ? 'closed' : may, ...(learner && { learner }) };
+  const own = learner && releases.get(course, learner.release_id);
+  const all = [own, releases.current(course)].filter((each) => each !== undefined);
+  if (all.length === 0) fail('not-available');
+  for (const release of all) {
+    const body = surveys.formIn(release, block);
+    const may = mayTake(release, personOf(event));
+    if (body) return { release, body, state: may === 'withdrawn' ? 'closed' : may, ...(learner && { learner }) };
+  }
+  return fail('no-such-form', undefined, block);
 }

@@ -196,7 +196,7 @@ describe('stories of documents that hold rules, bands and emergencies', () => {
 });
 
 describe('a condition as a fact', () => {
-  const { fact, goesOn, forbidden, decides, row } = english().questions!.decision!;
+  const { fact, goesOn, forbidden, decides, row, role } = english().questions!.decision!;
   it.each([
     ['if a member is more than two weeks late', 'A member is three weeks late.'],
     ['when there is more than £400 in the safe', 'There is £430 in the safe.'],
@@ -213,6 +213,13 @@ describe('a condition as a fact', () => {
       true,
     );
     expect(['It thunders', 'A dog slips its lead', 'You see flames'].some(goesOn)).toBe(false);
+  });
+
+  it('is met by those the brief names, where that is a name for several', () => {
+    expect(role('Front-desk volunteers')).toMatch(/^Front-desk volunteers meet this at work\./);
+    expect(role('New staff')).toMatch(/^New staff meet/);
+    for (const who of ['', 'everybody who stands at the desk', 'A nurse', 'Volunteers, new and old'])
+      expect(role(who)).toMatch(/^You meet this at work\./);
   });
 
   it('forbids beside what it orders', () => {

@@ -94,6 +94,8 @@ export interface QuestionMatter {
   blocks: readonly Block[];
   lesson: readonly Claim[];
   course: QuestionPool;
+  /** For whom the course is, as its brief says it. */
+  who?: string;
   /** More is asked for than a draft has: a form gives all it has. */
   generous?: boolean;
 }

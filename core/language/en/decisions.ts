@@ -22,7 +22,8 @@ const NEAR = 0.08;
 /** Words of drafted stories in English. */
 export const englishDecisions = (words: WordList, tags: (text: string) => TaggedWord[]): DecisionWording => ({
   stem: (lesson) => `${about(lesson.replace(/\.$/, ''))} you decide`,
-  role: 'You are at work, and this comes up. Decide each time by what holds here.',
+  role: (who) =>
+    `${SEVERAL.test(who) ? `${who} meet this` : 'You meet this'} at work. Decide each time by what holds here.`,
   fact(condition) {
     const bare = condition.replace(OPENER, '').replace(/[\s,.;:]+$/, '');
     return OPENER.test(condition) && isClause(tags(bare), words) ? asSentence(withinLimits(bare)) : undefined;
@@ -88,6 +89,9 @@ const asked = (column: string): string => {
   if (it) return `Where does ${it} ${does.replace(/(?<=o)es$|s$/, '')}?`;
   return DECIDES.test(bare) ? `${bare}?` : `${bare} …`;
 };
+
+/** A name for several people, short and without a clause: "Front-desk volunteers". */
+const SEVERAL = /^(?!(?:\p{L}+ ){5})[\p{L}][\p{L} -]*(?:s|staff|people|men|women)$/u;
 
 const asSentence = (words: string): string => {
   const whole = /[.!?]$/.test(words) ? words : `${words}.`;

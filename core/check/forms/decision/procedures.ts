@@ -67,7 +67,7 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
     if (turns.length < TURNS.fewest) return [];
     return [
       storyOf(
-        fact,
+        { ...matter, title: fact },
         wording,
         turns.map(({ turn }) => turn),
         turns.flatMap((each) => each.about),

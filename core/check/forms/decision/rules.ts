@@ -49,7 +49,7 @@ export function ofRules(matter: QuestionMatter, wording: DecisionWording): Candi
   const goesOn = chosen.some(({ own }) => own.goesOn);
   return [
     storyOf(
-      matter.title,
+      matter,
       wording,
       chosen.map(({ own, turn }, at) => ({ ...turn, text: wording.scene(own.fact, at > 0 && !own.goesOn) })),
       chosen.flatMap(({ about }) => about),

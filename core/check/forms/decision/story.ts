@@ -13,7 +13,7 @@ export const OF_AUTHOR = /\b(?:I|me|my|us|our)\b/;
 
 /** Turns as a candidate, called after its lesson or what happens in it; `about`: all that they stand on. */
 export function storyOf(
-  title: string,
+  { title, who = '' }: { title: string; who?: string },
   wording: DecisionWording,
   turns: Turn[],
   about: readonly Said[],
@@ -23,7 +23,7 @@ export function storyOf(
     form: 'decision',
     about: allOf(idFrom('c', 'decision', ...about.map(({ id }) => id)), about),
     stem: wording.stem(title),
-    asks: { kind: 'scenario', role: wording.role, turns },
+    asks: { kind: 'scenario', role: wording.role(who.trim()), turns },
     quotes: [],
     level: 'decide',
     difficulty: 0.5,

@@ -67,7 +67,7 @@ function ofColumn({ how, heads, rows }: Column, matter: QuestionMatter, wording:
   });
   return [
     storyOf(
-      matter.title,
+      matter,
       wording,
       chosen.map((each, at) => ({
         text: each.scene(at > 0),

@@ -6,8 +6,7 @@ export default route({
   right: 'anyone',
   run({ event, ids, me, desks }) {
     const { releases, surveys } = desks;
-    const { release, state, learner } = formAt(event, ids.link);
-    const body = surveys.formIn(release, ids.block);
+    const { release, body, state, learner } = formAt(event, ids.link, ids.block);
     const { title, language, direction } = releases.frozen(release.id).view;
     const name = learner?.name ?? me?.name;
     return {

@@ -11,7 +11,7 @@ export default route({
   carries: 'events',
   run({ event, ids, me, body, desks }) {
     const { surveys, rates } = desks;
-    const { release, state, learner } = formAt(event, ids.link);
+    const { release, state, learner } = formAt(event, ids.link, ids.block);
     if (state !== 'open') fail(state === 'sign-in' ? 'not-signed-in' : 'not-available');
     notTooOften(
       ...(learner ? [rates.learner(learner.id)] : [rates.formAddress(addressOf(event)), rates.form(ids.block)]),
