@@ -51,6 +51,8 @@ export interface ItemResult {
   median?: number;
   /** Typed words, and what was put in besides the options; in no order that says whose they are. */
   words?: string[];
+  /** What was answered to the same question in a form that stands before it. */
+  before?: Pick<ItemResult, 'answered' | 'counts' | 'mean'> & { form: string };
 }
 
 /**
@@ -101,6 +103,36 @@ export function surveyResults({ items }: SurveyBody, sheets: readonly SurveyAnsw
     };
   });
 }
+
+/** Results with what was answered before to the same questions: in the first of the forms before it that asked them. */
+export function withBefore(
+  results: readonly ItemResult[],
+  earlier: readonly { title: string; items: readonly ItemResult[] }[],
+): ItemResult[] {
+  return results.map((result) => {
+    for (const { title, items } of earlier) {
+      const same = items.find(({ item, answered }) => answered > 0 && isSameQuestion(item, result.item));
+      if (!same) continue;
+      const { answered, counts, mean } = same;
+      const before = { form: title, answered, ...(counts && { counts }), ...(mean !== undefined && { mean }) };
+      return { ...result, before };
+    }
+    return result;
+  });
+}
+
+/** Whether two questions ask the same and can be answered alike. Words are compared by nobody but people. */
+const isSameQuestion = (a: SurveyItem, b: SurveyItem): boolean =>
+  a.kind === b.kind &&
+  a.kind !== 'text' &&
+  a.text === b.text &&
+  (a.kind !== 'rating' || b.kind !== 'rating' || a.of === b.of) &&
+  optionsOf(a)
+    .map(({ text }) => text)
+    .join('\n') ===
+    optionsOf(b)
+      .map(({ text }) => text)
+      .join('\n');
 
 /** A sheet's answer to a question in words, as a table has it; empty where there is none. */
 export function answerInWords(item: SurveyItem, answers: SurveyAnswers): string {

@@ -8,6 +8,7 @@ import {
   surveyResults,
   surveysIn,
   UNNAMED_LEAST,
+  withBefore,
   type ItemResult,
 } from '../../core/learning/surveys';
 import type { Db } from '../database/open';
@@ -69,25 +70,35 @@ export function surveyDesk(db: Db, releases: ReleaseDesk, news: NewsDesk, now: (
     }));
   }
 
+  /** The sheets of a form, those without names only once there are enough, and how many are held back. */
+  function shownOf(course: string, block: string) {
+    const rows = kept.ofForm(course, block);
+    const named = rows.filter(({ name }) => name !== null);
+    const unnamed = rows.length - named.length;
+    const held = unnamed < UNNAMED_LEAST ? unnamed : 0;
+    return { rows: held > 0 ? named : rows, named, held, count: rows.length };
+  }
+
   /** What was answered to a form; without names only once enough have. Throws `no-such-form`. */
   function results(course: string, block: string): FormResults {
-    const body = formsOf(course).get(block) ?? fail('no-such-form', undefined, block);
-    const rows = kept.ofForm(course, block);
-    const unnamed = rows.filter(({ name }) => name === null);
-    const named = rows.filter(({ name }) => name !== null);
-    const held = unnamed.length < UNNAMED_LEAST ? unnamed.length : 0;
-    const shown = held > 0 ? named : rows;
+    const forms = [...formsOf(course)];
+    const at = forms.findIndex(([id]) => id === block);
+    const body = forms[at]?.[1] ?? fail('no-such-form', undefined, block);
+    const itemsOf = (form: string, asked: SurveyBody) =>
+      surveyResults(
+        asked,
+        shownOf(course, form).rows.map(({ answers }) => answers),
+      );
+    const earlier = forms.slice(0, at).map(([id, each]) => ({ title: each.title, items: itemsOf(id, each) }));
+    const { named, held, count } = shownOf(course, block);
     return {
       block,
       title: body.title,
       named: body.named,
       apart: body.apart === true,
-      count: rows.length,
+      count,
       held,
-      items: surveyResults(
-        body,
-        shown.map(({ answers }) => answers),
-      ),
+      items: withBefore(itemsOf(block, body), earlier),
       sheets: named.reverse().map(({ id, name, learner, received_at, answers }) => ({
         id,
         name: learner ?? name ?? '',
@@ -138,18 +149,15 @@ export function surveyDesk(db: Db, releases: ReleaseDesk, news: NewsDesk, now: (
     /** A table of all that may be shown of a form, a row a sheet. Throws `no-such-form`. */
     table(course: string, block: string): string {
       const body = formsOf(course).get(block) ?? fail('no-such-form', undefined, block);
-      const rows = kept.ofForm(course, block);
-      const isHeld = rows.filter(({ name }) => name === null).length < UNNAMED_LEAST;
+      const { rows } = shownOf(course, block);
       return Papa.unparse(
         [
           ['name', 'sent', ...body.items.map(({ text }) => text)],
-          ...rows
-            .filter(({ name }) => name !== null || !isHeld)
-            .map(({ name, learner, received_at, answers }) => [
-              learner ?? name ?? '',
-              received_at === null ? '' : new Date(received_at).toISOString(),
-              ...body.items.map((item) => answerInWords(item, answers)),
-            ]),
+          ...rows.map(({ name, learner, received_at, answers }) => [
+            learner ?? name ?? '',
+            received_at === null ? '' : new Date(received_at).toISOString(),
+            ...body.items.map((item) => answerInWords(item, answers)),
+          ]),
         ],
         { escapeFormulae: true },
       );

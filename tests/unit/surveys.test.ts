@@ -6,7 +6,14 @@ import type { Course } from '../../core/course/course';
 import { applyAll } from '../../core/course/operations';
 import { draftedSurvey, surveyLesson, SURVEY_MOMENTS } from '../../core/course/surveys';
 import type { Problem } from '../../core/document/problem';
-import { answerInWords, surveyOver, surveyResults, surveysIn, withoutSurveys } from '../../core/learning/surveys';
+import {
+  answerInWords,
+  surveyOver,
+  surveyResults,
+  surveysIn,
+  withBefore,
+  withoutSurveys,
+} from '../../core/learning/surveys';
 import { freezeCourse, lessonsOf } from '../../core/learning/view';
 import { A_BLOCK_OF_EVERY_KIND } from '../blocks';
 import { aCourse, aLesson, aModule, anId } from '../builders';
@@ -113,6 +120,17 @@ describe('what was answered', () => {
       '',
       '',
     ]);
+  });
+
+  it('stands beside what was answered before to the same question, and to no other', () => {
+    const earlier = [{ title: 'Before', items: surveyResults(body, sheets.slice(0, 2)) }];
+    const [rating, scale, choice, , , text] = withBefore(surveyResults(body, sheets.slice(2)), earlier);
+    expect(rating.before).toMatchObject({ form: 'Before', answered: 2, mean: 4.5 });
+    expect(choice.before!.counts!.map(({ count }) => count)).toEqual([1, 0]);
+    // Nobody answered it before; words are read, not compared.
+    expect([scale.before, text.before]).toEqual([undefined, undefined]);
+    const other = { ...body, items: body.items.map((item) => ({ ...item, text: `${item.text} Now?` })) };
+    expect(withBefore(surveyResults(other, sheets), earlier).some(({ before }) => before)).toBe(false);
   });
 
   it('holds what questions and options of older releases were answered', () => {

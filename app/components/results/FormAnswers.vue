@@ -6,7 +6,13 @@ import { counted } from '~/words/states';
 type Results = AnswerOf<'GET /api/courses/:course/forms/:block'>;
 defineProps<{ results: Results }>();
 type Item = Results['items'][number];
-const most = (item: Item) => Math.max(1, ...(item.counts ?? []).map(({ count }) => count));
+/** Shares, so that a form many filled in stands beside one that few did. */
+const shareOf = (count: number, answered: number) => (100 * count) / Math.max(1, answered);
+const before = ({ before: earlier }: Item) =>
+  earlier &&
+  `Pale: “${earlier.form}”, ${counted(earlier.answered, ['answer', 'answers'])}${
+    earlier.mean === undefined ? '' : `, ${earlier.mean.toFixed(1)} on average`
+  }`;
 const middle = ({ mean, median, item }: Item) =>
   mean === undefined
     ? ''
@@ -24,14 +30,27 @@ const ends = ({ item }: Item) =>
       <p class="small quiet">
         {{ [counted(each.answered, ['answer', 'answers']), middle(each), ends(each)].filter(Boolean).join(', ') }}
       </p>
+      <p v-if="each.before" class="small quiet">{{ before(each) }}</p>
       <table v-if="each.counts && each.answered" class="small">
         <tbody>
           <tr v-for="(count, index) in each.counts" :key="index">
             <th scope="row">{{ count.text }}</th>
             <td class="bar" aria-hidden="true">
-              <i :style="{ width: `${(100 * count.count) / most(each)}%` }" />
+              <i
+                v-if="each.before?.counts"
+                class="before"
+                :style="{ width: `${shareOf(each.before.counts[index]?.count ?? 0, each.before.answered)}%` }"
+              />
+              <i :style="{ width: `${shareOf(count.count, each.answered)}%` }" />
             </td>
-            <td class="count">{{ count.count }}</td>
+            <td class="count">
+              <template v-if="each.before?.counts"
+                ><span class="quiet"
+                  ><span class="sr-only">before </span>{{ each.before.counts[index]?.count ?? 0 }}</span
+                >
+                → </template
+              >{{ count.count }}
+            </td>
           </tr>
         </tbody>
       </table>
@@ -75,11 +94,18 @@ th {
   height: 12px;
   background: var(--moss);
 }
+.bar i.before {
+  height: 5px;
+  margin-bottom: 1px;
+  background: var(--ink-3);
+  opacity: 0.5;
+}
 .bar {
   vertical-align: middle;
 }
 .count {
-  width: 48px;
+  width: 76px;
+  white-space: nowrap;
   padding-inline-start: 8px;
   font-variant-numeric: tabular-nums;
 }
