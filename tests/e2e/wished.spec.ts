@@ -117,7 +117,7 @@ test('a wrong answer is exchanged, and the questions of a page by others in one 
   await page.locator('h1 textarea, h1 input').first().click();
   await page.keyboard.press('Control+z');
   await saved(page);
-  expect(checksOn(await lesson())).toEqual(stood);
+  await expect.poll(async () => checksOn(await lesson())).toEqual(stood);
 });
 
 test('a question written by hand gets the passage behind it that says it', async ({ page, app }) => {
