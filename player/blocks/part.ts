@@ -17,8 +17,8 @@ export interface Files {
 export interface Surveys {
   /** Whether a form was sent from here before; with names, what was answered. */
   sent(block: string): Promise<{ given: boolean; answers?: SurveyAnswers }>;
-  /** Sends a sheet; the same one twice counts once. Fails with what is to be said. */
-  send(block: string, sheet: string, answers: SurveyAnswers): Promise<void>;
+  /** Sends a sheet, with what was said of names; the same one twice counts once. Fails with what is to be said. */
+  send(block: string, sheet: { sheet: string; named: boolean; answers: SurveyAnswers }): Promise<void>;
 }
 
 /** What a block needs of the page it stands on. */

@@ -119,9 +119,9 @@ export function asking(link: string) {
     /** `name`: of whoever has no place in the course. */
     surveys: (name?: () => string): Surveys => ({
       sent: (block) => ask<FormOffer>(`${at}/forms/${block}`),
-      send: async (block, sheet, answers) => {
+      send: async (block, sheet) => {
         const of = name?.().trim();
-        await ask<object>(`${at}/forms/${block}`, { sheet, answers, ...(of && { name: of }) });
+        await ask<object>(`${at}/forms/${block}`, { ...sheet, ...(of && { name: of }) });
       },
     }),
     async send(events: readonly Sent[]): Promise<Told | undefined> {

@@ -123,11 +123,18 @@ export function surveyDesk(db: Db, releases: ReleaseDesk, news: NewsDesk, now: (
     },
     /**
      * Takes a filled-in form. With a name, a learner's newer one takes the place of the one before. Throws
-     * `no-such-form`, `form-not-so` (not the form's own answers, or something needed is open), `name-wanted`,
-     * `given-already` (without a name it cannot be found again to be changed).
+     * `no-such-form`, `form-changed` (what was said of names to who filled it in does not hold any more),
+     * `form-not-so` (not the form's own answers, or something needed is open), `name-wanted`, `given-already` (without
+     * a name it cannot be found again to be changed).
      */
-    give(release: ReleaseRow, block: string, sheet: { id: string; answers: unknown }, { learner, name }: Filler): void {
+    give(
+      release: ReleaseRow,
+      block: string,
+      sheet: { id: string; answers: unknown; named: boolean },
+      { learner, name }: Filler,
+    ): void {
       const body = formIn(release, block) ?? fail('no-such-form', undefined, block);
+      if (sheet.named !== body.named) fail('form-changed', undefined, block);
       const answers = answersRead(body, sheet.answers) ?? fail('form-not-so', undefined, block);
       if (body.named && !learner && !name?.trim()) fail('name-wanted');
       const row = { id: sheet.id, course_id: release.course_id, block_id: block, release_id: release.id, answers };

@@ -113,6 +113,8 @@ export class EventsInput {
 export class SheetInput {
   @IsString() @Matches(ID_PATTERN) sheet!: string;
   @ValidateBy(SHEET) answers!: unknown;
+  /** What the page said of names to whoever filled it in. */
+  @IsBoolean() named!: boolean;
   /** Of whoever has no place in the course. */
   @IsOptional() @IsString() @Length(1, 80) @Matches(NAME_PATTERN) name?: string;
 }

@@ -125,6 +125,7 @@ const PROBLEMS: Record<string, Wording> = {
   'too-much-handed': ({ limit }) => `more than ${limit} MB would be handed in, which is the most.`,
   'too-much-together': ({ limit }) => `together they are more than ${limit} MB. Save them task by task.`,
   'no-such-form': () => 'there is no such form here.',
+  'form-changed': () => 'whether names go with it was changed meanwhile. Reload the page; what you filled in is kept.',
   'form-not-so': () => 'a question that needs an answer is open, or an answer is none to its question.',
   'given-already': () => 'it was sent from here already; without a name it cannot be found again to be changed.',
   'no-such-sheet': () => 'it was taken out already.',

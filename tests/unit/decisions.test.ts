@@ -176,6 +176,25 @@ Never jump after the person.
   expect(second.wrong).not.toContain('Throw the nearest ring');
 });
 
+it('a story whose first step is no deed says all the same what has happened', async () => {
+  const course = await draft(`# Smoke
+
+## Smoke in the engine room
+
+When smoke comes out of the engine room:
+
+1. If the fan runs, stop it.
+2. Close the hatch of the engine room.
+3. Put the ring of the gas valve to red.
+4. Call the bridge by the red telephone.
+5. Count the crew on the deck.
+`);
+  const [story] = storiesIn(course);
+  expect(told(story)[0].text).toMatch(
+    /^Smoke comes out of the engine room\. If the fan runs, stop it\. That is done\./,
+  );
+});
+
 describe('stories of documents that hold rules, bands and emergencies', () => {
   it.each(readdirSync('eval/stories'))('%s', async (name) => {
     const source = await fromFile(`eval/stories/${name}`);

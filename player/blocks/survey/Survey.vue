@@ -161,7 +161,8 @@ async function send() {
   standing.value = 'sending';
   trouble.value = '';
   try {
-    await props.view.surveys.send(props.id, draft.sheet, ready.value);
+    const { sheet } = draft;
+    await props.view.surveys.send(props.id, { sheet, named: props.body.named, answers: ready.value });
     if (props.body.named) before.value = ready.value;
     props.view.drafts?.save(props.id, undefined);
     pressed.value = false;

@@ -28,8 +28,8 @@ function asking(changes: Partial<SurveyBody> = {}) {
   const surveys = surveyDesk(desk.db, releases, newsDesk(), now);
   const release = releases.make(desk.id, { note: '', access: 'link', rules: USUAL_RULES, move: true }, INES);
   let count = 0;
-  const give = (answers: unknown, who = {}, sheet = anId(`s${count++}`), at = release) =>
-    surveys.give(at, FORM.id, { id: sheet, answers }, who);
+  const give = (answers: unknown, who = {}, sheet = anId(`s${count++}`), named = changes.named ?? true) =>
+    surveys.give(release, FORM.id, { id: sheet, answers, named }, who);
   const [ada, ben] = ['Ada', 'Ben'].map((name) => learners.begin(desk.id, release, { name }).learner);
   return { ...desk, releases, learners, surveys, release, give, ada, ben };
 }
@@ -110,6 +110,15 @@ describe('without names', () => {
     expect(surveys.table(id, FORM.id)).toContain('"\'=HYPERLINK(""x"")"');
   });
 
+  it('what was said of names holds: a page that said otherwise is refused, and nothing of it kept', () => {
+    const named = asking();
+    expect(refusal(() => named.give(whole('x'), { learner: named.ada }, anId('s'), false))).toBe('form-changed');
+    expect(named.surveys.results(named.id, FORM.id).count).toBe(0);
+    const unnamed = asking({ named: false });
+    expect(refusal(() => unnamed.give(whole('x'), { learner: unnamed.ada }, anId('s'), true))).toBe('form-changed');
+    expect(unnamed.surveys.sent(FORM.id, { learner: unnamed.ada })).toEqual({ given: false });
+  });
+
   it('a learner sends it once; the same sheet that came twice counts once', () => {
     const { give, surveys, id, ada } = asking({ named: false });
     give(whole('x'), { learner: ada }, anId('sheet'));
@@ -124,9 +133,9 @@ it('what is not the form’s own is refused, and what is answered outlasts newer
   const as = { name: 'Cleo' };
   expect(refusal(() => give({ [TEXT]: 'no points' }, as))).toBe('form-not-so');
   expect(refusal(() => give('words', as))).toBe('form-not-so');
-  expect(refusal(() => surveys.give(release, anId('none'), { id: anId('s'), answers: whole('x') }, as))).toBe(
-    'no-such-form',
-  );
+  expect(
+    refusal(() => surveys.give(release, anId('none'), { id: anId('s'), answers: whole('x'), named: true }, as)),
+  ).toBe('no-such-form');
   give({ ...whole('x'), [NUMBER]: 7 }, as);
   const without = { ...FORM.body, items: FORM.body.items.filter((item) => item.id !== NUMBER) };
   desk.post(

@@ -38,6 +38,9 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
     if (!fact || steps.length < FEWEST) return [];
     const about = matter.pack.stems([fact, ...steps.map(({ words }) => words)].join(' '));
     const turns: { turn: Turn; about: Said[] }[] = [];
+    // What has happened is said once, wherever the deciding begins.
+    const sceneAt = (place: number, begins: boolean) =>
+      place === 0 ? wording.first(fact) : `${begins ? `${fact} ` : ''}${wording.then(steps[place - 1].words)}`;
     for (const [place, step] of steps.slice(0, DECIDED).entries()) {
       if (!isDeed(step)) continue;
       const later = steps
@@ -55,7 +58,7 @@ export const ofProcedures = (matter: QuestionMatter, wording: DecisionWording): 
       turns.push({
         about: [step.about, ...never, ...early.map((other) => other.about)],
         turn: {
-          text: place === 0 ? wording.first(fact) : wording.then(steps[place - 1].words),
+          text: sceneAt(place, turns.length === 0),
           right: deedOf(step.about, step.words, wording.holds(step.words)),
           wrong: [
             ...never.map((claim) => deedOf(claim, claim.rule!.action, wording.never(claim.text))),

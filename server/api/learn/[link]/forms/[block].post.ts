@@ -19,7 +19,7 @@ export default route({
     surveys.give(
       release,
       ids.block,
-      { id: body.sheet, answers: body.answers },
+      { id: body.sheet, answers: body.answers, named: body.named },
       { learner, name: me?.name ?? body.name },
     );
     return {};
