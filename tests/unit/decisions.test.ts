@@ -134,6 +134,28 @@ Somebody has to agree before money goes back to a passenger.
     expect(scenes[0].text).toMatch(/^Amount: £\d+\. Who may say yes\?$/);
   });
 
+  it('of counts is decided by what is done, though what is done names figures', async () => {
+    const course = await draft(`# Water
+
+## Testing the tank
+
+The tank is tested every Monday.
+
+| Cells per millilitre | What it means | What to do |
+|---|---|---|
+| 150 or below | Good | Carry on |
+| 151 to 900 | Raised | Rinse the tank overnight and test again within three days |
+| Above 900 | Bad | Empty the tank until two tests in a row are 150 or below |
+`);
+    const scenes = told(storiesIn(course)[0]);
+    expect(scenes.map(({ right }) => right[0])).toEqual([
+      'Carry on',
+      'Rinse the tank overnight and test again within three days',
+      'Empty the tank until two tests in a row are 150 or below',
+    ]);
+    expect(scenes[2].text).toMatch(/^The next one\. Cells per millilitre: 1,?\d{3}\. What do you do\?$/);
+  });
+
   it('is none of what something is or how long it takes', async () => {
     const course = await draft(`# Paint
 

@@ -7,8 +7,10 @@ import { OF_AUTHOR, storyOf, TURNS, WRONG } from './story';
 /** Of a table so many rows come up. */
 const ROWS = 3;
 const LONGEST = 18;
-/** What a cell sends its reader to; "it" and "them" are what the table is about. */
-const ELSEWHERE = /\b(?:this|these|those|such|above|below|see|section)\b/i;
+/** A measure of more words says something besides. */
+const MEASURE = 5;
+/** What a cell sends its reader to ("200 or below" sends nowhere); "it" and "them" are what the table is about. */
+const ELSEWHERE = /\b(?:this|these|those|such|see|section)\b|(?<!\bor )\b(?:above|below)\b(?! [£$€\d])/i;
 
 /** Tables that say what is done, or who does it, case by case or band by band: of each the first such column. */
 export const ofTables = (matter: QuestionMatter, wording: DecisionWording): Candidate[] =>
@@ -33,12 +35,11 @@ function ofColumn({ how, heads, rows }: Column, matter: QuestionMatter, wording:
   // "None", "2 to 20 crowns", "More than 20 crowns": what is no band stands beside them.
   const ladder = bands.filter((band) => band !== undefined).sort((a, b) => a.from - b.from);
   const isBanded = ladder.length >= TURNS.fewest && isLadder(ladder);
-  // How long or how much is known, not decided.
-  const isMeasured =
-    rows.filter(({ cell }) => /^\d[\d.,]*$/.test(cell) || pack.facts?.(cell, pack.tags?.(cell) ?? []).quantities.length)
-      .length *
-      2 >
-    rows.length;
+  // How long or how much is known, not decided; a deed may well name a figure.
+  const isFigure = ({ cell }: Row) =>
+    /^\d[\d.,]*$/.test(cell) ||
+    (count(cell) <= MEASURE && (pack.facts?.(cell, pack.tags?.(cell) ?? []).quantities.length ?? 0) > 0);
+  const isMeasured = rows.filter(isFigure).length * 2 > rows.length;
   const isDecided = how === 'column' && wording.decides(heads[1]) && !isMeasured;
   if (how !== 'case' && !isDecided) return [];
   const told = rows.flatMap((row, at): Told[] => {
