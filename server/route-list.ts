@@ -73,6 +73,7 @@ export interface Routes {
   'GET /api/learn/:link/forms/:block': typeof import('./api/learn/[link]/forms/[block].get').default;
   'GET /api/learn/:link/media/:hash': typeof import('./api/learn/[link]/media/[hash].get').default;
   'GET /api/me/sessions': typeof import('./api/me/sessions/index.get').default;
+  'GET /api/media': typeof import('./api/media/index.get').default;
   'GET /api/orphans': typeof import('./api/orphans/index.get').default;
   'GET /api/outbox': typeof import('./api/outbox/index.get').default;
   'GET /api/outbox/:letter': typeof import('./api/outbox/[letter].get').default;
@@ -97,6 +98,7 @@ export interface Routes {
   'POST /api/courses/:course/links': typeof import('./api/courses/[course]/links.post').default;
   'POST /api/courses/:course/media': typeof import('./api/courses/[course]/media/index.post').default;
   'POST /api/courses/:course/media/pictures': typeof import('./api/courses/[course]/media/pictures.post').default;
+  'POST /api/courses/:course/media/shared': typeof import('./api/courses/[course]/media/shared.post').default;
   'POST /api/courses/:course/operations': typeof import('./api/courses/[course]/operations.post').default;
   'POST /api/courses/:course/outline': typeof import('./api/courses/[course]/outline.post').default;
   'POST /api/courses/:course/outline/own': typeof import('./api/courses/[course]/outline/own.post').default;
@@ -211,6 +213,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/learn/:link/forms/:block': 'anyone',
   'GET /api/learn/:link/media/:hash': 'anyone',
   'GET /api/me/sessions': 'signed-in',
+  'GET /api/media': 'signed-in',
   'GET /api/orphans': 'owner',
   'GET /api/outbox': 'owner',
   'GET /api/outbox/:letter': 'owner',
@@ -235,6 +238,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/links': 'author',
   'POST /api/courses/:course/media': 'author',
   'POST /api/courses/:course/media/pictures': 'author',
+  'POST /api/courses/:course/media/shared': 'author',
   'POST /api/courses/:course/operations': 'author',
   'POST /api/courses/:course/outline': 'author',
   'POST /api/courses/:course/outline/own': 'author',

@@ -37,6 +37,54 @@ export const A_BLOCK_OF_EVERY_KIND: Block[] = [
     evidence: [{ id: anId('p'), from: 0, to: 5 }],
   },
   {
+    id: anId('b24'),
+    kind: 'gallery',
+    body: {
+      pictures: [
+        {
+          id: anId('g1'),
+          picture: { hash: 'ac'.repeat(32), type: 'image/webp', width: 1640, height: 980 },
+          alt: 'A bench',
+          caption: 'The bench by the door',
+        },
+        {
+          id: anId('g2'),
+          picture: { hash: 'ad'.repeat(32), type: 'image/jpeg', width: 640, height: 480 },
+          alt: '',
+          decorative: true,
+          caption: '',
+        },
+      ],
+      show: 'grid',
+    },
+  },
+  {
+    id: anId('b25'),
+    kind: 'clip',
+    body: {
+      clip: { hash: 'ae'.repeat(32), type: 'video/webm', seconds: 90.5, width: 640, height: 360 },
+      title: 'How the chuck is tightened',
+      caption: 'Filmed at the bench',
+      from: 10,
+      to: 40,
+      cues: [{ from: 12, to: 15, text: 'Turn it by hand first.' }],
+    },
+  },
+  {
+    id: anId('b26'),
+    kind: 'files',
+    body: {
+      files: [
+        {
+          id: anId('f1'),
+          file: { hash: 'af'.repeat(32), type: 'application/pdf', name: 'checklist.pdf', bytes: 4096 },
+          text: 'For the wall',
+          shown: true,
+        },
+      ],
+    },
+  },
+  {
     id: anId('b13'),
     kind: 'sides',
     body: { left: { title: text, items: [text, text] }, right: { title: text, items: [text] } },

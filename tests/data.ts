@@ -9,6 +9,8 @@ import { openDatabase } from '../server/database/open';
 import { peopleIn } from '../server/database/people';
 import { courseDesk, OPERATION_VERSION } from '../server/desk/courses';
 import { freshId } from '../server/ids';
+import { zipStream } from '../core/document/zip';
+import { exportArchive } from '../server/desk/archive';
 import { openInstallation } from '../server/utils/installation';
 import { aCourse } from './builders';
 
@@ -61,3 +63,10 @@ export function anInstallation() {
 
 /** Where nobody hands anything in. */
 export const NOTHING_HANDED = { has: () => true, clear: () => undefined };
+
+/** A course as the bytes of its archive, as they are sent. */
+export async function archiveOf(desk: Parameters<typeof exportArchive>[0], id: string): Promise<Uint8Array> {
+  const pieces: Uint8Array[] = [];
+  for await (const piece of zipStream(exportArchive(desk, id).files)) pieces.push(piece);
+  return new Uint8Array(Buffer.concat(pieces));
+}

@@ -1,6 +1,5 @@
 import type { Extensions, JSONContent } from '@tiptap/core';
 import { BLOCKS, type Block, type BlockBodies, type BlockKind } from '~~/core/blocks/forms';
-import type { MediaRef } from '~~/core/document/media';
 import type { Words } from '~~/core/words';
 import { callout } from './callout';
 import { check } from './check';
@@ -15,6 +14,9 @@ import { embed, embedOf } from './embed';
 import { event } from './event';
 import { reading } from './reading';
 import { worked } from './worked';
+import { clip } from './clip';
+import { files } from './files';
+import { gallery } from './gallery';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
@@ -44,6 +46,9 @@ export const BLOCK_NODES: { [Kind in BlockKind]: BlockNode<BlockBodies[Kind]> } 
   figures,
   code,
   picture,
+  gallery,
+  clip,
+  files,
   divider,
   slot,
   worked,
@@ -79,16 +84,6 @@ export function addable(id: () => string): { label: string; make: () => Block }[
   return KINDS.flatMap((kind) =>
     nodeOf(kind).add.map(({ label, body }) => ({ label, make: () => ({ id: id(), kind, body: body() }) as Block })),
   );
-}
-
-/** A block that shows a picture. */
-export function ofPicture(
-  id: string,
-  ref: MediaRef,
-  { evidence, ...known }: { alt?: string; caption?: string; evidence?: Block['evidence'] } = {},
-): Block {
-  const body = BLOCK_NODES.picture.ofMedia!(ref, known);
-  return { id, kind: 'picture', body, ...(evidence && { evidence }) };
 }
 
 /** A block that shows a page of the web. */

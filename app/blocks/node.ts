@@ -1,5 +1,4 @@
 import type { JSONContent, Extensions } from '@tiptap/core';
-import type { MediaRef } from '~~/core/document/media';
 import type { RichText } from '~~/core/document/rich-text';
 import type { Words } from '~~/core/words';
 import { fromInline, toParagraph } from '~/editor/rich';
@@ -17,8 +16,6 @@ export interface BlockNode<Body> {
   extensions?(words: Words): Extensions;
   /** Its places in the menu "Add": what each is called, and the new body. */
   add: { label: string; body: () => Body }[];
-  /** The body of one that shows a file of media, with what is known of it. */
-  ofMedia?(ref: MediaRef, known?: { alt?: string; caption?: string }): Body;
 }
 
 /** The nodes within a node. */

@@ -1,55 +1,48 @@
 import type { Block } from '~~/core/blocks/forms';
-import { ofEmbed, ofPicture } from '~/blocks';
+import { ofEmbed } from '~/blocks';
 import { readEmbed } from '~/blocks/embed/code';
+import { blockOfMedia } from '~/blocks/media';
 import { freshId, troubleOf } from '~/composables/useApi';
-import { giveMedia } from '~/composables/useMedia';
+import { shelvedFile, useGiving } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 
-const ONLY_PICTURES = 'A page takes pictures. Documents are given to the course under Sources.';
-
 /**
- * What is pasted or dropped on a page and is no running text: pictures, and embed code of web pages. `insert` puts
+ * What is pasted or dropped on a page and is no running text: files of media, and embed code of web pages. `insert` puts
  * parts behind the cursor, `go` puts the cursor somewhere.
  */
 export function usePastedParts({ insert, go }: { insert(blocks: Block[]): void; go(at: number): void }) {
   const desk = useCourse();
-  /** How many pictures are on their way to the course. */
-  const coming = ref(0);
+  const { coming, give } = useGiving();
 
   /**
-   * Takes pictures in, one after another, each behind the one before: at a place of the page, or behind the cursor.
+   * Takes files in, one after another, each behind the one before: at a place of the page, or behind the cursor.
    * What cannot be taken is said, and nothing else is touched.
    */
-  async function takePictures(files: readonly File[], at?: number) {
+  async function takeFiles(files: readonly File[], at?: number) {
     if (at !== undefined) go(at);
-    coming.value += files.length;
     for (const file of files) {
       try {
-        const added = await giveMedia(desk.course!.id, file);
-        insert([ofPicture(freshId('b'), added)]);
+        const added = await give(file);
+        if (added) insert([blockOfMedia(freshId('b'), { file: shelvedFile(added), name: added.name })]);
       } catch (error) {
         desk.trouble = troubleOf(error);
       }
-      coming.value--;
     }
   }
 
-  /** Pictures are taken in; where only a page's address of one came along, that is said. */
-  function picturesIn(data: DataTransfer | null, at?: number): boolean {
+  /** Files are taken in; where only a page's address of a picture came along, that is said. */
+  function filesIn(data: DataTransfer | null, at?: number): boolean {
     const files = [...(data?.files ?? [])];
-    const pictures = files.filter((file) => file.type.startsWith('image/'));
     const html = data?.getData('text/html') ?? '';
     // What was copied from a page of ours brings its pictures along by themselves.
-    if (pictures.length === 0 && /<img\b/i.test(html) && !html.includes('data-picture'))
+    if (files.length === 0 && /<img\b/i.test(html) && !html.includes('data-picture'))
       desk.trouble = {
         code: 'no-pictures',
         message:
           'The pictures of what you pasted stayed where they are. Copy or save them one by one, and add them here.',
       };
-    if (files.length > pictures.length) desk.trouble = { code: 'no-documents', message: ONLY_PICTURES };
-    // A file that is not taken must not be opened by the browser in place of the page.
-    if (pictures.length === 0) return files.length > 0;
-    void takePictures(pictures, at);
+    if (files.length === 0) return false;
+    void takeFiles(files, at);
     // Words that came with a picture are taken, too.
     return (data?.getData('text/plain') ?? '') === '';
   }
@@ -66,8 +59,8 @@ export function usePastedParts({ insert, go }: { insert(blocks: Block[]): void; 
 
   return {
     coming,
-    takePictures,
+    takeFiles,
     /** Whether what came is taken here, and not by the editor. */
-    takesOver: (data: DataTransfer | null, at?: number): boolean => embedIn(data, at) || picturesIn(data, at),
+    takesOver: (data: DataTransfer | null, at?: number): boolean => embedIn(data, at) || filesIn(data, at),
   };
 }

@@ -43,6 +43,8 @@ export function roomOf(course: Course, id: string, fields: readonly string[] = [
         : undefined;
     case 'answer':
       return 'sources/interview';
+    case 'medium':
+      return 'media';
     default:
       return undefined;
   }

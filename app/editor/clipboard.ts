@@ -29,11 +29,14 @@ function keep(view: EditorView, course: string): void {
 
 const sameWords = (a: string, b: string) => a.replace(/\s+/g, ' ').trim() === b.replace(/\s+/g, ' ').trim();
 
+/** Parts that show files, which another course does not have. */
+const MEDIA_NODES = new Set(['picture', 'gallery', 'clip', 'files']);
+
 /** The same content without what it stands on, which another course does not have; files of media are left behind. */
 function elsewhere(content: Fragment): Fragment {
   const nodes: PmNode[] = [];
   content.forEach((node) => {
-    if (node.type.name === 'picture') return;
+    if (MEDIA_NODES.has(node.type.name)) return;
     const { evidence } = node.attrs as { evidence?: unknown };
     const bare = evidence ? node.type.create({ ...node.attrs, evidence: null }, node.content, node.marks) : node;
     const marked = bare.mark(bare.marks.filter((mark) => mark.type.name !== 'evidence'));

@@ -1,3 +1,4 @@
+import { shelfOf } from '~~/core/course/media';
 import { allLessons, placedChecks, type Course } from '~~/core/course/course';
 
 /** What a step counts, beside the course itself. */
@@ -73,6 +74,13 @@ export const STEPS: readonly Step[] = [
     key: 'Alt+5',
     right: 'reader',
     count: ({ course }) => placedChecks(course).length,
+  },
+  {
+    path: 'media',
+    label: 'Media',
+    key: 'Alt+0',
+    right: 'reader',
+    count: ({ course }) => shelfOf(course).length,
   },
   { path: 'release', label: 'Release', key: 'Alt+6', right: 'reader' },
   {

@@ -10,8 +10,15 @@ import type { Problem } from '~~/core/document/problem';
 export function nodeWords(kind: NodeKind, node: CourseNode): string {
   if (kind === 'block') return bodyWords(node as Block);
   if (kind === 'check') return checkText(node as Check);
-  const { title, question, term, text, value } = node as unknown as Record<string, unknown>;
-  return [title, question, term, text, kind === 'take' && typeof value === 'string' ? value : undefined]
+  const { title, question, term, text, name, value } = node as unknown as Record<string, unknown>;
+  return [
+    title,
+    question,
+    term,
+    text,
+    kind === 'medium' ? name : undefined,
+    kind === 'take' && typeof value === 'string' ? value : undefined,
+  ]
     .filter((part) => typeof part === 'string' && part !== '')
     .join('\n');
 }

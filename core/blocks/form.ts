@@ -12,6 +12,8 @@ export interface BlockForm<Body> {
   body: Shape;
   /** What its form cannot say; codes, the block being the place. */
   problems?(body: Body): Problem['code'][];
+  /** Whether it holds nothing for learners yet. */
+  blank?(body: Body): boolean;
   /** Every rich text of the body, in reading order. */
   texts(body: Body): RichText[];
   /** The same body with every rich text put through a function. */

@@ -3,6 +3,9 @@ import { callout, type CalloutBody } from './callout/form';
 import { check, type CheckBody } from './check/form';
 import { code, type CodeBody } from './code/form';
 import type { BlockForm } from './form';
+import { clip, type ClipBody } from './clip/form';
+import { files, type FilesBody } from './files/form';
+import { gallery, type GalleryBody } from './gallery/form';
 import { sides, type SidesBody } from './sides/form';
 import { cards, type CardsBody } from './cards/form';
 import { panels, type PanelsBody } from './panels/form';
@@ -41,6 +44,9 @@ export interface BlockBodies {
   panels: PanelsBody;
   figures: FiguresBody;
   picture: PictureBody;
+  gallery: GalleryBody;
+  clip: ClipBody;
+  files: FilesBody;
   divider: DividerBody;
   slot: SlotBody;
   embed: EmbedBody;
@@ -81,6 +87,9 @@ export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
   panels,
   figures,
   picture,
+  gallery,
+  clip,
+  files,
   divider,
   slot,
   worked,

@@ -10,6 +10,8 @@ export interface PageView {
   check(checkId: string): string;
   /** The address of a media file, from where the page is. */
   media(ref: MediaRef): string;
+  /** Whose a file is and what they allow, where learners are to read it. */
+  credit(ref: MediaRef): string | undefined;
   words: Words;
 }
 

@@ -12,6 +12,9 @@ import { event } from './event/page';
 import { reading } from './reading/page';
 import { worked } from './worked/page';
 import { heading } from './heading/page';
+import { clip } from './clip/page';
+import { files } from './files/page';
+import { gallery } from './gallery/page';
 import { list } from './list/page';
 import { picture } from './picture/page';
 import { quote } from './quote/page';
@@ -40,6 +43,9 @@ const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
   panels,
   figures,
   picture,
+  gallery,
+  clip,
+  files,
   divider,
   slot,
   worked,

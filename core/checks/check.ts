@@ -1,5 +1,5 @@
 import { ID_PATTERN } from '../document/id';
-import { mediaRef, type MediaRef } from '../document/media';
+import { pictureRef, type PictureRef } from '../document/media';
 import { passageRange, type PassageRange } from '../document/rich-text';
 import { boolean, list, number, object, oneOf, string, type Shape } from '../document/shape';
 
@@ -51,7 +51,7 @@ export type Level = (typeof LEVELS)[number];
 
 /** A picture of a check; `alt` says what it shows to who cannot see it. */
 export interface CheckPicture {
-  media: MediaRef;
+  media: PictureRef;
   alt: string;
 }
 
@@ -101,7 +101,7 @@ export const TAG_LONGEST = 60;
 export const POINTS = { min: 0, max: 100 };
 const words = string({ min: 1, max: 2000 });
 
-export const pictureShape = object({ media: mediaRef, alt: string({ max: 1000 }) });
+export const pictureShape = object({ media: pictureRef, alt: string({ max: 1000 }) });
 
 /** The form of the frame; a kind adds its own fields. */
 export const FRAME: Required<Fields> = {

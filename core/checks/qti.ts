@@ -1,4 +1,4 @@
-import { mediaName, type MediaRef } from '../document/media';
+import { mediaName, type PictureRef } from '../document/media';
 import { element, type Element } from '../document/xml';
 import type { Words } from '../words';
 import type { CheckFrame, CheckPicture, Credit } from './check';
@@ -58,7 +58,7 @@ export interface QtiGiven {
   said: ReadonlyMap<string, string>;
   rubric: string[];
   /** Pictures that the package brings, by the place an item names. */
-  pictures: ReadonlyMap<string, MediaRef>;
+  pictures: ReadonlyMap<string, PictureRef>;
 }
 
 /** An element as it was read. */

@@ -2,6 +2,7 @@ import { checksOn, type Block } from '../blocks/forms';
 import type { Level } from '../checks/check';
 import type { Check } from '../checks/forms';
 import type { LeftOut } from './left-out';
+import type { MediaRef } from '../document/media';
 import type { PassageRange } from '../document/rich-text';
 import type { Quiz } from '../quiz/form';
 
@@ -173,7 +174,44 @@ export interface Answer {
   lesson?: string;
 }
 
-export type NodeKind = 'module' | 'lesson' | 'block' | 'check' | 'objective' | 'term' | 'take' | 'answer' | 'point';
+/** A file of media on the course's shelf, whether or not anything shows it now. */
+export interface Medium {
+  id: string;
+  file: ShelvedFile;
+  /** What its author calls it. */
+  name: string;
+  /** What it shows, for who cannot see it; where it is used next, it says that. */
+  alt?: string;
+  /** It says nothing that the words do not. */
+  decorative?: true;
+  /** Whose it is, and what they allow. */
+  credit?: string;
+  licence?: string;
+  /** Learners are shown both wherever it stands. */
+  credited?: true;
+}
+
+/** A file with what is known of it: bytes, pixels of what is seen, seconds of what goes on. */
+export interface ShelvedFile extends MediaRef {
+  bytes?: number;
+  width?: number;
+  height?: number;
+  seconds?: number;
+}
+
+export const NODE_KINDS = [
+  'module',
+  'lesson',
+  'block',
+  'check',
+  'objective',
+  'term',
+  'take',
+  'answer',
+  'point',
+  'medium',
+] as const;
+export type NodeKind = (typeof NODE_KINDS)[number];
 
 /** A deleted node, with the place it had. */
 export interface BinEntry {
@@ -183,7 +221,7 @@ export interface BinEntry {
   node: CourseNode;
 }
 
-export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take | Answer | Point;
+export type CourseNode = Module | Lesson | Block | Check | Objective | GlossaryEntry | Take | Answer | Point | Medium;
 
 /** How the author settled a contradiction between sources: which side holds, or both, each in its own case. */
 export interface Settlement {
@@ -262,6 +300,8 @@ export interface Course {
   settled?: Settlement[];
   /** What the author was asked and answered; absent when nothing was. */
   answers?: Answer[];
+  /** Its shelf of media; absent when nothing lies there. */
+  media?: Medium[];
   /** How its author corrected the reading of its sources; absent when there is nothing. */
   corrections?: Correction[];
   /** Sources that only add to what the others lead; absent when all lead. */

@@ -34,6 +34,7 @@ export function operationsTo(now: Course, then: Course): Operation[] {
     ...listTo('term', now.id, now.glossary, then.glossary, undefined),
     ...listTo('take', now.id, now.takes, then.takes, undefined),
     ...listTo('answer', now.id, now.answers ?? [], then.answers ?? [], undefined),
+    ...listTo('medium', now.id, now.media ?? [], then.media ?? [], undefined),
   ];
 }
 

@@ -1,9 +1,10 @@
 import { BLOCKS, formOf, type Block, type BlockKind } from '../blocks/forms';
 import { CHECK_KINDS, checkFields, OWN_CHECK_FIELDS, type Check } from '../checks/forms';
 import { FRAME, LEVELS } from '../checks/check';
-import { LESSON_KINDS, POINT_DOES, type CourseNode, type Lesson, type NodeKind, type Take } from './course';
+import { LESSON_KINDS, NODE_KINDS, POINT_DOES, type CourseNode, type Lesson, type NodeKind, type Take } from './course';
 import { LEFT_OUT_REASONS } from './left-out';
 import { ID_PATTERN } from '../document/id';
+import { shelvedFile } from '../document/media';
 import type { Problem } from '../document/problem';
 import { passageRange } from '../document/rich-text';
 import { quizShape } from '../quiz/form';
@@ -137,6 +138,13 @@ const answerShape = object(
   { lesson: id },
 );
 
+const words = string({ min: 1, max: 1000 });
+const mediumFields = {
+  required: { file: shelvedFile, name: string({ min: 1, max: 200 }) },
+  optional: { alt: words, decorative: always, credit: words, licence: words, credited: always },
+};
+const mediumShape = object({ id, ...mediumFields.required }, mediumFields.optional);
+
 const settledShape = list(
   object(
     { id, holds: oneOf('first', 'second', 'both'), gone: list(passageRange) },
@@ -196,6 +204,7 @@ export const NODE_SHAPES: Record<NodeKind, Shape> = {
   take: takeShape,
   answer: answerShape,
   point: pointShape,
+  medium: mediumShape,
 };
 
 /** The fields that `set` may change, with the form of their values. `null` empties an optional field. */
@@ -255,6 +264,10 @@ export const FIELDS: Record<NodeKind | 'course', Record<string, { shape: Shape; 
   },
   answer: { text: { shape: string({ max: 200_000 }) }, question: { shape: string({ min: 1, max: 1000 }) } },
   point: Object.fromEntries(Object.entries(pointFields).map(([key, shape]) => [key, { shape }])),
+  medium: Object.fromEntries([
+    ['name', { shape: mediumFields.required.name }],
+    ...Object.entries(mediumFields.optional).map(([key, shape]) => [key, { shape, optional: true }] as const),
+  ]),
 };
 
 /** What a field of a node may hold, by the kind of block or check it is; undefined where there is no such field. */
@@ -272,7 +285,7 @@ export function fieldRule(
   return Object.hasOwn(optional, field) ? { shape: optional[field], optional: true } : undefined;
 }
 
-const kindShape = oneOf('module', 'lesson', 'block', 'check', 'objective', 'term', 'take', 'answer', 'point');
+const kindShape = oneOf(...NODE_KINDS);
 const place = { parent: id, after: nullable(id) };
 const binShape = object({ kind: kindShape, ...place, node: anything });
 
@@ -328,5 +341,5 @@ export const courseShape = object(
     takes: list(takeShape),
     bin: list(binShape),
   },
-  { ...COURSE_EXTRAS, answers: list(answerShape, { min: 1 }) },
+  { ...COURSE_EXTRAS, answers: list(answerShape, { min: 1 }), media: list(mediumShape, { min: 1 }) },
 );

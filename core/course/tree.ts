@@ -11,13 +11,14 @@ const HOMES: Record<NodeKind, { parent: 'course' | 'module' | 'lesson'; list: st
   take: { parent: 'course', list: 'takes' },
   answer: { parent: 'course', list: 'answers' },
   point: { parent: 'lesson', list: 'points' },
+  medium: { parent: 'course', list: 'media' },
 };
 
 /** The kinds of nodes that lie in a lesson. */
 const IN_LESSONS = (Object.keys(HOMES) as NodeKind[]).filter((kind) => HOMES[kind].parent === 'lesson');
 
 /** Lists that are not there when nothing is in them. */
-const OPTIONAL = new Set(['answers', 'points']);
+const OPTIONAL = new Set(['answers', 'points', 'media']);
 
 const listOf = (holder: Course | Lesson, list: string): CourseNode[] =>
   (holder as unknown as Record<string, CourseNode[] | undefined>)[list] ?? [];

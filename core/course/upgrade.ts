@@ -15,9 +15,10 @@ import { NODE_SHAPES, OPERATION_SHAPES } from './shapes';
  * before is kept; likewise. 5: a lesson can have points, a module's lessons another arrangement as a take, a term can
  * be an everyday word; likewise. 6: a lesson can be a quiz, a question be refused; likewise. 7: a question
  * can be answered in a picture, an answer have one, and a check be a scenario; likewise. 8: a check can be a practice
- * task; likewise. 9: a page can hold a feedback form; likewise.
+ * task; likewise. 9: a page can hold a feedback form; likewise. 10: a course has a
+ * shelf of media, a page galleries, clips and files; likewise.
  */
-export const DOCUMENT_VERSION = 9;
+export const DOCUMENT_VERSION = 10;
 
 /** A course document of any version, as this program works on it. Throws `newer-document`. */
 export function upgradeCourse(document: unknown, version: number): Course {

@@ -1,11 +1,13 @@
 import { splitCheck, type LearnerCheck, type Secret } from '../checks/markings';
 import { lessonDemand, lessonMinutes } from '../brief/sizing';
 import { hostOf, mayEmbed } from '../blocks/embed/form';
-import { checkIn, checksOn, mapBlockTexts, type Block } from '../blocks/forms';
+import { checkIn, checksOn, formOf, mapBlockTexts, type Block } from '../blocks/forms';
 import type { Check } from '../checks/forms';
 import { allLessons, type Course, type CourseAbout, type Lesson } from '../course/course';
+import { creditsOf } from '../course/media';
 import { moduleOf } from '../course/gestures';
 import { drawsOf, hasForLearners, isQuiz, poolOf, type QuizLesson } from '../course/quizzes';
+import { mediaRefs } from '../document/media';
 import { fail } from '../document/problem';
 import { canonicalRichText, type RichText } from '../document/rich-text';
 import type { Quiz } from '../quiz/form';
@@ -43,6 +45,8 @@ export interface LearnerCourse {
   checks: LearnerCheck[];
   /** The sites whose pages may be shown in it, where it has such. */
   embeds?: string[];
+  /** Whose its media are and what they allow, by hash, where learners are to read it. */
+  credits?: Record<string, string>;
   /** Feedback forms that stand on no page, each with the lesson it was made in. */
   apart?: { lesson: string; block: Block & { kind: 'survey' } }[];
 }
@@ -102,9 +106,9 @@ export function freezeCourse(
           demand: lessonDemand(lesson, course, grades[lesson.id]),
           aims: aimsOf(course, lesson),
           blocks: lesson.blocks.flatMap((block) => {
+            // What holds nothing yet is none.
+            if (formOf(block).blank?.(block.body)) return [];
             if (block.kind === 'survey') {
-              // One that asks nothing yet is none.
-              if (block.body.items.length === 0) return [];
               if (!block.body.apart) return [bare(block)];
               apart.push({ lesson: lesson.id, block: bare(block) as (typeof apart)[number]['block'] });
               return [];
@@ -125,6 +129,8 @@ export function freezeCourse(
     .flatMap((block) =>
       block.kind === 'embed' && mayEmbed(block.body.address, embeds) ? hostOf(block.body.address) : [],
     );
+  const seen = new Set(mediaRefs(modules).map(({ hash }) => hash));
+  const credits = Object.fromEntries(Object.entries(creditsOf(course)).filter(([hash]) => seen.has(hash)));
   const split = [...new Map([...placed, ...inQuizzes]).values()].map((check) => splitCheck(check, secret));
   return {
     view: {
@@ -138,6 +144,7 @@ export function freezeCourse(
       checks: split.map(({ view }) => view),
       ...(shown.length > 0 && { embeds: [...new Set(shown)] }),
       ...(apart.length > 0 && { apart }),
+      ...(Object.keys(credits).length > 0 && { credits }),
     },
     keys: Object.fromEntries(split.map(({ view, secret: key }) => [view.id, key])),
   };

@@ -1,10 +1,12 @@
 import { imageSize } from 'image-size';
 import { contentHash } from '../document/id';
-import { PICTURE_TYPES, type MediaRef, type PictureType } from '../document/media';
+import { MEDIA_TYPES, PICTURE_TYPES, type PictureRef, type PictureType } from '../document/media';
 import { fail } from '../document/problem';
 
+const MB = 1024 * 1024;
+
 /** What a picture may be at most, said before one is sent: bytes, and pixels once it is unpacked. */
-export const PICTURE_LIMITS = { bytes: 20 * 1024 * 1024, pixels: 50_000_000 };
+export const PICTURE_LIMITS = { bytes: 20 * MB, pixels: 50_000_000 };
 
 const TYPES: Record<string, PictureType> = {
   png: 'image/png',
@@ -16,18 +18,11 @@ const TYPES: Record<string, PictureType> = {
 
 /**
  * What a picture is, by its bytes: whatever its name says. Sizes are read from the header, nothing is unpacked; a
- * picture that is turned when shown is as wide as it is shown. Throws `no-picture`, `picture-too-big`.
+ * picture that is turned when shown is as wide as it is shown. Throws `no-picture`, `picture-too-big`,
+ * `media-too-big`.
  */
-export function inspectPicture(bytes: Uint8Array, name: string): MediaRef {
-  if (bytes.length > PICTURE_LIMITS.bytes)
-    fail(
-      'file-too-big',
-      {
-        megabytes: Math.ceil(bytes.length / 1_048_576),
-        limit: PICTURE_LIMITS.bytes / 1_048_576,
-      },
-      name,
-    );
+export function inspectPicture(bytes: Uint8Array, name: string): PictureRef {
+  tooBig(bytes.length, PICTURE_LIMITS.bytes, name);
   const { type, width, height, orientation } = sizeOf(bytes) ?? fail('no-picture', kinds(), name);
   if (!(width > 0 && height > 0)) fail('no-picture', kinds(), name);
   if (width * height > PICTURE_LIMITS.pixels)
@@ -43,9 +38,20 @@ export function inspectPicture(bytes: Uint8Array, name: string): MediaRef {
   return { hash: contentHash(bytes), type, width: turned ? height : width, height: turned ? width : height };
 }
 
-const kinds = () => ({
-  kinds: [...new Set(Object.values(PICTURE_TYPES))].map((each) => each.toUpperCase()).join(', '),
+/** Whether bytes begin as a picture does; what of it is wrong is told by `inspectPicture`. */
+export const isPicture = (bytes: Uint8Array): boolean => sizeOf(bytes) !== undefined;
+
+/** Throws `file-too-big` for more bytes than a file of its kind may have. */
+export function tooBig(bytes: number, limit: number, name: string): void {
+  if (bytes > limit) fail('file-too-big', { megabytes: Math.ceil(bytes / MB), limit: limit / MB }, name);
+}
+
+/** The endings of what is taken in, as a message lists them. */
+export const mediaKinds = (types: readonly string[] = Object.keys(MEDIA_TYPES)) => ({
+  kinds: [...new Set(types.map((type) => MEDIA_TYPES[type].ends.toUpperCase()))].join(', '),
 });
+
+const kinds = () => mediaKinds(Object.keys(PICTURE_TYPES));
 
 function sizeOf(bytes: Uint8Array) {
   try {

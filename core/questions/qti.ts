@@ -3,7 +3,7 @@ import type { Check } from '../checks/forms';
 import { checkFormOf } from '../checks/forms';
 import { checkFieldsOf } from '../checks/qtis';
 import { pictureIn, RESPONSE, within, wordsOf, type QtiGiven, type QtiNode } from '../checks/qti';
-import { mediaRefs, type MediaRef } from '../document/media';
+import { mediaRefs, type PictureRef } from '../document/media';
 import { fail, ProblemError } from '../document/problem';
 import { inspectPicture } from '../media/inspect';
 import { unpack } from '../reading/zip';
@@ -53,7 +53,7 @@ export function readQti(name: string, bytes: Uint8Array, bringing: Bringing): Br
 
 /** The pictures of a package: what each is, by its place in it, and its bytes. What is none stays behind. */
 function picturesOf(entries: readonly (readonly [string, Uint8Array])[]) {
-  const byPlace = new Map<string, MediaRef>();
+  const byPlace = new Map<string, PictureRef>();
   const byHash = new Map<string, Uint8Array>();
   for (const [place, bytes] of entries) {
     if (/\.xml$/i.test(place)) continue;
@@ -69,9 +69,9 @@ function picturesOf(entries: readonly (readonly [string, Uint8Array])[]) {
 }
 
 /** Pictures by the places an item names, which are counted from where it lies itself. */
-function named(item: QtiNode, file: string, { byPlace }: ReturnType<typeof picturesOf>): Map<string, MediaRef> {
+function named(item: QtiNode, file: string, { byPlace }: ReturnType<typeof picturesOf>): Map<string, PictureRef> {
   const places = imagesIn(item).map(placeNamed);
-  const found = new Map<string, MediaRef>();
+  const found = new Map<string, PictureRef>();
   for (const place of places) {
     const media = byPlace.get(resolved(place, file));
     if (media) found.set(place, media);

@@ -9,10 +9,14 @@ const SLICE = 64 * 1024;
 
 /**
  * Unpacks a zip in memory, counting real bytes while they come out, so a directory that lies changes nothing.
- * Entries whose name climbs out of the folder, and those that `wanted` refuses, are left out.
+ * `most`: bytes of all together. Entries whose name climbs out of the folder, and those that `wanted` refuses, are left out.
  * Throws `zip-broken`, `zip-too-many`, `zip-too-big`.
  */
-export function unpack(bytes: Uint8Array, wanted: (name: string) => boolean = () => true): Entries {
+export function unpack(
+  bytes: Uint8Array,
+  wanted: (name: string) => boolean = () => true,
+  most: number = LIMITS.zipBytes,
+): Entries {
   const entries: Entries = new Map();
   let total = 0;
   let seen = 0;
@@ -28,13 +32,13 @@ export function unpack(bytes: Uint8Array, wanted: (name: string) => boolean = ()
     if (!safeName(name) || name.endsWith('/') || !wanted(name)) return;
     const chunks: Uint8Array[] = [];
     let size = 0;
-    const limit = /\.(xml|rels|x?html?|opf|ncx)$/i.test(name) ? LIMITS.zipTextBytes : LIMITS.zipBytes;
+    const limit = /\.(xml|rels|x?html?|opf|ncx)$/i.test(name) ? LIMITS.zipTextBytes : most;
     file.ondata = (error, chunk, final) => {
       if (error) refuse('zip-broken', undefined, name);
       size += chunk.length;
       total += chunk.length;
-      if (size > limit || total > LIMITS.zipBytes)
-        refuse('zip-too-big', { megabytes: Math.round((size > limit ? limit : LIMITS.zipBytes) / 1048576) }, name);
+      if (size > limit || total > most)
+        refuse('zip-too-big', { megabytes: Math.round((size > limit ? limit : most) / 1048576) }, name);
       chunks.push(chunk);
       if (final) entries.set(name, joined(chunks, size));
     };

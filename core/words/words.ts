@@ -212,6 +212,11 @@ export interface Words {
   embedOpen: string;
   embedWhy: string;
   embedFull: string;
+  /** Around pictures, clips and files. */
+  media: Record<
+    'larger' | 'close' | 'before' | 'next' | 'at' | 'said' | 'cannot' | 'pages' | 'open' | 'save' | 'part',
+    string
+  >;
   stepOf: string;
   stepNext: string;
   stepBack: string;

@@ -12,6 +12,9 @@ import { embed } from './embed';
 import { event } from './event';
 import { reading } from './reading';
 import { worked } from './worked';
+import { clip } from './clip';
+import { files } from './files';
+import { gallery } from './gallery';
 import { heading } from './heading';
 import { list } from './list';
 import { picture } from './picture';
@@ -43,6 +46,9 @@ const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
   panels,
   figures,
   picture,
+  gallery,
+  clip,
+  files,
   divider,
   slot,
   worked,

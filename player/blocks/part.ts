@@ -30,6 +30,8 @@ export interface PartView {
   embeds: readonly string[];
   /** The address of a media file, from where the page is. */
   media(ref: MediaRef): string;
+  /** Whose a file is and what they allow, where learners are to read it. */
+  credit?(ref: MediaRef): string | undefined;
   /** Where what is written is kept until it is handed in. */
   drafts?: Drafts;
   /** Absent where nobody can have files. */

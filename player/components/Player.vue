@@ -37,6 +37,7 @@ const view = computed<PartView>(() => ({
   words: words.value,
   language: props.course.language,
   media: props.media,
+  credit: ({ hash }) => props.course.credits?.[hash],
   embeds: props.course.embeds ?? [],
   ...(props.drafts && { drafts: props.drafts }),
   ...(props.files && { files: props.files }),

@@ -1,5 +1,6 @@
 import { importArchive } from '../desk/archive';
-import { openArchive } from '../reading';
+import { withArchive } from '../reading';
+import { BODY_LIMITS } from '../rights/limits';
 import { refuse } from '../utils/request';
 import { withUpload } from '../utils/upload';
 import { FileQuery } from '../inputs/query';
@@ -9,19 +10,20 @@ import { route } from '../route';
 export default route({
   right: 'signed-in',
   query: FileQuery,
-  carries: 'file',
+  carries: 'archive',
   run: async ({ event, me, desks }) =>
     withUpload(
       event,
       async (path, name, signal) => {
         const person = me.id;
-        const opened = await desks.sources.inTurn(person, () => openArchive(path, name, signal));
-        if (!opened.ok) return refuse(opened.problem);
-        const made = importArchive(desks, opened, person);
+        const made = await desks.sources.inTurn(person, () =>
+          withArchive(path, name, (opened) => importArchive(desks, opened, person), signal),
+        );
+        if ('problem' in made) return refuse(made.problem);
         desks.audit.note(desks.now(), person, 'course-imported', made.id);
         desks.sources.renewClaims().catch((error: unknown) => console.error(error));
         return made;
       },
-      'course.uplift.zip',
+      { usual: 'course.uplift.zip', most: BODY_LIMITS.archive.bytes },
     ),
 });

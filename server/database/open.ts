@@ -14,6 +14,7 @@ import { sql as mail } from './migrations/0009-mail';
 import { sql as quizzes } from './migrations/0010-quizzes';
 import { sql as handIns } from './migrations/0011-hand-ins';
 import { sql as surveys } from './migrations/0012-surveys';
+import { sql as mediaOfAllSorts } from './migrations/0013-media-of-all-sorts';
 import { troubleOf } from './trouble';
 
 export type Db = Database.Database;
@@ -32,6 +33,7 @@ const MIGRATIONS: readonly string[] = [
   quizzes,
   handIns,
   surveys,
+  mediaOfAllSorts,
 ];
 
 export const DATA_VERSION = MIGRATIONS.length;

@@ -1,19 +1,19 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { withIds } from '../../core/exchange/archive/copy';
-import { writeArchive } from '../../core/exchange/archive';
+import { archiveFiles } from '../../core/exchange/archive';
 import { courseDocument, type CourseDocument } from '../../core/exchange/document';
 import { packageName } from '../../core/exchange/package';
 import { fleschKincaid } from '../../core/language/en/grade';
+import type { LaidFile, ZipFiles } from '../../core/document/zip';
 import type { Db } from '../database/open';
 import type { CourseDesk } from './courses';
+import type { Came, FileStore } from '../files';
 import { freshId } from '../ids';
 import type { MediaDesk } from './media';
 import type { SourceDesk } from './sources';
 
 interface Desks {
   db: Db;
-  folder: string;
+  files: FileStore;
   courses: CourseDesk;
   sources: SourceDesk;
   media: MediaDesk;
@@ -21,9 +21,9 @@ interface Desks {
 
 /** A course with its media, its sources and their pictures, as archives hold them. */
 function wholeOf(
-  { folder, courses, sources, media }: Omit<Desks, 'db'>,
+  { files, courses, sources, media }: Omit<Desks, 'db'>,
   id: string,
-): { document: CourseDocument; media: Map<string, Uint8Array> } {
+): { document: CourseDocument; media: Map<string, LaidFile> } {
   const { course } = courses.load(id);
   const held = sources.keys(id).flatMap((key) => sources.read(key.id, key.version) ?? []);
   const document = courseDocument(
@@ -33,14 +33,18 @@ function wholeOf(
     course.language.startsWith('en') ? { grade: fleschKincaid } : {},
   );
   const pictures = new Set(held.flatMap((each) => each.source.pictures.map((picture) => picture.hash)));
-  const ofSources = [...pictures].flatMap((hash) => pictureAt(join(folder, 'files', hash), hash));
-  return { document, media: new Map([...ofSources, ...media.bytesOf(id, course)]) };
+  // A picture that was lost does not keep a course from being saved.
+  const ofSources = [...pictures].flatMap((hash): [string, LaidFile][] => {
+    const file = files.laid(hash);
+    return file ? [[hash, file]] : [];
+  });
+  return { document, media: new Map([...ofSources, ...media.laidOf(id, course)]) };
 }
 
-/** A course with all that belongs to it as an archive. */
-export function exportArchive(desks: Omit<Desks, 'db'>, id: string): { name: string; bytes: Uint8Array } {
+/** A course with all that belongs to it as the files of an archive. */
+export function exportArchive(desks: Omit<Desks, 'db'>, id: string): { name: string; files: ZipFiles } {
   const { document, media } = wholeOf(desks, id);
-  return { name: packageName(document.course.title, 'archive'), bytes: writeArchive(document, media) };
+  return { name: packageName(document.course.title, 'archive'), files: archiveFiles(document, media) };
 }
 
 /**
@@ -49,16 +53,12 @@ export function exportArchive(desks: Omit<Desks, 'db'>, id: string): { name: str
  */
 export function duplicate(desks: Desks, id: string, title: string, person: string): { id: string } {
   const { document, media } = wholeOf(desks, id);
-  return importArchive(desks, { document: { ...document, course: { ...document.course, title } }, media }, person);
-}
-
-/** A picture that was lost does not keep a course from being saved. */
-function pictureAt(path: string, hash: string): [string, Uint8Array][] {
-  try {
-    return [[hash, new Uint8Array(readFileSync(path))]];
-  } catch {
-    return [];
-  }
+  const here = new Map([...media.keys()].map((hash) => [hash, { path: desks.files.pathOf(hash) }]));
+  return importArchive(
+    desks,
+    { document: { ...document, course: { ...document.course, title } }, media: here },
+    person,
+  );
 }
 
 /**
@@ -66,8 +66,8 @@ function pictureAt(path: string, hash: string): [string, Uint8Array][] {
  * its sources: nothing that lies here already is opened or changed by it. `keepIds` is for our own demo alone.
  */
 export function importArchive(
-  { db, courses, sources, media: shelf }: Omit<Desks, 'folder'>,
-  { document, media }: { document: CourseDocument; media: ReadonlyMap<string, Uint8Array> },
+  { db, courses, sources, media: shelf }: Omit<Desks, 'files'>,
+  { document, media }: { document: CourseDocument; media: ReadonlyMap<string, Came> },
   person: string,
   keepIds = false,
 ): { id: string } {

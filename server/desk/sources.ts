@@ -10,7 +10,7 @@ import { compareVersions, type VersionChange } from '../../core/source/versions'
 import type { Db } from '../database/open';
 import { sourcesIn, type SourceRow, type VersionLine } from '../database/sources';
 import type { Drafter } from '../drafting/drafter';
-import type { FileStore } from '../files';
+import type { Came, FileStore } from '../files';
 import { readInChild, readOutlineInChild, readQuestionsInChild, readTextInChild, withZip } from '../reading';
 import { fairTurns } from '../reading/turns';
 import { remembered, WORDS_HELD } from '../utils/remembered';
@@ -282,7 +282,7 @@ export function sourceDesk(
   function adopt(
     courseId: string,
     given: readonly { source: Source; claims: readonly Claim[] }[],
-    media: ReadonlyMap<string, Uint8Array>,
+    media: ReadonlyMap<string, Came>,
     person: string,
     keepIds = false,
   ): Map<string, string> {
@@ -307,7 +307,7 @@ export function sourceDesk(
       }
       if (!keepIds) for (const [from, to] of made.ids) ids.set(from, to);
       const source = { ...(keepIds ? came : made.source), version };
-      for (const { hash } of source.pictures) if (media.has(hash)) files.keep(media.get(hash)!);
+      for (const { hash } of source.pictures) if (media.has(hash)) files.take(hash, media.get(hash)!);
       sources.add(source, keepIds ? claims : [], {
         owner: person,
         by: person,

@@ -7,3 +7,9 @@ export class PictureInput {
   @IsString() @Matches(ID_PATTERN) source!: string;
   @IsString() @Matches(MEDIA_HASH) hash!: string;
 }
+
+/** A file of another course. */
+export class SharedMediaInput {
+  @IsString() @Matches(ID_PATTERN) from!: string;
+  @IsString() @Matches(MEDIA_HASH) hash!: string;
+}

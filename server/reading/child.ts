@@ -6,6 +6,7 @@ import { readingOf } from '../../core/brief/asked';
 import { ProblemError } from '../../core/document/problem';
 import { readArchive } from '../../core/exchange/archive';
 import { readOutline, type OutlineRead } from '../../core/own/file';
+import { inspectFile } from '../../core/media/file';
 import { LIMITS, readSource, type Given, type ReadResult } from '../../core/reading';
 import { readAnswers } from '../../core/reading/answers';
 import { unpack } from '../../core/reading/zip';
@@ -16,6 +17,7 @@ import { wordsIn } from '../language/lexicon';
 import {
   OF_A_SITE,
   type GivenAnswers,
+  type InspectedMedia,
   type OpenedArchive,
   type ReadingJob,
   type ReadQuestions,
@@ -31,6 +33,7 @@ const WORK: Record<ReadingJob['what'], () => unknown> = {
   answers,
   outline,
   questions,
+  media,
 };
 const bytes = serialize(await WORK[job.what]());
 // Written whole before the process ends: a pipe takes large data in pieces.
@@ -72,8 +75,29 @@ function unpacked(): Unpacked | Refused {
   });
 }
 
+/** Opens an archive; its media, which may be large, are laid into files. */
 function archive(): OpenedArchive | Refused {
-  return refusing(() => ({ ok: true as const, ...readArchive(new Uint8Array(readFileSync(job.path))) }));
+  return refusing(() => {
+    const { document, media: held } = readArchive(new Uint8Array(readFileSync(job.path)));
+    const laid = [...held].map(([hash, content]): [string, { path: string }] => {
+      const path = join(job.into!, hash);
+      writeFileSync(path, content);
+      return [hash, { path }];
+    });
+    return { ok: true as const, document, media: new Map(laid) };
+  });
+}
+
+async function media(): Promise<InspectedMedia | Refused> {
+  try {
+    const { facts } = await inspectFile(new Uint8Array(readFileSync(job.path)), job.name);
+    return { ok: true, facts };
+  } catch (error) {
+    return {
+      ok: false,
+      problem: error instanceof ProblemError ? error.problem : { code: 'cannot-open', place: job.name },
+    };
+  }
 }
 
 function answers(): Source | undefined {

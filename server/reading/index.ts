@@ -7,6 +7,7 @@ import { ProblemError } from '../../core/document/problem';
 import { idFrom } from '../../core/document/id';
 import type { OutlineRead } from '../../core/own/file';
 import type { OwnOutline } from '../../core/own/own';
+import type { MediaFacts } from '../../core/media/file';
 import type { BroughtQuestions } from '../../core/questions/given';
 import type { ReadResult } from '../../core/reading';
 import { programFolder } from '../assets';
@@ -14,6 +15,7 @@ import type { Source } from '../../core/source/source';
 import {
   OF_A_SITE,
   type GivenAnswers,
+  type InspectedMedia,
   type OpenedArchive,
   type ReadingJob,
   type ReadQuestions,
@@ -51,9 +53,30 @@ export function readTextInChild(text: string, id: string, name: string): Promise
   return withTemporary(text, (path) => readInChild(path, id, undefined, name));
 }
 
-/** Opens a course archive that lies at `path`: read and checked as a whole, in a process of its own. */
-export function openArchive(path: string, name: string, signal?: AbortSignal): Promise<OpenedArchive | Refused> {
-  return answerOf({ what: 'archive', id: '', path: resolve(path), name }, signal);
+/**
+ * Opens a course archive that lies at `path`: read and checked as a whole, in a process of its own. Its media lie
+ * unpacked for as long as `work` goes on.
+ */
+export async function withArchive<T>(
+  path: string,
+  name: string,
+  work: (opened: OpenedArchive) => T | Promise<T>,
+  signal?: AbortSignal,
+): Promise<T | Refused> {
+  const into = mkdtempSync(join(tmpdir(), 'uplift-archive-'));
+  try {
+    const opened = await answerOf<OpenedArchive>({ what: 'archive', id: '', path: resolve(path), name, into }, signal);
+    return opened.ok ? await work(opened) : opened;
+  } finally {
+    rmSync(into, { recursive: true, force: true });
+  }
+}
+
+/** What a file of media is that lies at `path`, told in a process of its own. Throws the problem it met. */
+export async function inspectInChild(path: string, name: string): Promise<MediaFacts> {
+  const read = await answerOf<InspectedMedia>({ what: 'media', id: '', path: resolve(path), name });
+  if (!read.ok) throw new ProblemError(read.problem);
+  return read.facts;
 }
 
 /**

@@ -1,14 +1,15 @@
 import type { Answer } from '../../core/course/course';
 import type { CourseDocument } from '../../core/exchange/document';
 import type { Problem } from '../../core/document/problem';
+import type { MediaFacts } from '../../core/media/file';
 import type { BroughtQuestions } from '../../core/questions/given';
 
 /**
  * What the reading process is asked: to read a file or a folder of HTML pages, unpack a zip, open an archive, read
- * answers, or read an author's outline or questions.
+ * answers, or read an author's outline or questions, or tell what a file of media is.
  */
 export interface ReadingJob {
-  what: 'read' | 'unpack' | 'archive' | 'answers' | 'outline' | 'questions';
+  what: 'read' | 'unpack' | 'archive' | 'answers' | 'outline' | 'questions' | 'media';
   /** The source's id for life. */
   id: string;
   path: string;
@@ -20,7 +21,7 @@ export interface ReadingJob {
   /** Of questions: whose figures are read in the way of which language, and the lesson they are for. */
   language?: string;
   lesson?: string;
-  /** To unpack: the folder to unpack into. */
+  /** To unpack, and for an archive's media: the folder to unpack into. */
   into?: string;
 }
 
@@ -36,11 +37,17 @@ export interface ReadQuestions {
   given: BroughtQuestions;
 }
 
-/** A course archive, opened and checked as a whole. */
+/** What a file of media is. */
+export interface InspectedMedia {
+  ok: true;
+  facts: MediaFacts;
+}
+
+/** A course archive, opened and checked as a whole; its media lie where they were unpacked. */
 export interface OpenedArchive {
   ok: true;
   document: CourseDocument;
-  media: Map<string, Uint8Array>;
+  media: Map<string, { path: string }>;
 }
 
 /** Answers to be read, as they lie in the job's file. */

@@ -23,6 +23,9 @@ export const BODY_LIMITS = {
   operations: { bytes: 16_384 * KB, values: 600_000, depth: 40 },
   /** Files, which are passed on to the disk and counted there. */
   file: { bytes: 64 * KB * KB, values: 0, depth: 0 },
+  /** Films, and archives of courses that have such. */
+  media: { bytes: 300 * KB * KB, values: 0, depth: 0 },
+  archive: { bytes: 700 * KB * KB, values: 0, depth: 0 },
 } as const satisfies Record<string, BodyLimit>;
 
 export type BodyKind = keyof typeof BODY_LIMITS;

@@ -9,7 +9,7 @@ import {
   type H3Event,
 } from 'h3';
 import parseRange from 'range-parser';
-import { MEDIA_HASH, type PictureType } from '../../core/document/media';
+import { MEDIA_HASH, sortOf } from '../../core/document/media';
 import { refuse } from './request';
 
 /** The hash an address names. */
@@ -18,15 +18,20 @@ export function mediaHash(event: H3Event): string {
   return MEDIA_HASH.test(hash) ? hash : refuse({ code: 'no-such-media', place: hash.slice(0, 80) });
 }
 
+/** To be saved under a name, which is told apart from the header's own signs (RFC 6266). */
+function attachment(name: string): string {
+  const plain = name.replace(/[^\w.-]+/g, '_');
+  const whole = encodeURIComponent(name).replace(/['()*]/g, (sign) => `%${sign.charCodeAt(0).toString(16)}`);
+  return `attachment; filename="${plain}"; filename*=UTF-8''${whole}`;
+}
+
 /**
- * Sends a file that somebody else handed in: to be saved, never shown, whatever it is. Its name is told apart from the
- * header's own signs (RFC 6266).
+ * Sends a file that somebody else handed in: to be saved, never shown, whatever it is.
  */
 export function saveFile(event: H3Event, { path, name }: { path: string; name: string }): Promise<void> {
-  const plain = name.replace(/[^\w.-]+/g, '_');
   setResponseHeaders(event, {
     'content-type': 'application/octet-stream',
-    'content-disposition': `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name).replace(/['()*]/g, (sign) => `%${sign.charCodeAt(0).toString(16)}`)}`,
+    'content-disposition': attachment(name),
     'x-content-type-options': 'nosniff',
     'content-security-policy': "sandbox; default-src 'none'",
     'cache-control': 'private, no-store',
@@ -41,7 +46,7 @@ export function saveFile(event: H3Event, { path, name }: { path: string; name: s
  */
 export function sendMedia(
   event: H3Event,
-  { path, type }: { path: string; type: PictureType; name: string },
+  { path, type, name }: { path: string; type: string; name: string },
 ): Promise<void> {
   const { size } = statSync(path);
   const asked = getRequestHeader(event, 'range');
@@ -49,7 +54,13 @@ export function sendMedia(
   const part = Array.isArray(ranges) && ranges.type === 'bytes' && ranges.length === 1 ? ranges[0] : undefined;
   setResponseHeaders(event, {
     'content-type': type,
-    'content-disposition': 'inline',
+    'content-disposition': sortOf({ type }) === 'other' ? attachment(name) : 'inline',
+    // Pages of a document are shown in a frame of ours, by the browser's own viewer.
+    ...(sortOf({ type }) === 'pages' && {
+      'x-frame-options': 'SAMEORIGIN',
+      'content-security-policy':
+        "default-src 'none'; style-src 'unsafe-inline'; object-src 'self'; frame-ancestors 'self'",
+    }),
     'accept-ranges': 'bytes',
     'cache-control': 'private, max-age=31536000, immutable',
   });

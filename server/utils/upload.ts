@@ -9,12 +9,12 @@ import { refuse } from './request';
 
 /**
  * Takes in a file: its bytes as the body, its name in the address (`usual`, where none is given). It lies in a
- * temporary place while it is worked on, never beyond the limit. `signal` tells when whoever sent it went away.
+ * temporary place while it is worked on, never beyond the limit (`most` bytes). `signal` tells when whoever sent it went away.
  */
 export async function withUpload<T>(
   event: H3Event,
   work: (path: string, name: string, signal: AbortSignal) => Promise<T>,
-  usual = '',
+  { usual = '', most = LIMITS.fileBytes }: { usual?: string; most?: number } = {},
 ): Promise<T> {
   const name = String(getQuery(event).name ?? usual)
     .split(/[\\/]/)
@@ -27,7 +27,7 @@ export async function withUpload<T>(
   const gone = new AbortController();
   event.node.res.once('close', () => !event.node.res.writableFinished && gone.abort());
   try {
-    await pipeline(event.node.req, limited(name), createWriteStream(path, { mode: 0o600 }));
+    await pipeline(event.node.req, limited(name, most), createWriteStream(path, { mode: 0o600 }));
     if (statSync(path).size === 0) refuse({ code: 'empty', place: name });
     return await work(path, name, gone.signal);
   } finally {
@@ -36,16 +36,16 @@ export async function withUpload<T>(
 }
 
 /** Passes bytes on until there are too many. */
-function limited(name: string): Transform {
+function limited(name: string, most: number): Transform {
   let size = 0;
   return new Transform({
     transform(chunk: Buffer, _, done) {
       size += chunk.length;
-      if (size > LIMITS.fileBytes)
+      if (size > most)
         done(
           new ProblemError({
             code: 'file-too-big',
-            parameters: { megabytes: Math.ceil(size / 1048576), limit: LIMITS.fileBytes / 1048576 },
+            parameters: { megabytes: Math.ceil(size / 1048576), limit: most / 1048576 },
             place: name,
           }),
         );

@@ -26,7 +26,7 @@ const PROBLEMS: Record<string, Wording> = {
   'zip-too-many': ({ limit }) => `it holds more than ${limit} parts; it was not read.`,
   'xml-entities': () =>
     'a part of it declares entities of its own, which can reach other files; it was not read. Save it again with an office program.',
-  'file-too-big': ({ megabytes, limit }) => `it has ${megabytes} MB; up to ${limit} MB are read. Split it.`,
+  'file-too-big': ({ megabytes, limit }) => `it has ${megabytes} MB; up to ${limit} MB are taken.`,
   'too-much-text': ({ millions }) => `it holds more than ${millions} million characters. Split it.`,
   'too-many-pages': ({ pages, limit }) => `it has ${pages} pages; up to ${limit} are read. Split it.`,
   scanned: ({ pages }) =>
@@ -110,11 +110,16 @@ const PROBLEMS: Record<string, Wording> = {
   'last-owner': () => 'somebody has to own the installation. Make somebody else an owner first.',
   'not-oneself': () => 'you cannot take yourself out. Ask another owner.',
   'no-such-session': () => 'that sign-in has ended already.',
-  'no-such-media': () => 'this picture is not here.',
+  'no-such-media': () => 'this file is not here.',
+  'media-kind': ({ kinds }) => `it is none of the kinds of files a course takes, by its bytes. These are: ${kinds}.`,
+  'clip-part': () => 'the part of a clip that is played ends before it begins.',
+  'clip-cues': () => 'captions of a clip are out of order, or end before they begin.',
+  'file-not-shown': () => 'a file that cannot be shown on a page is not to be taken along either.',
   'no-picture': ({ kinds }) => `it is no picture that can be shown. These can: ${kinds}.`,
   'picture-too-big': ({ megapixels, limit }) =>
     `it has ${megapixels} million pixels; up to ${limit} million can be shown. Make it smaller first.`,
-  'too-much-media': ({ limit }) => `the course has ${limit} GB of pictures already, which is the most it may have.`,
+  'too-much-media': ({ limit }) =>
+    `the course has nearly ${limit} MB of media, which is the most it may have. Throw away or shorten something first.`,
   'nothing-to-grant': () => 'there is no quiz here whose time or tries are limited so.',
   'too-late': () => 'this try at the quiz was over by then.',
   'no-quiz': () => 'a quiz in it does not say how it is taken.',

@@ -51,7 +51,7 @@ test('a picture is chosen and pasted, described, kept over a reload, and shown t
     mimeType: 'image/svg+xml',
     buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>'),
   });
-  await expect(page.getByText(/no picture that can be shown/)).toBeVisible();
+  await expect(page.getByText(/none of the kinds of files a course takes/)).toBeVisible();
   await expect(shown).toHaveCount(3);
 
   const { course } = await served(page);

@@ -19,9 +19,11 @@ const view: PageView = {
   rich: (text) => escape(textOf(text)),
   cited: (html) => html,
   check: () => '',
+  credit: () => undefined,
   media: ({ hash }) => `m/${hash}`,
   words,
 };
+const DONE_BY_LEARNERS = ['survey', 'gallery', 'clip', 'files'];
 const SHOWN = A_BLOCK_OF_EVERY_KIND.filter((block) => checkIn(block) === undefined);
 
 /** What a piece of HTML says, and the classes of its elements. */
@@ -42,10 +44,11 @@ describe.each(SHOWN.map((block) => [block.kind, block] as const))('a block of th
   it('says the same on a page without a script as to learners, with the same styles', async () => {
     const page = seen(blockHtml(block, view));
     const learners = seen(await asLearnersSee(block));
-    // A form is filled in by learners and printed elsewhere; both ask the same.
-    if (block.kind === 'survey')
-      for (const asked of formOf(block).plain!({ ...block.body, thanks: undefined }))
-        for (const { words } of [page, learners]) expect(words).toContain(asked);
+    // What learners fill in, play or leaf through is printed elsewhere; both say the same.
+    const { plain } = formOf(block);
+    if (DONE_BY_LEARNERS.includes(block.kind))
+      for (const said of plain!({ ...block.body, thanks: undefined }))
+        for (const { words } of [page, learners]) expect(words).toContain(said);
     else expect(page).toEqual(learners);
     for (const text of blockTexts(block)) expect(page.words).toContain(textOf(text));
   });

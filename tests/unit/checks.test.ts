@@ -66,6 +66,7 @@ const view: PageView = {
   rich: () => '',
   cited: (html) => html,
   check: () => '',
+  credit: () => undefined,
   media: () => '',
   words: wordsFor('en').words,
 };

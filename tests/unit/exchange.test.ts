@@ -42,7 +42,7 @@ describe('the archive', () => {
 
   it('of version 1 is read, its takes saying what is known of them, and what it should not hold mended', () => {
     const { document: old } = readArchive(new Uint8Array(file('tests/fixtures/archive-1.uplift.zip')));
-    expect(old.version).toBe(9);
+    expect(old.version).toBe(10);
     expect(old.course.takes).toMatchObject([{ value: 'Another name', made: { at: 0, by: '', why: 'kept' } }]);
     const damaged = {
       ...aCourse(),
@@ -58,7 +58,7 @@ describe('the archive', () => {
 
   it('of version 2 is read as it is', () => {
     const { document: old } = readArchive(new Uint8Array(file('tests/fixtures/archive-2.uplift.zip')));
-    expect(old.version).toBe(9);
+    expect(old.version).toBe(10);
     expect(allLessons(old.course).length).toBe(22);
     expect(old.course.leftOut).toBeUndefined();
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { contentHash } from '../../core/document/id';
-import { mediaName, mediaRefs, type MediaRef } from '../../core/document/media';
+import { mediaName, mediaRefs, type PictureRef } from '../../core/document/media';
 import { ProblemError } from '../../core/document/problem';
 import { inspectPicture, PICTURE_LIMITS } from '../../core/media/inspect';
 import type { Course } from '../../core/course/course';
@@ -10,13 +10,13 @@ import { writeReadingPage } from '../../core/exchange/html';
 import { writePackage } from '../../core/exchange/package';
 import { USUAL_RULES } from '../../core/learning/rules';
 import { freezeCourse } from '../../core/learning/view';
-import { exportArchive, importArchive } from '../../server/desk/archive';
+import { importArchive } from '../../server/desk/archive';
 import { openInstallation } from '../../server/utils/installation';
 import { parseHTML } from 'linkedom';
 import { unzipSync } from 'fflate';
 import { aCourse, anId } from '../builders';
 import { aPng } from '../pictures';
-import { aChange, aFolder, INES } from '../data';
+import { aChange, aFolder, archiveOf, INES } from '../data';
 
 const codeOf = (work: () => unknown): string => {
   try {
@@ -26,7 +26,7 @@ const codeOf = (work: () => unknown): string => {
     return error instanceof ProblemError ? error.problem.code : String(error);
   }
 };
-const aBlock = (ref: MediaRef) => ({
+const aBlock = (ref: PictureRef) => ({
   id: anId('shown'),
   kind: 'picture' as const,
   body: {
@@ -35,7 +35,7 @@ const aBlock = (ref: MediaRef) => ({
     caption: [{ type: 'text' as const, text: 'In spring' }],
   },
 });
-const withPicture = (ref: MediaRef): Course => {
+const withPicture = (ref: PictureRef): Course => {
   const course = aCourse();
   course.modules[0].lessons[0].blocks.push(aBlock(ref));
   return course;
@@ -129,11 +129,11 @@ describe('media of a data folder', () => {
     expect(desk.media.get(desk.id, added.hash)).toMatchObject({ name: 'a.png', type: 'image/png', bytes: added.bytes });
     expect(codeOf(() => desk.media.get(other, added.hash))).toBe('no-such-media');
     // Naming it in a document gives nobody a file of another course.
-    expect(desk.media.bytesOf(other, [aBlock(added)])).toEqual(new Map());
+    expect(desk.media.laidOf(other, [aBlock(added as PictureRef)])).toEqual(new Map());
     desk.db.close();
   });
 
-  it('are shown by a release that has them, and go through an archive into another course', () => {
+  it('are shown by a release that has them, and go through an archive into another course', async () => {
     const desk = opened();
     const added = desk.media.add(desk.id, aPng(4, 3), 'a.png', INES);
     const [lesson] = desk.courses.load(desk.id).course.modules[0].lessons;
@@ -145,7 +145,7 @@ describe('media of a data folder', () => {
           kind: 'block',
           parent: lesson.id,
           after: lesson.blocks.at(-1)!.id,
-          node: aBlock(added),
+          node: aBlock(added as PictureRef),
         }),
       ],
       0,
@@ -153,8 +153,7 @@ describe('media of a data folder', () => {
     const release = desk.releases.make(desk.id, { note: '', access: 'link', rules: USUAL_RULES, move: false }, INES);
     expect(desk.releases.shows(release.id, added.hash)).toBe(true);
     expect(desk.releases.shows(release.id, 'f'.repeat(64))).toBe(false);
-    const { bytes } = exportArchive(desk, desk.id);
-    const { id } = importArchive(desk, readArchive(bytes), INES);
+    const { id } = importArchive(desk, readArchive(await archiveOf(desk, desk.id)), INES);
     expect(desk.media.ofCourse(id)).toMatchObject([{ hash: added.hash, width: 4 }]);
     desk.db.close();
   });

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { NodeViewContent, NodeViewWrapper, nodeViewProps } from '@tiptap/vue-3';
 import { computed } from 'vue';
-import type { MediaRef } from '~~/core/document/media';
+import type { PictureRef } from '~~/core/document/media';
 import { mediaAddress } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 
 /** A picture on the page: its caption is typed under it, what it shows beside it. */
 const props = defineProps(nodeViewProps);
 const desk = useCourse();
-const ref = computed(() => props.node.attrs.picture as MediaRef);
+const ref = computed(() => props.node.attrs.picture as PictureRef);
 const decorative = computed(() => props.node.attrs.decorative === true);
 const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).trim() === '');
 </script>
 
 <template>
-  <NodeViewWrapper as="figure" class="up-picture">
+  <NodeViewWrapper as="figure" class="up-picture" :class="{ 'up-banner': node.attrs.look === 'banner' }">
     <img
       :src="mediaAddress(desk.course!.id, ref)"
       :alt="decorative ? '' : String(node.attrs.alt)"
@@ -37,6 +37,11 @@ const wanted = computed(() => !decorative.value && String(props.node.attrs.alt).
         :model-value="decorative"
         label="only decorative"
         @update:model-value="updateAttributes({ decorative: !!$event })"
+      />
+      <UCheckbox
+        :model-value="node.attrs.look === 'banner'"
+        label="as a banner"
+        @update:model-value="updateAttributes({ look: $event ? 'banner' : null })"
       />
     </div>
   </NodeViewWrapper>

@@ -1,7 +1,7 @@
 import { Node } from '@tiptap/core';
 import { VueNodeViewRenderer } from '@tiptap/vue-3';
 import type { PictureBody } from '~~/core/blocks/picture/form';
-import type { MediaRef } from '~~/core/document/media';
+import type { PictureRef } from '~~/core/document/media';
 import { fromInline, toInline } from '~/editor/rich';
 import { children, type BlockNode } from '../node';
 import Picture from './Picture.vue';
@@ -9,7 +9,7 @@ import Picture from './Picture.vue';
 /** A picture as the clipboard has it: by what the document says of it, never by its bytes. */
 const parsed = (element: HTMLElement): PictureBody['picture'] | null => {
   try {
-    return JSON.parse(element.dataset.picture ?? '') as MediaRef;
+    return JSON.parse(element.dataset.picture ?? '') as PictureRef;
   } catch {
     return null;
   }
@@ -38,6 +38,11 @@ const Figure = Node.create({
       parseHTML: (element) => element.dataset.decorative === 'true',
       renderHTML: ({ decorative }) => (decorative ? { 'data-decorative': 'true' } : {}),
     },
+    look: {
+      default: null,
+      parseHTML: (element) => element.dataset.look ?? null,
+      renderHTML: ({ look }) => (look ? { 'data-look': look as string } : {}),
+    },
   }),
   parseHTML: () => [
     {
@@ -53,22 +58,18 @@ const Figure = Node.create({
 export const picture: BlockNode<PictureBody> = {
   label: 'Picture',
   nodes: ['picture'],
-  to: ({ picture: ref, alt, decorative, caption }) => ({
+  to: ({ picture: ref, alt, decorative, caption, look }) => ({
     type: 'picture',
-    attrs: { picture: ref, alt, decorative: decorative ?? false },
+    attrs: { picture: ref, alt, decorative: decorative ?? false, look: look ?? null },
     content: toInline(caption),
   }),
   from: (node) => ({
-    picture: node.attrs!.picture as MediaRef,
+    picture: node.attrs!.picture as PictureRef,
     alt: String(node.attrs!.alt),
     ...(node.attrs!.decorative === true && { decorative: true }),
+    ...(node.attrs!.look === 'banner' && { look: 'banner' as const }),
     caption: fromInline(children(node)),
   }),
   extensions: () => [Figure],
   add: [],
-  ofMedia: ({ hash, type, width, height }, { alt = '', caption = '' } = {}) => ({
-    picture: { hash, type, width, height },
-    alt,
-    caption: caption ? [{ type: 'text', text: caption }] : [],
-  }),
 };

@@ -6,42 +6,23 @@ import {
   OPTIONS_MOST,
   optionsOf,
   RATING_POINTS,
-  type SurveyBody,
   type SurveyItem,
   type SurveyItemKind,
 } from '~~/core/blocks/survey/form';
 import { draftedSurvey, SURVEY_MOMENTS } from '~~/core/course/surveys';
 import { UNNAMED_LEAST } from '~~/core/learning/surveys';
 import { freshId } from '~/composables/useApi';
-import { useCourse } from '~/stores/course';
 import { counted } from '~/words/states';
 import { asKind, NEW_QUESTION } from './items';
 import { ITEM_LABELS, MOMENT_LABELS } from './words';
 
 /** A feedback form where it stands on the page: its questions edited in place, or drafted. */
 const props = defineProps(nodeViewProps);
-const course = useCourse();
-const block = computed(() => String(props.node.attrs.id));
-/** The course is looked at first: the node follows it. */
-const inCourse = (): SurveyBody | undefined => {
-  const found = course.lessons.flatMap(({ blocks }) => blocks).find(({ id }) => id === block.value);
-  return found?.kind === 'survey' ? found.body : undefined;
-};
-const stand = (): SurveyBody => inCourse() ?? (props.node.attrs.body as SurveyBody);
-const body = computed(stand);
-const mayEdit = computed(() => course.mayEdit);
-const { set, type, typeIn, saves, change, add, drop, move } = useFieldEditing<SurveyBody>(
-  stand,
-  (what, field, value, was, group) => {
-    const whole = (part: unknown) => {
-      const rest: Partial<SurveyBody> = { ...stand() };
-      delete rest[field];
-      return { ...rest, ...(part !== undefined && { [field]: part }) };
-    };
-    const operation = { type: 'set' as const, id: block.value, field: 'body', value: whole(value), was: whole(was) };
-    return group ? course.type(what, [operation], group) : course.change(what, [operation]);
-  },
+const { course, block, body, replace, set, type, typeIn, saves, change, add, drop, move } = useFieldedBody(
+  'survey',
+  () => props.node,
 );
+const mayEdit = computed(() => course.mayEdit);
 const KINDS = (Object.keys(ITEM_LABELS) as SurveyItemKind[]).map((value) => ({ value, label: ITEM_LABELS[value] }));
 const stands = computed(() =>
   [
@@ -52,8 +33,10 @@ const stands = computed(() =>
 );
 function draft(moment: (typeof SURVEY_MOMENTS)[number]) {
   course.flushTyping();
-  const made = draftedSurvey(course.course!, moment, () => freshId('a'));
-  course.change('feedback form drafted', [{ type: 'set', id: block.value, field: 'body', value: made, was: stand() }]);
+  replace(
+    'feedback form drafted',
+    draftedSurvey(course.course!, moment, () => freshId('a')),
+  );
 }
 /** Changes what only some kinds of question have. */
 const turn = (id: string, what: string, part: object) =>
@@ -96,7 +79,7 @@ const lasting = (item: SurveyItem) => ('options' in item ? item.options : []);
 </script>
 
 <template>
-  <NodeViewWrapper as="section" class="form" contenteditable="false" :aria-label="`Feedback form: ${body.title}`">
+  <NodeViewWrapper as="section" class="fielded" contenteditable="false" :aria-label="`Feedback form: ${body.title}`">
     <p class="small quiet what" data-drag-handle>Feedback form, {{ stands }}</p>
     <FieldInPlace
       :value="body.title"
@@ -316,30 +299,6 @@ const lasting = (item: SurveyItem) => ('options' in item ? item.options : []);
 </template>
 
 <style scoped>
-.form {
-  padding: 10px 14px 12px;
-  margin: 12px 0;
-  border: 1px solid var(--hair);
-  border-inline-start: 3px solid var(--sky);
-  border-radius: 3px;
-  background: var(--paper);
-  font-family: var(--font-sans);
-  font-size: 14.5px;
-}
-.what {
-  margin: 0;
-}
-.title {
-  font-weight: 700;
-  font-size: 16px;
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 12px;
-  margin: 2px 0;
-}
 .start {
   display: flex;
   flex-wrap: wrap;

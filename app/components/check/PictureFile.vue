@@ -1,26 +1,17 @@
 <script setup lang="ts">
-import { useFileDialog } from '@vueuse/core';
 import type { CheckPicture } from '~~/core/checks/check';
-import { giveMedia } from '~/composables/useMedia';
-import { useCourse } from '~/stores/course';
+import { pictureRefOf, type GivenMedia } from '~/blocks/media';
 
-/** A press that asks for a picture from a file, and takes it into the course. */
+/** A press that asks for a picture: from the shelf, a source, or this device. */
 defineProps<{ label: string; name?: string }>();
 const emit = defineEmits<{ take: [picture: CheckPicture] }>();
-const desk = useCourse();
-const { open, onChange } = useFileDialog({ accept: 'image/*', multiple: false, reset: true });
-onChange((files) => {
-  const given = files?.[0];
-  if (!given) return;
-  void desk.asking(async () => {
-    const { hash, type, width, height } = await giveMedia(desk.course!.id, given);
-    emit('take', { media: { hash, type, width, height }, alt: '' });
-  });
-});
+const choosing = ref(false);
+const take = ({ file, alt = '' }: GivenMedia) => emit('take', { media: pictureRefOf(file), alt });
 </script>
 
 <template>
-  <button type="button" class="link" :aria-label="name" @click="open()">{{ label }}</button>
+  <button type="button" class="link" :aria-label="name" @click="choosing = true">{{ label }}</button>
+  <LazyMediaChooseDialog v-if="choosing" v-model:open="choosing" :sorts="['picture']" @take="take" />
 </template>
 
 <style scoped>

@@ -43,7 +43,7 @@ const checkPlace = Node.create({
   addNodeView: () => VueNodeViewRenderer(CheckPlace),
 });
 
-const { coming, takePictures, takesOver } = usePastedParts({
+const { coming, takeFiles, takesOver } = usePastedParts({
   insert: (blocks) => insert(blocks),
   go: (at) => void editor.value?.commands.setTextSelection(at),
 });
@@ -394,7 +394,7 @@ defineExpose({
   selectedParts,
   replacePart,
   insert,
-  takePictures,
+  takeFiles,
   replaceSentence,
   turn,
   remove,
@@ -410,7 +410,5 @@ defineExpose({
 
 <template>
   <EditorContent :editor="editor" class="lesson-page" data-keys="page" />
-  <p v-if="coming" class="small quiet" role="status">
-    {{ coming === 1 ? 'A picture is being taken in.' : `${coming} pictures are being taken in.` }}
-  </p>
+  <MediaComing :coming="coming" />
 </template>

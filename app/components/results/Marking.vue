@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useSessionStorage } from '@vueuse/core';
+import { sizeWords } from '~~/core/document/size';
 import { mostOf } from '~~/core/checks/task/form';
 import { api, addressOf, type AnswerOf } from '~/client';
 import { useActions } from '~/actions/registry';
@@ -163,7 +164,7 @@ useActions([
       <ul v-if="whole.files.length" class="files">
         <li v-for="file in whole.files" :key="file.hash">
           <a class="link" :href="fileAt(file.hash)" download>{{ file.name }}</a>
-          <span class="small quiet">{{ Math.max(1, Math.round(file.bytes / 1024)) }} kB</span>
+          <span class="small quiet">{{ sizeWords(file.bytes) }}</span>
         </li>
       </ul>
       <p v-if="whole.files.length" class="small quiet">

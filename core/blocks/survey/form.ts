@@ -85,6 +85,7 @@ export const survey: BlockForm<SurveyBody> = {
     },
     { apart: always, thanks: words(1000) },
   ),
+  blank: ({ items }) => items.length === 0,
   texts: () => [],
   mapTexts: (body) => body,
   plain: wordsOf,

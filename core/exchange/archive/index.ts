@@ -13,12 +13,19 @@ import { writeZip } from '../../document/zip';
 import { FORMAT, FORMAT_VERSION, type CourseDocument } from '../document';
 
 /**
- * Writes a course archive (docs/archive.md): a zip of JSON files and pictures, entries sorted, times fixed, so that
- * the same course gives the same bytes everywhere. Pictures are under their SHA-256.
+ * Writes a course archive (docs/archive.md): a zip of JSON files and media, entries sorted, times fixed, so that
+ * the same course gives the same bytes everywhere. Media are under their SHA-256.
  */
-export function writeArchive(document: CourseDocument, media: ReadonlyMap<string, Uint8Array>): Uint8Array {
+export const writeArchive = (document: CourseDocument, media: ReadonlyMap<string, Uint8Array>): Uint8Array =>
+  writeZip(archiveFiles(document, media));
+
+/** The files of an archive; `media` by hash, wherever they lie. */
+export function archiveFiles<File>(
+  document: CourseDocument,
+  media: ReadonlyMap<string, File>,
+): Map<string, Uint8Array | File> {
   const { course, sources, claims, computed } = document;
-  const files = new Map<string, Uint8Array>();
+  const files = new Map<string, Uint8Array | File>();
   const json = (name: string, value: unknown) => files.set(name, strToU8(`${canonicalJson(value, 1)}\n`));
   json('manifest.json', {
     format: FORMAT,
@@ -39,16 +46,19 @@ export function writeArchive(document: CourseDocument, media: ReadonlyMap<string
     const bytes = media.get(ref.hash);
     if (bytes) files.set(`media/${mediaName(ref)}`, bytes);
   }
-  return writeZip(files);
+  return files;
 }
+
+/** What an archive holds at most, unpacked: more than a course may have of media. */
+export const ARCHIVE_BYTES = 800 * 1024 * 1024;
 
 /**
  * Reads a course archive back, of this version or an older one. Nothing is believed: sizes are counted, course and
- * sources are checked as a whole, pictures against their names. Throws `zip-broken`, `zip-too-big`, `not-an-archive`,
+ * sources are checked as a whole, media against their names. Throws `zip-broken`, `zip-too-big`, `not-an-archive`,
  * `newer-archive`, `bad-document`.
  */
 export function readArchive(bytes: Uint8Array): { document: CourseDocument; media: Map<string, Uint8Array> } {
-  const entries = unpack(bytes);
+  const entries = unpack(bytes, undefined, ARCHIVE_BYTES);
   const manifest = parsed(entries, 'manifest.json') as
     { format?: unknown; version?: unknown; sources?: unknown } | undefined;
   if (manifest?.format !== FORMAT || typeof manifest.version !== 'number' || !Array.isArray(manifest.sources))

@@ -1,5 +1,6 @@
 import { checkHtml } from '../../checks/pages';
 import { allLessons, placedChecks, type Course, type Lesson } from '../../course/course';
+import { creditsOf } from '../../course/media';
 import { offersOf } from '../../course/offers';
 import { drawProfile } from '../../picture/profile';
 import type { LeftOutLine } from '../../review/left-out';
@@ -65,6 +66,7 @@ ${passages}
 
 function viewOf(course: Course, cited: Set<string>, media: ReadonlyMap<string, Uint8Array>): PageView {
   const checks = new Map(course.checks.map((check) => [check.id, check]));
+  const credits = creditsOf(course);
   const cite: Cite = (html, { attrs }) => {
     for (const range of attrs.passages) cited.add(range.id);
     const changed = attrs.passages.some((range) => range.edits?.length);
@@ -83,6 +85,7 @@ function viewOf(course: Course, cited: Set<string>, media: ReadonlyMap<string, U
     check: (id) => (checks.has(id) ? checkHtml(checks.get(id)!, view) : ''),
     // The page is one file: what it shows is in it.
     media: ({ hash, type }) => `data:${type};base64,${base64(media.get(hash))}`,
+    credit: ({ hash }) => credits[hash],
     words: wordsFor(course.language).words,
   };
   return view;

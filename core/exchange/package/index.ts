@@ -30,16 +30,26 @@ export function writePackage(
   player: PlayerFiles,
   media: ReadonlyMap<string, Uint8Array> = new Map(),
 ): Uint8Array {
+  return writeZip(packageFiles(released, format, player, media));
+}
+
+/** The files of a package; `media` by hash, wherever they lie. */
+export function packageFiles<File>(
+  released: Released,
+  format: PackageFormat,
+  player: PlayerFiles,
+  media: ReadonlyMap<string, File>,
+): Map<string, Uint8Array | File> {
   const { view } = released.frozen;
   const { scorm } = packageKind(format);
-  const files = new Map<string, Uint8Array>([
+  const files = new Map<string, Uint8Array | File>([
     ['index.html', strToU8(packagePage(released, scorm))],
     ['player.js', player.script],
     ['player.css', player.style],
     ['ABOUT.txt', strToU8(ABOUT(view.title, released.number))],
     ['NOTICES.txt', strToU8(player.notices)],
     ...[...player.faces].map(([name, bytes]): [string, Uint8Array] => [`fonts/${name}`, bytes]),
-    ...mediaRefs(view).flatMap((ref): [string, Uint8Array][] => {
+    ...mediaRefs(view).flatMap((ref): [string, File][] => {
       const bytes = media.get(ref.hash);
       return bytes ? [[`media/${mediaName(ref)}`, bytes]] : [];
     }),
@@ -58,7 +68,7 @@ export function writePackage(
         }),
       ),
     );
-  return writeZip(files);
+  return files;
 }
 
 /** The file name of a package. */

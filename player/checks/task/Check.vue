@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { CheckViews, HandedFile, HandedIn } from '../../../core/checks/markings';
 import { mostOf, wordsIn, WORDS_MOST } from '../../../core/checks/task/form';
 import { endingsOf, HANDED_BYTES } from '../../../core/document/handed';
+import { sizeWords } from '../../../core/document/size';
 import { say } from '../../../core/words';
 import type { CheckPartProps } from '../part';
 
@@ -16,9 +17,6 @@ function draftRead(kept: unknown): HandedIn | undefined {
 const emit = defineEmits<{ take: [response: HandedIn] }>();
 const response = defineModel<HandedIn>();
 const words = computed(() => props.view.words.task);
-const MB = 1024 ** 2;
-const sizeOf = (bytes: number) =>
-  bytes < MB ? `${Math.max(1, Math.round(bytes / 1024))} kB` : `${(bytes / MB).toFixed(1)} MB`;
 
 const kept = draftRead(props.view.drafts?.load(props.check.id));
 const text = ref(kept?.text ?? response.value?.text ?? '');
@@ -134,7 +132,7 @@ const judged = computed(() => props.feedback?.criteria ?? []);
           <span class="quiet">{{
             say(words.kinds, {
               most: check.handIn.files!.most,
-              megabytes: HANDED_BYTES / MB,
+              megabytes: HANDED_BYTES / 1024 ** 2,
               kinds: endingsOf(check.handIn.files!.kinds).join(', '),
             })
           }}</span>
@@ -142,7 +140,7 @@ const judged = computed(() => props.feedback?.criteria ?? []);
         <ul v-if="files.length || onTheWay.length">
           <li v-for="file in files" :key="file.hash">
             <a :href="view.files!.address(file.hash)" download>{{ file.name }}</a>
-            <span class="quiet">{{ sizeOf(file.bytes) }}</span>
+            <span class="quiet">{{ sizeWords(file.bytes) }}</span>
             <button
               type="button"
               :aria-label="say(words.drop, { name: file.name })"

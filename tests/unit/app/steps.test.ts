@@ -35,6 +35,7 @@ describe('the steps of the work', () => {
       outline: 4,
       lessons: expect.any(Number),
       checks: 1,
+      media: 0,
       bin: 0,
     });
   });

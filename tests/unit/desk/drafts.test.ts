@@ -20,7 +20,7 @@ import { courseRows } from '../../../server/desk/rows';
 import { startDrafting } from '../../../server/jobs/drafting';
 import { openInstallation } from '../../../server/utils/installation';
 import { inWords } from '../../../server/words/jobs';
-import { aBriefInput, aChange, INES, TOM } from '../../data';
+import { aBriefInput, aChange, archiveOf, INES, TOM } from '../../data';
 import { aText, file, MAKER } from '../../builders';
 import { aZip } from '../reading/zips';
 
@@ -343,11 +343,11 @@ describe('sources of a course', () => {
 
 describe('archives', () => {
   const shipped = readArchive(new Uint8Array(file('demo/course/lending-tools-safely.uplift.zip')));
-  it('come in by the normal door and go out the same', () => {
+  it('come in by the normal door and go out the same', async () => {
     const { id } = importArchive(desk, shipped, INES);
-    const first = exportArchive(desk, id);
-    expect(first.name).toBe('lending-tools-safely.uplift.zip');
-    const copy = importArchive(desk, readArchive(first.bytes), INES);
+    const first = await archiveOf(desk, id);
+    expect(exportArchive(desk, id).name).toBe('lending-tools-safely.uplift.zip');
+    const copy = importArchive(desk, readArchive(first), INES);
     expect(copy.id).not.toBe(id);
     const bare = (course: string) => canonicalJson(desk.courses.load(course).course).replaceAll(course, 'u');
     // Its sources are her own already, so the copy stands on them.
@@ -355,10 +355,10 @@ describe('archives', () => {
     expect(desk.sources.keys(copy.id)).toEqual(desk.sources.keys(id));
   });
 
-  it('come in for somebody else with sources of their own, word for word, and every id led on', () => {
+  it('come in for somebody else with sources of their own, word for word, and every id led on', async () => {
     desk.people.add({ id: TOM, name: 'Tom', login: 'tom', role: 'member' }, 'x.y', 1);
     const { id } = importArchive(desk, shipped, INES);
-    const { id: his } = importArchive(desk, readArchive(exportArchive(desk, id).bytes), TOM);
+    const { id: his } = importArchive(desk, readArchive(await archiveOf(desk, id)), TOM);
     const [mine, theirs] = [desk.sources.keys(id), desk.sources.keys(his)];
     expect(theirs.map((key) => key.version)).toEqual(mine.map((key) => key.version));
     expect(theirs.some((key) => mine.some((other) => other.id === key.id))).toBe(false);
@@ -395,7 +395,7 @@ describe('archives', () => {
     expect(courseRows(desk, INES).some((row) => row.id === id)).toBe(true);
   });
 
-  it('bring the pictures of their sources along, and take them out again', () => {
+  it('bring the pictures of their sources along, and take them out again', async () => {
     const bytes = new Uint8Array(600).fill(9);
     const hash = contentHash(bytes);
     const [first, ...others] = shipped.document.sources;
@@ -410,7 +410,7 @@ describe('archives', () => {
       { document: { ...shipped.document, sources }, media: new Map([[hash, bytes]]) },
       INES,
     );
-    const out = readArchive(exportArchive(desk, id).bytes);
+    const out = readArchive(await archiveOf(desk, id));
     expect(out.media.get(hash)).toEqual(bytes);
     const [held] = out.document.sources;
     expect(held.pictures).toEqual([{ hash, type: 'image/png', alt: 'A pack', near: held.passages[0].id }]);

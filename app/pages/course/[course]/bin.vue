@@ -19,6 +19,7 @@ const KINDS: Record<BinEntry['kind'], string> = {
   take: 'Take',
   answer: 'Question and answer',
   point: 'Point of a lesson',
+  medium: 'File of the shelf',
 };
 const words = ({ kind, node }: BinEntry) =>
   kind === 'module'
@@ -27,7 +28,7 @@ const words = ({ kind, node }: BinEntry) =>
       ? takeWords(desk.course!, node as Take) || 'A page'
       : nodeWords(kind, node) || KINDS[kind];
 const entries = computed(() => {
-  const order = ['module', 'lesson', 'check', 'block', 'point', 'objective', 'term', 'answer', 'take'];
+  const order = ['module', 'lesson', 'check', 'block', 'point', 'objective', 'term', 'answer', 'medium', 'take'];
   return desk
     .course!.bin.toSorted((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
     .map((entry) => ({ entry, can: restore(desk.course!, entry.node.id).length > 0 }));

@@ -1,18 +1,13 @@
-import { setResponseHeaders } from 'h3';
 import { exportArchive } from '../../../desk/archive';
 import { route } from '../../../route';
+import { sendZip } from '../../../utils/zip';
 
 /** The course as an archive, to keep or to give on. */
 export default route({
   right: 'reader',
   run({ event, me, ids, desks }) {
-    const id = ids.course;
-    const { name, bytes } = exportArchive(desks, id);
-    desks.audit.note(desks.now(), me.id, 'export', id);
-    setResponseHeaders(event, {
-      'content-type': 'application/zip',
-      'content-disposition': `attachment; filename="${name}"`,
-    });
-    return Buffer.from(bytes);
+    const { name, files } = exportArchive(desks, ids.course);
+    desks.audit.note(desks.now(), me.id, 'export', ids.course);
+    return sendZip(event, name, files);
   },
 });

@@ -11,6 +11,7 @@ import { splitLesson } from '~~/core/course/joining';
 import { isQuiz } from '~~/core/course/quizzes';
 import { isWorkedOn } from '~~/core/course/takes';
 import { BLOCK_NODES } from '~/blocks';
+import { blockOfMedia, type GivenMedia } from '~/blocks/media';
 import { newChecks } from '~/checks';
 import { useActions } from '~/actions/registry';
 import { staying } from '~/composables/staying';
@@ -18,6 +19,7 @@ import { freshId } from '~/composables/useApi';
 import { useCourse } from '~/stores/course';
 import { useJobs } from '~/stores/jobs';
 import { useFigures } from '~/stores/figures';
+import { acceptOf } from '~/words/media';
 import { counted, STATES } from '~/words/states';
 
 const LessonEditor = defineAsyncComponent(() => import('~/components/lesson/Editor.vue'));
@@ -31,7 +33,7 @@ const editor = shallowRef<{
   replacePart: (id: string, block: Block, behind?: boolean) => void;
   insert: (blocks: Block[], fresh?: boolean) => void;
   replaceSentence: (id: string, text: string, attrs: EvidenceMark['attrs']) => void;
-  takePictures: (files: readonly File[]) => Promise<void>;
+  takeFiles: (files: readonly File[]) => Promise<void>;
   turn: (kind: BlockKind) => void;
   remove: () => void;
   move: (by: -1 | 1) => void;
@@ -99,19 +101,18 @@ const FRAMES = 200;
 const past = ref(false);
 const questions = newChecks(freshId);
 const picker = ref<HTMLInputElement | null>(null);
-const picturesOpen = ref(false);
 /** The dialog comes when it is first wanted, and stays. */
-const picturesWanted = ref(false);
-watch(picturesOpen, () => void (picturesWanted.value = true));
+const choosing = reactive({ wanted: false, open: false });
+const choose = () => void Object.assign(choosing, { wanted: true, open: true });
 function picked() {
-  void editor.value?.takePictures([...(picker.value?.files ?? [])]);
+  void editor.value?.takeFiles([...(picker.value?.files ?? [])]);
   picker.value!.value = '';
 }
 /** What a page can get besides parts of its own. */
 const further = [
   [
-    { label: 'Picture', onSelect: () => picker.value?.click() },
-    { label: 'Picture of a source', onSelect: () => void (picturesOpen.value = true) },
+    { label: 'Picture, sound, video, file', onSelect: () => picker.value?.click() },
+    { label: 'From the shelf or a source', onSelect: choose },
   ],
   [{ label: 'Questions from your sources', onSelect: wish }],
   questions.map(({ label, make }) => ({ label, onSelect: () => ownQuestion(make) })),
@@ -240,11 +241,19 @@ useActions([
   })),
   {
     id: 'l-picture',
-    label: 'Add a picture',
+    label: 'Add a picture, sound, video or file',
     key: 'Ctrl+Alt+P',
     area: 'Lesson',
     when: editing,
     run: () => picker.value?.click(),
+  },
+  {
+    id: 'l-media',
+    label: 'Add media from the shelf or a source',
+    key: 'Ctrl+Alt+M',
+    area: 'Lesson',
+    when: editing,
+    run: choose,
   },
   {
     id: 'l-question',
@@ -315,17 +324,17 @@ useActions([
           </template>
         </div>
       </div>
-      <input ref="picker" type="file" accept="image/*" multiple hidden aria-label="Pictures" @change="picked" />
+      <input ref="picker" type="file" :accept="acceptOf()" multiple hidden aria-label="Media files" @change="picked" />
       <LazyCheckWishDialog
         v-if="wishing.wanted"
         v-model:open="wishing.open"
         :about="lesson.id"
         :passages="wishing.passages"
       />
-      <LazyLessonPicturesDialog
-        v-if="picturesWanted"
-        v-model:open="picturesOpen"
-        @take="(block: Block) => editor?.insert([block])"
+      <LazyMediaChooseDialog
+        v-if="choosing.wanted"
+        v-model:open="choosing.open"
+        @take="(given: GivenMedia) => editor?.insert([blockOfMedia(freshId('b'), given)])"
       />
       <LessonTools
         v-if="desk.mayEdit && editor?.made"

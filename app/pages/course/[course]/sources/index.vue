@@ -42,34 +42,35 @@ async function load() {
 }
 onMounted(load);
 
+/** What became of a file that was sent. */
+interface Taken {
+  same?: string;
+  files?: { name: string; same?: string; refused?: string }[];
+}
+
 /** Sends files side by side; each says how far it is and what became of it. */
 function take(files: FileList | File[]) {
   for (const file of files) {
     uploads.value.push({ name: file.name, share: 0, state: 'sending' });
     const upload = uploads.value.at(-1)!;
-    const request = new XMLHttpRequest();
-    upload.stop = () => {
-      uploads.value = uploads.value.filter((each) => each !== upload);
-      request.abort();
-      notes.value.push(`${file.name} was stopped; nothing of it was kept.`);
-    };
-    request.open(
+    const leave = () => void (uploads.value = uploads.value.filter((each) => each !== upload));
+    const { done, stop } = sendFile<Taken>(
       'PUT',
       addressOf('PUT /api/courses/:course/sources', { course: desk.course!.id, query: { name: file.name } }),
+      file,
+      (share) => {
+        upload.share = share;
+        if (share === 1) upload.state = 'reading';
+      },
     );
-    request.setRequestHeader('content-type', 'application/octet-stream');
-    request.upload.onprogress = (event) => void (upload.share = event.total ? event.loaded / event.total : 0);
-    request.upload.onload = () => void (upload.state = 'reading');
-    request.onloadend = () => {
-      if (!uploads.value.includes(upload)) return;
-      const answer = JSON.parse(request.responseText || '{}') as {
-        ok?: boolean;
-        same?: string;
-        files?: { name: string; same?: string; refused?: string }[];
-        data?: Trouble;
-      };
-      if (request.status === 200) {
-        uploads.value = uploads.value.filter((each) => each !== upload);
+    upload.stop = () => {
+      leave();
+      stop();
+      notes.value.push(`${file.name} was stopped; nothing of it was kept.`);
+    };
+    done.then(
+      (answer) => {
+        leave();
         if (answer.same) notes.value.push(`${file.name} holds the same as “${answer.same}”; it is used once.`);
         for (const each of answer.files ?? []) {
           if (each.refused)
@@ -83,13 +84,12 @@ function take(files: FileList | File[]) {
             notes.value.push(`${each.name} in ${file.name} holds the same as “${each.same}”; it is used once.`);
         }
         void load();
-      } else {
+      },
+      (error: unknown) => {
         upload.state = 'refused';
-        upload.message =
-          answer.data?.message ?? 'The server does not answer. The file is still where it was; try again.';
-      }
-    };
-    request.send(file);
+        upload.message = troubleOf(error).message;
+      },
+    );
   }
 }
 function drop(event: DragEvent) {

@@ -1,17 +1,15 @@
-import { readFileSync } from 'node:fs';
+import { BODY_LIMITS } from '../../../../rights/limits';
 import { withUpload } from '../../../../utils/upload';
 import { FileQuery } from '../../../../inputs/query';
 import { route } from '../../../../route';
 
-/** Takes in a picture for a course. */
+/** Takes in a file of media for a course. */
 export default route({
   right: 'author',
   query: FileQuery,
-  carries: 'file',
+  carries: 'media',
   run: ({ event, me, ids, desks }) =>
-    withUpload(event, (path, name) => {
-      const { media } = desks;
-      const bytes = new Uint8Array(readFileSync(path));
-      return Promise.resolve(media.add(ids.course, bytes, name, me.id));
+    withUpload(event, (path, name) => desks.media.take(ids.course, path, name, me.id), {
+      most: BODY_LIMITS.media.bytes,
     }),
 });

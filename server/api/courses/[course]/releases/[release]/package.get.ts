@@ -1,7 +1,7 @@
-import { setResponseHeaders } from 'h3';
-import { packageName, writePackage } from '../../../../../../core/exchange/package';
+import { packageFiles, packageName } from '../../../../../../core/exchange/package';
 import { playerFiles } from '../../../../../player';
 import { PackageQuery } from '../../../../../inputs/query';
+import { sendZip } from '../../../../../utils/zip';
 import { route } from '../../../../../route';
 
 /** A release as a package, to be taken without this app. */
@@ -13,17 +13,13 @@ export default route({
     const id = ids.course;
     const row = releases.get(id, ids.release);
     const frozen = releases.frozen(row.id);
-    const bytes = writePackage(
+    const files = packageFiles(
       { id: row.id, number: row.number, rules: row.rules, frozen },
       format,
       playerFiles(),
-      media.bytesOf(id, frozen.view),
+      media.laidOf(id, frozen.view),
     );
     audit.note(now(), me.id, 'export', id, `release ${row.number} ${format}`);
-    setResponseHeaders(event, {
-      'content-type': 'application/zip',
-      'content-disposition': `attachment; filename="${packageName(frozen.view.title, format)}"`,
-    });
-    return Buffer.from(bytes);
+    return sendZip(event, packageName(frozen.view.title, format), files);
   },
 });

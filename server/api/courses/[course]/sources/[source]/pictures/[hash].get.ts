@@ -1,4 +1,4 @@
-import { PICTURE_TYPES, type PictureType } from '../../../../../../../core/document/media';
+import { PICTURE_TYPES } from '../../../../../../../core/document/media';
 import { mediaHash, sendMedia } from '../../../../../../utils/media';
 import { refuse } from '../../../../../../utils/request';
 import { route } from '../../../../../../route';
@@ -13,6 +13,6 @@ export default route({
     const picture = key && sources.read(key.id, key.version)?.source.pictures.find((each) => each.hash === hash);
     if (!picture || !Object.hasOwn(PICTURE_TYPES, picture.type) || !files.has(hash))
       refuse({ code: 'no-such-media', place: hash });
-    return sendMedia(event, { type: picture!.type as PictureType, path: files.pathOf(hash), name: hash });
+    return sendMedia(event, { type: picture!.type, path: files.pathOf(hash), name: hash });
   },
 });
