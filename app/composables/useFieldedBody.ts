@@ -2,8 +2,8 @@ import type { BlockBodies, BlockKind } from '~~/core/blocks/forms';
 import { useCourse } from '~/stores/course';
 
 /**
- * The body of a block whose fields are edited (`fieldedNode`), as it stands, and how they are. The course is looked at first: the node follows
- * it.
+ * The body of a block whose fields are edited (`fieldedNode`), as it stands, and how they are. The course is looked
+ * at first: the node follows it.
  */
 export function useFieldedBody<Kind extends BlockKind>(
   kind: Kind,

@@ -7,10 +7,21 @@ import { shelvedFile, useGiving } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
 
 /**
- * What is pasted or dropped on a page and is no running text: files of media, and embed code of web pages. `insert` puts
- * parts behind the cursor, `go` puts the cursor somewhere.
+ * What is pasted or dropped on a page and is no running text: files of media, and embed code of web pages. `insert`
+ * puts parts behind the cursor, `go` puts the cursor somewhere.
  */
-export function usePastedParts({ insert, go }: { insert(blocks: Block[]): void; go(at: number): void }) {
+export function usePastedParts({
+  insert,
+  insertBehind,
+  at: partAt,
+  go,
+}: {
+  insert(blocks: Block[]): void;
+  insertBehind(id: string | undefined, blocks: Block[]): void;
+  /** The part that the cursor is in. */
+  at(): string | undefined;
+  go(at: number): void;
+}) {
   const desk = useCourse();
   const { coming, give } = useGiving();
 
@@ -20,10 +31,15 @@ export function usePastedParts({ insert, go }: { insert(blocks: Block[]): void; 
    */
   async function takeFiles(files: readonly File[], at?: number) {
     if (at !== undefined) go(at);
+    // A file is on its way for a while, in which its author goes on elsewhere: its place is settled now.
+    let behind = partAt();
     for (const file of files) {
       try {
         const added = await give(file);
-        if (added) insert([blockOfMedia(freshId('b'), { file: shelvedFile(added), name: added.name })]);
+        if (!added) continue;
+        const id = freshId('b');
+        insertBehind(behind, [blockOfMedia(id, { file: shelvedFile(added), name: added.name })]);
+        behind = id;
       } catch (error) {
         desk.trouble = troubleOf(error);
       }

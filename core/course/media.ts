@@ -18,7 +18,9 @@ export interface OnShelf {
   /** What the shelf says of it; absent for one that only stands somewhere. */
   medium?: Medium;
   name: string;
-  /** What a picture shows: as the shelf says it, else as it is said where it stands first; '' where it shows nothing. */
+  /**
+   * What a picture shows: as the shelf says it, else as it is said where it stands first; '' where it shows nothing.
+   */
   alt?: string;
   uses: MediaUse[];
   /** Takes that hold it, beside the places. */

@@ -9,8 +9,8 @@ const SLICE = 64 * 1024;
 
 /**
  * Unpacks a zip in memory, counting real bytes while they come out, so a directory that lies changes nothing.
- * `most`: bytes of all together. Entries whose name climbs out of the folder, and those that `wanted` refuses, are left out.
- * Throws `zip-broken`, `zip-too-many`, `zip-too-big`.
+ * `most`: bytes of all together. Entries whose name climbs out of the folder, and those that `wanted` refuses, are
+ * left out. Throws `zip-broken`, `zip-too-many`, `zip-too-big`.
  */
 export function unpack(
   bytes: Uint8Array,

@@ -87,8 +87,8 @@ export function mediaDesk(db: Db, files: FileStore, now: () => number) {
       );
     },
     /**
-     * Takes in what came with a document: only what it names, letter by letter, for it is named by its bytes. What is no picture is served as the type it is said to
-     * be, and as nothing else.
+     * Takes in what came with a document: only what it names, letter by letter, for it is named by its bytes. What is
+     * no picture is served as the type it is said to be, and as nothing else.
      */
     adopt(course: string, document: unknown, came: ReadonlyMap<string, Came>, person: string): void {
       const shelf = shelved(document);

@@ -9,7 +9,8 @@ import { refuse } from './request';
 
 /**
  * Takes in a file: its bytes as the body, its name in the address (`usual`, where none is given). It lies in a
- * temporary place while it is worked on, never beyond the limit (`most` bytes). `signal` tells when whoever sent it went away.
+ * temporary place while it is worked on, never beyond the limit (`most` bytes). `signal` tells when whoever sent it
+ * went away.
  */
 export async function withUpload<T>(
   event: H3Event,

@@ -10,7 +10,7 @@ import { writeReadingPage } from '../../core/exchange/html';
 import { writePackage } from '../../core/exchange/package';
 import { USUAL_RULES } from '../../core/learning/rules';
 import { freezeCourse } from '../../core/learning/view';
-import { importArchive } from '../../server/desk/archive';
+import { duplicate, importArchive } from '../../server/desk/archive';
 import { openInstallation } from '../../server/utils/installation';
 import { parseHTML } from 'linkedom';
 import { unzipSync } from 'fflate';
@@ -155,6 +155,27 @@ describe('media of a data folder', () => {
     expect(desk.releases.shows(release.id, 'f'.repeat(64))).toBe(false);
     const { id } = importArchive(desk, readArchive(await archiveOf(desk, desk.id)), INES);
     expect(desk.media.ofCourse(id)).toMatchObject([{ hash: added.hash, width: 4 }]);
+    desk.db.close();
+  });
+
+  it('of all sorts are looked at elsewhere, taken in without what a camera wrote, shared, and go along whole', async () => {
+    const desk = opened();
+    const other = desk.courses.create('Another', desk.courses.load(desk.id).course.brief, INES);
+    const film = await desk.media.take(desk.id, 'tests/fixtures/media/turning.webm', 'turning.webm', INES);
+    expect(film).toMatchObject({ type: 'video/webm', width: 320, height: 180, name: 'turning.webm' });
+    await expect(desk.media.take(desk.id, 'package.json', 'package.json', INES)).rejects.toMatchObject({
+      problem: { code: 'media-kind' },
+    });
+    expect(desk.media.share(desk.id, other, film.hash, INES)).toMatchObject({ hash: film.hash, seconds: film.seconds });
+    expect(desk.media.get(other, film.hash).name).toBe('turning.webm');
+
+    const { hash, type, width, height, seconds, bytes } = film;
+    const node = { id: anId('film'), file: { hash, type, width, height, seconds, bytes }, name: 'How it turns' };
+    desk.courses.post(desk.id, [aChange({ type: 'insert', kind: 'medium', parent: desk.id, after: null, node })], 0);
+    const { id } = importArchive(desk, readArchive(await archiveOf(desk, desk.id)), INES);
+    expect(desk.media.ofCourse(id)).toMatchObject([{ hash, seconds, width, bytes, name: 'How it turns' }]);
+    const copy = duplicate(desk, desk.id, 'Once more', INES);
+    expect(desk.media.get(copy.id, hash).bytes).toBe(bytes);
     desk.db.close();
   });
 });

@@ -28,8 +28,8 @@ const wanted = computed(() => body.value.clip && body.value.cues.length === 0 &&
 
 function take({ file, name }: GivenMedia) {
   if (choosing.value === 'poster') return set('still of a video', 'poster', pictureRefOf(file));
-  const { from: _, to: __, poster: ___, ...rest } = body.value;
-  replace('sound or video', { ...rest, title: body.value.title || bareName(name), clip: clipRefOf(file), cues: [] });
+  const { title, caption } = body.value;
+  replace('sound or video', { title: title || bareName(name), caption, clip: clipRefOf(file), cues: [] });
 }
 /** The place that the clip stands at now becomes an end of what is played. */
 function cut(end: 'from' | 'to') {
@@ -42,8 +42,15 @@ function cut(end: 'from' | 'to') {
   set(end === 'from' ? 'where a clip begins' : 'where a clip ends', end, now);
 }
 function whole() {
-  const { from: _, to: __, ...rest } = body.value;
-  replace('the whole clip', rest);
+  const { clip, title, caption, poster, cues, wordless } = body.value;
+  replace('the whole clip', {
+    title,
+    caption,
+    cues,
+    ...(clip && { clip }),
+    ...(poster && { poster }),
+    ...(wordless && { wordless }),
+  });
 }
 const { open: chooseCues, onChange } = useFileDialog({ accept: '.vtt,.srt', multiple: false, reset: true });
 onChange(async (files) => {

@@ -18,7 +18,7 @@ import { ITEM_LABELS, MOMENT_LABELS } from './words';
 
 /** A feedback form where it stands on the page: its questions edited in place, or drafted. */
 const props = defineProps(nodeViewProps);
-const { course, block, body, replace, set, type, typeIn, saves, change, add, drop, move } = useFieldedBody(
+const { course, body, replace, set, type, typeIn, saves, change, add, drop, move } = useFieldedBody(
   'survey',
   () => props.node,
 );

@@ -45,6 +45,8 @@ const checkPlace = Node.create({
 
 const { coming, takeFiles, takesOver } = usePastedParts({
   insert: (blocks) => insert(blocks),
+  insertBehind: (id, blocks) => insertBehind(id, blocks),
+  at: () => currentTop()?.node.attrs.id as string | undefined,
   go: (at) => void editor.value?.commands.setTextSelection(at),
 });
 
@@ -243,21 +245,42 @@ function currentTop(): { node: PmNode; at: number; index: number } | null {
   for (let each = 0; each < index; each++) at += doc.child(each).nodeSize;
   return { node: doc.child(index), at, index };
 }
-/** Puts blocks behind the one at the cursor; `fresh` ones have their first words marked, to be typed over. */
-function insert(blocks: readonly Block[], fresh = false) {
+/** Puts blocks behind a top node, in the place of one without words, or at the end; gives where they begin. */
+function putBehind(top: { node: PmNode; at: number } | null, blocks: readonly Block[]): number {
   const { state, view } = editor.value!;
-  const top = currentTop();
   const at = top ? top.at + top.node.nodeSize : state.doc.content.size;
   const empty = top && top.node.type.name === 'paragraph' && top.node.content.size === 0;
-  const transaction = state.tr.replaceWith(
-    empty ? top.at : at,
-    at,
-    blocks.map((block) => state.schema.nodeFromJSON(toNode(block))),
-  );
-  view.dispatch(transaction);
   const from = empty ? top.at : at;
+  const nodes = blocks.map((block) => state.schema.nodeFromJSON(toNode(block)));
+  view.dispatch(state.tr.replaceWith(from, at, nodes));
+  return from;
+}
+/** Puts blocks behind the one at the cursor; `fresh` ones have their first words marked, to be typed over. */
+function insert(blocks: readonly Block[], fresh = false) {
+  const from = putBehind(currentTop(), blocks);
   editor.value!.commands.setTextSelection(fresh ? firstWords(editor.value!.state.doc, from) : from + 1);
   editor.value!.commands.focus();
+  flush();
+}
+/** What was on its way when its page was left comes into the course all the same. */
+function behindInCourse(id: string | undefined, blocks: readonly Block[]) {
+  const page = desk.lessons.find((each) => each.id === props.lesson.id)?.blocks;
+  let after = page?.find((block) => block.id === id)?.id ?? page?.at(-1)?.id ?? null;
+  const operations = blocks.map((node) => {
+    const operation = { type: 'insert' as const, kind: 'block' as const, parent: props.lesson.id, after, node };
+    after = node.id;
+    return operation;
+  });
+  if (page) desk.change('what was on its way to a page', operations);
+}
+/** Puts blocks behind a part, or at the end where it went; the cursor stays with whoever types meanwhile. */
+function insertBehind(id: string | undefined, blocks: readonly Block[]) {
+  if (!editor.value || editor.value.isDestroyed) return behindInCourse(id, blocks);
+  let top: { node: PmNode; at: number } | null = null;
+  editor.value!.state.doc.forEach((node, at) => {
+    if (node.attrs.id === id) top = { node, at };
+  });
+  putBehind(top, blocks);
   flush();
 }
 /** Shows the parts that are selected, or the one at the cursor, as one of another kind. */
