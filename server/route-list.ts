@@ -46,6 +46,7 @@ export interface Routes {
   'GET /api/courses/:course/lessons/:lesson/unused': typeof import('./api/courses/[course]/lessons/[lesson]/unused.get').default;
   'GET /api/courses/:course/links': typeof import('./api/courses/[course]/links.get').default;
   'GET /api/courses/:course/media/:hash': typeof import('./api/courses/[course]/media/[hash].get').default;
+  'GET /api/courses/:course/media/offers': typeof import('./api/courses/[course]/media/offers.get').default;
   'GET /api/courses/:course/media/pictures': typeof import('./api/courses/[course]/media/pictures.get').default;
   'GET /api/courses/:course/members': typeof import('./api/courses/[course]/members.get').default;
   'GET /api/courses/:course/modules/:module/offers': typeof import('./api/courses/[course]/modules/[module]/offers.get').default;
@@ -186,6 +187,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/lessons/:lesson/unused': 'reader',
   'GET /api/courses/:course/links': 'author',
   'GET /api/courses/:course/media/:hash': 'reader',
+  'GET /api/courses/:course/media/offers': 'reader',
   'GET /api/courses/:course/media/pictures': 'reader',
   'GET /api/courses/:course/members': 'author',
   'GET /api/courses/:course/modules/:module/offers': 'author',

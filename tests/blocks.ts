@@ -37,6 +37,32 @@ export const A_BLOCK_OF_EVERY_KIND: Block[] = [
     evidence: [{ id: anId('p'), from: 0, to: 5 }],
   },
   {
+    id: anId('b27'),
+    kind: 'diagram',
+    body: {
+      form: 'scale',
+      title: 'How long a tool may be late',
+      parts: [
+        { id: anId('d1'), label: 'Up to 3 days', text: 'A reminder goes out' },
+        { id: anId('d2'), label: 'More than 3 days', text: 'The desk lead telephones' },
+      ],
+    },
+    evidence: [{ id: anId('p'), from: 0, to: 5 }],
+  },
+  {
+    id: anId('b28'),
+    kind: 'diagram',
+    body: {
+      form: 'roles',
+      title: 'Who tells whom',
+      parts: [
+        { id: anId('d3'), label: 'Volunteer' },
+        { id: anId('d4'), label: 'Desk lead' },
+      ],
+      links: [{ id: anId('d5'), from: anId('d3'), to: anId('d4'), label: 'tells at once' }],
+    },
+  },
+  {
     id: anId('b24'),
     kind: 'gallery',
     body: {

@@ -15,6 +15,7 @@ import { event } from './event';
 import { reading } from './reading';
 import { worked } from './worked';
 import { clip } from './clip';
+import { diagram } from './diagram';
 import { files } from './files';
 import { gallery } from './gallery';
 import { heading } from './heading';
@@ -46,6 +47,7 @@ export const BLOCK_NODES: { [Kind in BlockKind]: BlockNode<BlockBodies[Kind]> } 
   figures,
   code,
   picture,
+  diagram,
   gallery,
   clip,
   files,

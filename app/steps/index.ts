@@ -81,6 +81,7 @@ export const STEPS: readonly Step[] = [
     key: 'Alt+0',
     right: 'reader',
     count: ({ course }) => shelfOf(course).length,
+    parts: [{ path: 'media/offers', label: 'To put in' }],
   },
   { path: 'release', label: 'Release', key: 'Alt+6', right: 'reader' },
   {

@@ -5,6 +5,7 @@ import { code, type CodeBody } from './code/form';
 import type { BlockForm } from './form';
 import { clip, type ClipBody } from './clip/form';
 import { files, type FilesBody } from './files/form';
+import { diagram, type DiagramBody } from './diagram/form';
 import { gallery, type GalleryBody } from './gallery/form';
 import { sides, type SidesBody } from './sides/form';
 import { cards, type CardsBody } from './cards/form';
@@ -44,6 +45,7 @@ export interface BlockBodies {
   panels: PanelsBody;
   figures: FiguresBody;
   picture: PictureBody;
+  diagram: DiagramBody;
   gallery: GalleryBody;
   clip: ClipBody;
   files: FilesBody;
@@ -87,6 +89,7 @@ export const BLOCKS: { [Kind in BlockKind]: BlockForm<BlockBodies[Kind]> } = {
   panels,
   figures,
   picture,
+  diagram,
   gallery,
   clip,
   files,

@@ -13,6 +13,7 @@ import { reading } from './reading/page';
 import { worked } from './worked/page';
 import { heading } from './heading/page';
 import { clip } from './clip/page';
+import { diagram } from './diagram/page';
 import { files } from './files/page';
 import { gallery } from './gallery/page';
 import { list } from './list/page';
@@ -43,6 +44,7 @@ const PAGES: { [Kind in BlockKind]: BlockPage<BlockBodies[Kind]> } = {
   panels,
   figures,
   picture,
+  diagram,
   gallery,
   clip,
   files,

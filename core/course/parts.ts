@@ -15,6 +15,25 @@ export function underHeading(blocks: readonly Block[], id: string): string[] {
 }
 
 /**
+ * The operations that put new parts onto a page, in order: before one of its parts, behind one, or at its end where
+ * that went meanwhile.
+ */
+export function putParts(
+  lesson: Lesson,
+  parts: readonly Block[],
+  { before, behind }: { before?: string; behind?: string } = {},
+): Operation[] {
+  const at = lesson.blocks.findIndex(({ id }) => id === (before ?? behind));
+  const found = at < 0 ? lesson.blocks.at(-1) : lesson.blocks[before === undefined ? at : at - 1];
+  let after = found?.id ?? null;
+  return parts.map((node): Operation => {
+    const operation: Operation = { type: 'insert', kind: 'block', parent: lesson.id, after, node };
+    after = node.id;
+    return operation;
+  });
+}
+
+/**
  * Moves parts of pages, in the order in which they stand there, behind a part of a page (null: first), of the same or
  * another lesson. What would change nothing is none.
  */

@@ -185,6 +185,12 @@ export interface LanguagePack {
   openerOf?(sentence: string, tags: readonly TaggedWord[], quantities: readonly Quantity[]): Opener | undefined;
   /** A stretch of figures that is all a text says ("£51 to £250"). */
   bandOf?(text: string): Band | undefined;
+  /** The words of a step as a stage that is read at a glance; undefined where it says nothing without its rest. */
+  stageOf?(step: string): string | undefined;
+  /** Who tells, asks or hands something to whom; without `who`, the reader is told to. */
+  passingIn?(sentence: string, tags: readonly TaggedWord[]): { who?: string; to: string; what: string } | undefined;
+  /** Whether two heads tell how it was and how it is, in this order. */
+  isChange?(before: string, after: string): boolean;
   /** Another figure, written like a quantity is. */
   written?(like: { text: string; worded: boolean }, value: number): string;
   /** Changes of a sentence's words that leave what it says as it is, by their kind. */
@@ -348,6 +354,8 @@ export interface Labels {
    * Heads of what takes another shape: cases, times and what holds in them, people and what they do, what to do and
    * not to do, the parts of an example that is gone through.
    */
+  /** The reader, as somebody in a drawing. */
+  you: string;
   shapes: Record<'when' | 'time' | 'then' | 'who' | 'does' | 'do' | 'dont' | 'given' | 'working' | 'result', string>;
   /**
    * What a lesson begins with: all it settles, or some of it (`{things}`, `{count}`); and how a procedure, terms,

@@ -13,6 +13,7 @@ import { event } from './event';
 import { reading } from './reading';
 import { worked } from './worked';
 import { clip } from './clip';
+import { diagram } from './diagram';
 import { files } from './files';
 import { gallery } from './gallery';
 import { heading } from './heading';
@@ -46,6 +47,7 @@ const PARTS: { [Kind in ShownKind]: BlockPart<BlockBodies[Kind]> } = {
   panels,
   figures,
   picture,
+  diagram,
   gallery,
   clip,
   files,

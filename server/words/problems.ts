@@ -112,6 +112,7 @@ const PROBLEMS: Record<string, Wording> = {
   'no-such-session': () => 'that sign-in has ended already.',
   'no-such-media': () => 'this file is not here.',
   'media-kind': ({ kinds }) => `it is none of the kinds of files a course takes, by its bytes. These are: ${kinds}.`,
+  'diagram-link': () => 'a drawing leads from or to somebody who is not in it.',
   'clip-part': () => 'the part of a clip that is played ends before it begins.',
   'clip-cues': () => 'captions of a clip are out of order, or end before they begin.',
   'file-not-shown': () => 'a file that cannot be shown on a page is not to be taken along either.',

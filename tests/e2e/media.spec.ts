@@ -137,7 +137,9 @@ test('a part of a film is sent where only a part is asked for', async ({ page, a
     data: readFileSync(FILM),
   });
   const { hash } = (await given.json()) as { hash: string };
-  const part = await page.request.get(`${app.url}/api/courses/${id}/media/${hash}`, { headers: { range: 'bytes=4-9' } });
+  const part = await page.request.get(`${app.url}/api/courses/${id}/media/${hash}`, {
+    headers: { range: 'bytes=4-9' },
+  });
   expect(part.status()).toBe(206);
   expect(await part.body()).toEqual(readFileSync(FILM).subarray(4, 10));
   expect(part.headers()).toMatchObject({ 'content-type': 'video/webm', 'x-content-type-options': 'nosniff' });

@@ -6,7 +6,7 @@ import { formOf } from '../../core/blocks/forms';
 import { mediaName } from '../../core/document/media';
 import { ProblemError } from '../../core/document/problem';
 import { sizeWords } from '../../core/document/size';
-import { writeZip, zipStream } from '../../core/document/zip';
+import { writeZip, zipStream, type LaidFile } from '../../core/document/zip';
 import { inspectFile, MEDIA_LIMITS } from '../../core/media/file';
 import { inspectPicture } from '../../core/media/inspect';
 import { withoutMetadata } from '../../core/media/strip';
@@ -173,7 +173,8 @@ describe('a zip that is made while it is sent', () => {
     const crc = async () => Number((await import('node:zlib')).crc32(film));
     const laid = { size: film.length, crc, pieces: () => [film.subarray(0, 999), film.subarray(999)] };
     const pieces: Uint8Array[] = [];
-    for await (const piece of zipStream(new Map([...files, ['media/film.webm', laid] as const]))) pieces.push(piece);
+    for await (const piece of zipStream(new Map<string, Uint8Array | LaidFile>([...files, ['media/film.webm', laid]])))
+      pieces.push(piece);
     const whole = new Uint8Array(Buffer.concat(pieces));
     expect(unzipSync(whole)).toEqual(unzipSync(writeZip(files)));
     expect([...unpack(whole)]).toEqual([...files]);

@@ -7,6 +7,7 @@ import type { Block, BlockKind } from '~~/core/blocks/forms';
 import { turnBlocks } from '~~/core/blocks/turn';
 import { sameData } from '~~/core/document/canonical';
 import type { Lesson } from '~~/core/course/course';
+import { putParts } from '~~/core/course/parts';
 import { pageOperations } from '~~/core/course/lesson-changes';
 import type { EvidenceMark, PassageRange } from '~~/core/document/rich-text';
 import { wordsFor } from '~~/core/words';
@@ -14,6 +15,7 @@ import { fromNode, toNode } from '~/blocks';
 import { cleanHtml } from '~/editor/clean';
 import { attach, detach } from '~/editor/evidence';
 import { settleSelection } from '~/editor/settle';
+import { putBehind, topAtCursor, topOf } from '~/editor/tops';
 import { firstWords } from '~/editor/tools';
 import { lessonExtensions } from '~/editor/schema';
 import { freshId } from '~/composables/useApi';
@@ -236,51 +238,25 @@ function tellPlace($from: {
   );
 }
 
-function currentTop(): { node: PmNode; at: number; index: number } | null {
-  const { $from } = editor.value!.state.selection;
-  const index = $from.index(0);
-  const doc = editor.value!.state.doc;
-  if (index >= doc.childCount) return null;
-  let at = 0;
-  for (let each = 0; each < index; each++) at += doc.child(each).nodeSize;
-  return { node: doc.child(index), at, index };
-}
-/** Puts blocks behind a top node, in the place of one without words, or at the end; gives where they begin. */
-function putBehind(top: { node: PmNode; at: number } | null, blocks: readonly Block[]): number {
-  const { state, view } = editor.value!;
-  const at = top ? top.at + top.node.nodeSize : state.doc.content.size;
-  const empty = top && top.node.type.name === 'paragraph' && top.node.content.size === 0;
-  const from = empty ? top.at : at;
-  const nodes = blocks.map((block) => state.schema.nodeFromJSON(toNode(block)));
-  view.dispatch(state.tr.replaceWith(from, at, nodes));
-  return from;
-}
+const currentTop = () => topAtCursor(editor.value!.state);
+const nodesOf = (blocks: readonly Block[]) =>
+  blocks.map((block) => editor.value!.state.schema.nodeFromJSON(toNode(block)));
 /** Puts blocks behind the one at the cursor; `fresh` ones have their first words marked, to be typed over. */
 function insert(blocks: readonly Block[], fresh = false) {
-  const from = putBehind(currentTop(), blocks);
+  const from = putBehind(editor.value!.view, currentTop(), nodesOf(blocks));
   editor.value!.commands.setTextSelection(fresh ? firstWords(editor.value!.state.doc, from) : from + 1);
   editor.value!.commands.focus();
   flush();
 }
-/** What was on its way when its page was left comes into the course all the same. */
-function behindInCourse(id: string | undefined, blocks: readonly Block[]) {
-  const page = desk.lessons.find((each) => each.id === props.lesson.id)?.blocks;
-  let after = page?.find((block) => block.id === id)?.id ?? page?.at(-1)?.id ?? null;
-  const operations = blocks.map((node) => {
-    const operation = { type: 'insert' as const, kind: 'block' as const, parent: props.lesson.id, after, node };
-    after = node.id;
-    return operation;
-  });
-  if (page) desk.change('what was on its way to a page', operations);
-}
 /** Puts blocks behind a part, or at the end where it went; the cursor stays with whoever types meanwhile. */
 function insertBehind(id: string | undefined, blocks: readonly Block[]) {
-  if (!editor.value || editor.value.isDestroyed) return behindInCourse(id, blocks);
-  let top: { node: PmNode; at: number } | null = null;
-  editor.value!.state.doc.forEach((node, at) => {
-    if (node.attrs.id === id) top = { node, at };
-  });
-  putBehind(top, blocks);
+  // What was on its way when its page was left comes into the course all the same.
+  const left = !editor.value || editor.value.isDestroyed;
+  const page = left && desk.lessons.find((each) => each.id === props.lesson.id);
+  if (page) desk.change('what was on its way to a page', putParts(page, blocks, { behind: id }));
+  if (left) return;
+  const { view, state } = editor.value!;
+  putBehind(view, topOf(state.doc, id), nodesOf(blocks));
   flush();
 }
 /** Shows the parts that are selected, or the one at the cursor, as one of another kind. */

@@ -21,6 +21,9 @@ import { bracketedReferences, sendsToSection } from './references';
 import { regular } from './regular';
 import { englishRewriting } from './rewriting';
 import { ruleOf } from './rules';
+import { isChange } from './changes';
+import { passingIn } from './passing';
+import { stageOf } from './stages';
 import { saysWhatToDo, signpost, spokenHeading, turns } from './signposts';
 import { tellsPast } from './tense';
 import { anyOf } from '../phrases';
@@ -173,6 +176,9 @@ export function englishPack(language: string, lexicon: Lexicon, tags: (text: str
     comparesWithNothing,
     caseOf: (sentence, tagged) => caseOf(sentence, tagged, words),
     bandOf,
+    stageOf,
+    passingIn: (sentence, tagged) => passingIn(sentence, tagged, words),
+    isChange,
     written: withValue,
     openerOf: (sentence, tagged, quantities) => openerOf(sentence, tagged, quantities, words),
     definesAlike,

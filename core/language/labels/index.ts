@@ -16,6 +16,7 @@ const LABELS: Record<string, Labels> = {
     opening: 'What it is about',
     asked: 'Questions people ask',
     moreQuestions: 'More questions',
+    you: 'You',
     shapes: {
       when: 'Case',
       time: 'When',
@@ -55,6 +56,7 @@ const LABELS: Record<string, Labels> = {
     opening: 'Worum es geht',
     asked: 'Was gefragt wird',
     moreQuestions: 'Weitere Fragen',
+    you: 'Sie',
     shapes: {
       when: 'Fall',
       time: 'Wann',
@@ -94,6 +96,7 @@ const LABELS: Record<string, Labels> = {
     opening: 'De quoi il s’agit',
     asked: 'Questions posées',
     moreQuestions: 'Autres questions',
+    you: 'Vous',
     shapes: {
       when: 'Cas',
       time: 'Quand',
@@ -133,6 +136,7 @@ const LABELS: Record<string, Labels> = {
     opening: 'De qué se trata',
     asked: 'Lo que se pregunta',
     moreQuestions: 'Más preguntas',
+    you: 'Usted',
     shapes: {
       when: 'Caso',
       time: 'Cuándo',

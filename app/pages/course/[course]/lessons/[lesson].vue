@@ -101,8 +101,10 @@ const FRAMES = 200;
 const past = ref(false);
 const questions = newChecks(freshId);
 const picker = ref<HTMLInputElement | null>(null);
-/** The dialog comes when it is first wanted, and stays. */
+/** Dialogs come when they are first wanted, and stay. */
 const choosing = reactive({ wanted: false, open: false });
+const offering = ref(false);
+const offer = () => void (offering.value = true);
 const choose = () => void Object.assign(choosing, { wanted: true, open: true });
 function picked() {
   void editor.value?.takeFiles([...(picker.value?.files ?? [])]);
@@ -113,6 +115,7 @@ const further = [
   [
     { label: 'Picture, sound, video, file', onSelect: () => picker.value?.click() },
     { label: 'From the shelf or a source', onSelect: choose },
+    { label: 'Diagram of this lesson’s words', onSelect: offer },
   ],
   [{ label: 'Questions from your sources', onSelect: wish }],
   questions.map(({ label, make }) => ({ label, onSelect: () => ownQuestion(make) })),
@@ -256,6 +259,14 @@ useActions([
     run: choose,
   },
   {
+    id: 'l-diagram',
+    label: 'Diagrams and pictures for this lesson',
+    key: 'Ctrl+Alt+D',
+    area: 'Lesson',
+    when: editing,
+    run: offer,
+  },
+  {
     id: 'l-question',
     label: 'Write a question here',
     key: 'Ctrl+Alt+Q',
@@ -336,6 +347,7 @@ useActions([
         v-model:open="choosing.open"
         @take="(given: GivenMedia) => editor?.insert([blockOfMedia(freshId('b'), given)])"
       />
+      <LazyMediaOffersDialog v-if="offering" v-model:open="offering" :lesson="lesson.id" />
       <LessonTools
         v-if="desk.mayEdit && editor?.made"
         :editor="editor.made"
