@@ -38,7 +38,7 @@ export default defineNitroPlugin((nitro) => {
     const framed = event.context.framed === true;
     setResponseHeaders(event, {
       'x-frame-options': framed ? 'SAMEORIGIN' : 'DENY',
-      'content-security-policy': `default-src 'none'; script-src 'nonce-${nonce}' 'strict-dynamic'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; media-src 'self'; font-src 'self'; connect-src 'self'; worker-src 'self'; frame-src 'self'${frames}; base-uri 'none'; form-action 'self'; frame-ancestors ${framed ? "'self'" : "'none'"}`,
+      'content-security-policy': `default-src 'none'; script-src 'nonce-${nonce}' 'strict-dynamic'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; media-src 'self' blob:; font-src 'self'; connect-src 'self'; worker-src 'self'; frame-src 'self'${frames}; base-uri 'none'; form-action 'self'; frame-ancestors ${framed ? "'self'" : "'none'"}`,
     });
   });
 });

@@ -103,6 +103,8 @@ const questions = newChecks(freshId);
 const picker = ref<HTMLInputElement | null>(null);
 /** Dialogs come when they are first wanted, and stay. */
 const choosing = reactive({ wanted: false, open: false });
+const recording = ref(false);
+const record = () => void (recording.value = true);
 const offering = ref(false);
 const offer = () => void (offering.value = true);
 const choose = () => void Object.assign(choosing, { wanted: true, open: true });
@@ -115,6 +117,7 @@ const further = [
   [
     { label: 'Picture, sound, video, file', onSelect: () => picker.value?.click() },
     { label: 'From the shelf or a source', onSelect: choose },
+    { label: 'Recording: voice, speaker, screen', onSelect: record },
     { label: 'Diagram of this lesson’s words', onSelect: offer },
   ],
   [{ label: 'Questions from your sources', onSelect: wish }],
@@ -259,6 +262,14 @@ useActions([
     run: choose,
   },
   {
+    id: 'l-record',
+    label: 'Record voice, speaker or screen',
+    key: 'Ctrl+Alt+R',
+    area: 'Lesson',
+    when: editing,
+    run: record,
+  },
+  {
     id: 'l-diagram',
     label: 'Diagrams and pictures for this lesson',
     key: 'Ctrl+Alt+D',
@@ -345,6 +356,11 @@ useActions([
       <LazyMediaChooseDialog
         v-if="choosing.wanted"
         v-model:open="choosing.open"
+        @take="(given: GivenMedia) => editor?.insert([blockOfMedia(freshId('b'), given)])"
+      />
+      <LazyMediaRecordDialog
+        v-if="recording"
+        v-model:open="recording"
         @take="(given: GivenMedia) => editor?.insert([blockOfMedia(freshId('b'), given)])"
       />
       <LazyMediaOffersDialog v-if="offering" v-model:open="offering" :lesson="lesson.id" />

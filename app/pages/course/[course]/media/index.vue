@@ -21,6 +21,7 @@ const box = ref<HTMLElement | null>(null);
 type Filter = 'all' | MediaSort | 'unused' | 'wants' | 'thrown';
 const filter = ref<Filter>('all');
 const over = ref(false);
+const recording = ref(false);
 
 const shelf = computed(() => shelfOf(desk.course!));
 const thrown = computed(() =>
@@ -86,6 +87,14 @@ const back = (medium: Medium) => desk.change(`“${medium.name}” back on the s
 useActions([
   { id: 'media-add', label: 'Add media', key: 'Alt+A', area: 'Media', when: () => desk.mayEdit, run: () => device() },
   {
+    id: 'media-record',
+    label: 'Record voice, speaker or screen',
+    key: 'Ctrl+Alt+R',
+    area: 'Media',
+    when: () => desk.mayEdit,
+    run: () => void (recording.value = true),
+  },
+  {
     id: 'media-find',
     label: 'Search the shelf',
     key: 'Alt+J',
@@ -108,7 +117,10 @@ useActions([
       <span class="small quiet">all pictures, sounds, videos and files of this course, in use or kept</span>
       <div ref="box" class="end">
         <UInput v-model="typed" size="sm" class="w-48" placeholder="Search the shelf" aria-label="Search the shelf" />
-        <UButton v-if="desk.mayEdit" size="sm" @click="device()">Add files</UButton>
+        <template v-if="desk.mayEdit">
+          <UButton size="sm" color="neutral" variant="outline" @click="recording = true">Record</UButton>
+          <UButton size="sm" @click="device()">Add files</UButton>
+        </template>
       </div>
     </div>
     <FieldTabs v-model="filter" :items="filters" class="tabs" />
@@ -156,6 +168,7 @@ useActions([
           Nothing on the shelf is like that.
         </p>
       </div>
+      <LazyMediaRecordDialog v-if="recording" v-model:open="recording" @take="({ file }) => (at = file.hash)" />
       <MediaDetails v-if="chosen && filter !== 'thrown'" :key="chosen.file.hash" :item="chosen" @gone="at = ''" />
     </div>
   </div>
