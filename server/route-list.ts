@@ -27,6 +27,7 @@ export interface Routes {
   'GET /api/courses/:course/checks/:check/ways': typeof import('./api/courses/[course]/checks/[check]/ways.get').default;
   'GET /api/courses/:course/comparison': typeof import('./api/courses/[course]/comparison.get').default;
   'GET /api/courses/:course/contradictions': typeof import('./api/courses/[course]/contradictions.get').default;
+  'GET /api/courses/:course/deck': typeof import('./api/courses/[course]/deck.get').default;
   'GET /api/courses/:course/events': typeof import('./api/courses/[course]/events.get').default;
   'GET /api/courses/:course/figures': typeof import('./api/courses/[course]/figures.get').default;
   'GET /api/courses/:course/forms': typeof import('./api/courses/[course]/forms/index.get').default;
@@ -56,6 +57,7 @@ export interface Routes {
   'GET /api/courses/:course/releases': typeof import('./api/courses/[course]/releases/index.get').default;
   'GET /api/courses/:course/releases/:release/package': typeof import('./api/courses/[course]/releases/[release]/package.get').default;
   'GET /api/courses/:course/rows/:row/takes': typeof import('./api/courses/[course]/rows/[row]/takes.get').default;
+  'GET /api/courses/:course/script': typeof import('./api/courses/[course]/script.get').default;
   'GET /api/courses/:course/search': typeof import('./api/courses/[course]/search.get').default;
   'GET /api/courses/:course/sources': typeof import('./api/courses/[course]/sources/index.get').default;
   'GET /api/courses/:course/sources/:source': typeof import('./api/courses/[course]/sources/[source].get').default;
@@ -168,6 +170,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/checks/:check/ways': 'author',
   'GET /api/courses/:course/comparison': 'reader',
   'GET /api/courses/:course/contradictions': 'reader',
+  'GET /api/courses/:course/deck': 'reader',
   'GET /api/courses/:course/events': 'reader',
   'GET /api/courses/:course/figures': 'reader',
   'GET /api/courses/:course/forms': 'marker',
@@ -197,6 +200,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'GET /api/courses/:course/releases': 'reader',
   'GET /api/courses/:course/releases/:release/package': 'author',
   'GET /api/courses/:course/rows/:row/takes': 'author',
+  'GET /api/courses/:course/script': 'reader',
   'GET /api/courses/:course/search': 'reader',
   'GET /api/courses/:course/sources': 'reader',
   'GET /api/courses/:course/sources/:source': 'reader',

@@ -76,6 +76,9 @@ export function mediaDesk(db: Db, files: FileStore, now: () => number) {
       return row && files.has(hash) ? { ...row, path: files.pathOf(hash) } : fail('no-such-media', undefined, hash);
     },
     ofCourse: (course: string) => media.ofCourse(course),
+    /** The bytes of a file that a course has; undefined for what it has not, or was lost. */
+    bytesOf: (course: string, hash: string): Uint8Array | undefined =>
+      media.get(course, hash) ? files.read(hash) : undefined,
     /** The files that a piece of a course's document names, as they go into a zip; what was lost is left out. */
     laidOf(course: string, document: unknown): Map<string, LaidFile> {
       const used = mediaRefs(document).filter(({ hash }) => media.get(course, hash));

@@ -41,6 +41,11 @@ export class RevisionQuery {
   @Type(() => Number) @IsInt() @Min(0) revision!: number;
 }
 
+/** How a script is written. */
+export class ScriptQuery {
+  @IsIn(['docx', 'txt']) as!: 'docx' | 'txt';
+}
+
 export class PackageQuery {
   @IsIn(PACKAGE_FORMATS) format!: PackageFormat;
 }

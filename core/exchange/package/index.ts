@@ -73,12 +73,18 @@ export function packageFiles<File>(
 
 /** The file name of a package. */
 export function packageName(title: string, format: PackageFormat | QuestionFormat | 'archive'): string {
-  const name =
+  const name = fileName(title);
+  return format === 'archive' ? `${name}.uplift.zip` : `${name}.${format}.zip`;
+}
+
+/** A title as the name of a file that every system takes. */
+export function fileName(title: string): string {
+  return (
     title
       .normalize('NFKD')
       .replace(/[^\w -]+/g, '')
       .trim()
       .replace(/\s+/g, '-')
-      .toLowerCase() || 'course';
-  return format === 'archive' ? `${name}.uplift.zip` : `${name}.${format}.zip`;
+      .toLowerCase() || 'course'
+  );
 }

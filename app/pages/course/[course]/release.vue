@@ -106,6 +106,11 @@ useActions([
     run: () => void make(),
   },
 ]);
+/** What somebody holds the course by. */
+const roomAt = (as: 'deck' | 'docx' | 'txt') =>
+  as === 'deck'
+    ? addressOf('GET /api/courses/:course/deck', { course: desk.course!.id })
+    : addressOf('GET /api/courses/:course/script', { course: desk.course!.id, query: { as } });
 const packageAt = (release: string, format: PackageFormat) =>
   addressOf('GET /api/courses/:course/releases/:release/package', {
     course: desk.course!.id,
@@ -277,6 +282,15 @@ const packageAt = (release: string, format: PackageFormat) =>
       compared by the learners themselves there, no files are handed in, and feedback forms are left out. Withdrawing a
       release shuts it here; what learners did is kept.
     </p>
+    <section class="room">
+      <h2>For a room</h2>
+      <p class="small">
+        The course as it stands, to be held by somebody:
+        <a class="link" :href="roomAt('deck')" download>slides with speaker notes (PPTX)</a>
+        <a class="link" :href="roomAt('docx')" download>script (DOCX)</a>
+        <a class="link" :href="roomAt('txt')" download>script (text)</a>
+      </p>
+    </section>
   </div>
 </template>
 
@@ -336,6 +350,18 @@ fieldset ul {
   font-family: var(--font-mono);
   font-size: 13px;
   overflow-wrap: anywhere;
+}
+.room {
+  padding: 4px 18px 30px;
+}
+.room h2 {
+  font-size: 15px;
+  margin: 8px 0 4px;
+}
+.room .link {
+  display: inline-block;
+  min-height: 24px;
+  margin-inline: 6px;
 }
 .packages a {
   white-space: nowrap;
