@@ -1,3 +1,4 @@
+import type { Cue } from '~~/core/blocks/clip/cues';
 import type { Block } from '~~/core/blocks/forms';
 import type { ShelvedFile } from '~~/core/course/course';
 import { sortOf, type ClipRef, type FileRef, type PictureRef } from '~~/core/document/media';
@@ -32,6 +33,40 @@ export const fileRefOf = ({ hash, type, bytes }: ShelvedFile, name: string): Fil
   type,
   name,
   ...(bytes !== undefined && { bytes }),
+});
+
+/** A part of a recording in which somebody says a passage: from when to when, and the words as captions. */
+export interface SaidPart {
+  from: number;
+  to: number;
+  text: string;
+}
+
+/** Sentences as captions, each as long as its letters are of the whole. */
+export function saidCues({ from, to, text }: SaidPart): Cue[] {
+  const sentences = text.split(/(?<=[.!?…]["”’]?)\s+/).filter(Boolean);
+  const letters = sentences.reduce((sum, sentence) => sum + sentence.length, 0);
+  const place = (before: number) => Math.round((from + ((to - from) * before) / letters) * 100) / 100;
+  let before = 0;
+  return sentences.map((sentence) => {
+    const begins = place(before);
+    before += sentence.length;
+    return { from: begins, to: place(before), text: sentence.slice(0, 1000) };
+  });
+}
+
+/** The part of a page that plays where a passage is said. */
+export const blockOfSaid = (id: string, { file, name }: Pick<GivenMedia, 'file' | 'name'>, part: SaidPart): Block => ({
+  id,
+  kind: 'clip',
+  body: {
+    clip: clipRefOf(file),
+    title: bareName(name),
+    caption: '',
+    from: part.from,
+    to: part.to,
+    cues: saidCues(part),
+  },
 });
 
 /** What a file is called, without its ending. */

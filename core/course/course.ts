@@ -189,6 +189,8 @@ export interface Medium {
   licence?: string;
   /** Learners are shown both wherever it stands. */
   credited?: true;
+  /** Of a sound or film: the source that has what is said in it, by the same times. */
+  ofSource?: string;
 }
 
 /** A file with what is known of it: bytes, pixels of what is seen, seconds of what goes on. */

@@ -141,7 +141,7 @@ const answerShape = object(
 const words = string({ min: 1, max: 1000 });
 const mediumFields = {
   required: { file: shelvedFile, name: string({ min: 1, max: 200 }) },
-  optional: { alt: words, decorative: always, credit: words, licence: words, credited: always },
+  optional: { alt: words, decorative: always, credit: words, licence: words, credited: always, ofSource: id },
 };
 const mediumShape = object({ id, ...mediumFields.required }, mediumFields.optional);
 

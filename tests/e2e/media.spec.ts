@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
+import { blockTexts } from '../../core/blocks/forms';
 import { allLessons } from '../../core/course/course';
+import { evidencedSentences } from '../../core/document/rich-text';
 import { aPng } from '../pictures';
+import { aWav } from '../sounds';
 import { expect, openDemo, openLesson, saved, served, test } from './app';
 
 const FILM = 'tests/fixtures/media/turning.webm';
@@ -143,4 +146,68 @@ test('a part of a film is sent where only a part is asked for', async ({ page, a
   expect(part.status()).toBe(206);
   expect(await part.body()).toEqual(readFileSync(FILM).subarray(4, 10));
   expect(part.headers()).toMatchObject({ 'content-type': 'video/webm', 'x-content-type-options': 'nosniff' });
+});
+
+test('a recorded talk is played on a page from where a sentence of it stands', async ({ page, app }) => {
+  await openDemo(page, app);
+  // A lesson that stands on what somebody says in a talk.
+  const { course } = await served(page);
+  const stands = allLessons(course).flatMap(({ title, blocks }) =>
+    blocks
+      .flatMap(blockTexts)
+      .flatMap(evidencedSentences)
+      .map(({ mark, text }) => ({ title, text, passage: mark.attrs.passages[0].id })),
+  );
+  const ids = stands.map(({ passage }) => passage).join(',');
+  const views = (await (await page.request.get(`${app.url}/api/courses/${course.id}/passages?ids=${ids}`)).json()) as {
+    source: { title: string };
+    passage: { id: string; locator: { seconds?: number } };
+  }[];
+  const said = views.find(({ passage }) => (passage.locator.seconds ?? 0) > 10)!;
+  const { title, text } = stands.find(({ passage }) => passage === said.passage.id)!;
+
+  await page.keyboard.press('Alt+0');
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Add files' }).click(),
+  ]);
+  await chooser.setFiles({ name: 'the talk.wav', mimeType: 'audio/wav', buffer: Buffer.from(aWav(900)) });
+  await page.getByRole('button', { name: 'Sound the talk' }).click();
+  await page.getByRole('combobox', { name: 'The source with what is said in it' }).click();
+  await page.getByRole('option', { name: said.source.title }).click();
+
+  await openLesson(page, title);
+  await page.locator('.lesson-page').getByText(text.slice(0, 40)).first().click();
+  await page.getByRole('button', { name: 'play it on the page' }).first().click();
+  await expect(page.locator('.lesson-page audio')).toBeVisible();
+  await saved(page);
+  const now = (await served(page)).course;
+  const { body } = allLessons(now)
+    .flatMap(({ blocks }) => blocks)
+    .find(({ kind }) => kind === 'clip') as { body: { from: number; cues: { text: string }[] } };
+  expect(body.from).toBe(said.passage.locator.seconds);
+  expect(body.cues.length).toBeGreaterThan(0);
+});
+
+test('diagrams of a course’s own words are looked through, put in, undone and changed', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+0');
+  await page.getByRole('link', { name: /To put in/ }).click();
+  await page.getByRole('button', { name: 'Put in the diagram Damage' }).click();
+  await expect(page.getByRole('button', { name: 'Put in the diagram Damage' })).toHaveCount(0);
+  await openLesson(page, 'Damage');
+  const drawn = page.locator('.lesson-page .up-strip');
+  await expect(drawn.locator('li')).toHaveCount(5);
+  await page.getByRole('button', { name: 'change its words' }).click();
+  const stage = page.getByLabel('stage', { exact: true }).first();
+  await stage.click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' at once', { delay: 70 });
+  await page.getByRole('button', { name: 'shut' }).click();
+  await expect(drawn.locator('li').first()).toContainText('at once');
+  await saved(page);
+  await page.reload();
+  await expect(drawn.locator('li').first()).toContainText('at once');
+  await page.keyboard.press('Control+z');
+  await expect(drawn.locator('li').first()).not.toContainText('at once');
 });

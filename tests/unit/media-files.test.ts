@@ -12,6 +12,7 @@ import { inspectPicture } from '../../core/media/inspect';
 import { withoutMetadata } from '../../core/media/strip';
 import { unpack } from '../../core/reading/zip';
 import { aPng } from '../pictures';
+import { aWav } from '../sounds';
 
 const fixture = (name: string) => new Uint8Array(readFileSync(`tests/fixtures/media/${name}`));
 const text = (words: string) => new TextEncoder().encode(words);
@@ -23,24 +24,6 @@ const codeOf = async (work: () => unknown): Promise<string> => {
     return error instanceof ProblemError ? error.problem.code : String(error);
   }
 };
-/** Mono sound of so many seconds at 8,000 samples a second, as a WAV file. */
-function aWav(seconds: number): Uint8Array {
-  const samples = seconds * 8000;
-  const bytes = Buffer.alloc(44 + samples);
-  bytes.write('RIFF', 0, 'latin1');
-  bytes.writeUInt32LE(36 + samples, 4);
-  bytes.write('WAVEfmt ', 8, 'latin1');
-  bytes.writeUInt32LE(16, 16);
-  bytes.writeUInt16LE(1, 20);
-  bytes.writeUInt16LE(1, 22);
-  bytes.writeUInt32LE(8000, 24);
-  bytes.writeUInt32LE(8000, 28);
-  bytes.writeUInt16LE(1, 32);
-  bytes.writeUInt16LE(8, 34);
-  bytes.write('data', 36, 'latin1');
-  bytes.writeUInt32LE(samples, 40);
-  return new Uint8Array(bytes);
-}
 
 describe('a file of media', () => {
   it('is what its bytes say, with what must be known to show it', async () => {

@@ -50,6 +50,7 @@ useActions([
       :evidence="evidence"
       :changed="changed"
       @detach="emit('detach', $event)"
+      @pull="emit('pull', $event)"
       @replace="(id, text, attrs) => emit('replace', id, text, attrs)"
     />
     <EvidenceFind

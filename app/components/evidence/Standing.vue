@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Block } from '~~/core/blocks/forms';
+import { blockOfSaid } from '~/blocks/media';
 import { api } from '~/client';
 import { sentenceHash, type EvidenceMark, type PassageRange } from '~~/core/document/rich-text';
 import { useActions } from '~/actions/registry';
@@ -13,6 +15,7 @@ const props = defineProps<{ evidence: EvidenceMark['attrs'] | null; changed: boo
 const emit = defineEmits<{
   replace: [id: string, text: string, attrs: EvidenceMark['attrs']];
   detach: [passage: string];
+  pull: [blocks: Block[]];
 }>();
 const stale = useStale();
 const desk = useCourse();
@@ -105,6 +108,22 @@ function renew() {
     });
 }
 
+/** The recording on the shelf in which a passage is said, where there is one. */
+const recordingOf = ({ source, passage }: PassageView) =>
+  passage.locator.seconds === undefined
+    ? undefined
+    : desk.course!.media?.find(({ ofSource }) => ofSource === source.id);
+/** Letters that are said in a second, where nothing says when the next passage begins. */
+const LETTERS = 14;
+function play(view: PassageView) {
+  const medium = recordingOf(view);
+  const { text, locator } = view.passage;
+  const from = locator.seconds ?? 0;
+  const next = view.after.find((each) => (each.locator.seconds ?? 0) > from)?.locator.seconds;
+  const end = Math.min(next ?? from + text.length / LETTERS, medium?.file.seconds ?? Infinity);
+  if (medium && end > from) emit('pull', [blockOfSaid(freshId('b'), medium, { from, to: end, text })]);
+}
+
 useActions([
   {
     id: 'e-renew',
@@ -135,6 +154,8 @@ useActions([
             target="_blank"
             rel="noopener"
             >watch it there</a
+          ><button v-if="desk.mayEdit && recordingOf(view)" type="button" class="link off" @click="play(view)">
+            play it on the page</button
           ><button
             v-if="desk.mayEdit && evidence"
             type="button"

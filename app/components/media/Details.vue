@@ -5,6 +5,7 @@ import { checkText } from '~~/core/checks/forms';
 import type { Lesson, Medium } from '~~/core/course/course';
 import { layOnShelf, replaceMedia, type OnShelf } from '~~/core/course/media';
 import type { GivenMedia } from '~/blocks/media';
+import { api, type AnswerOf } from '~/client';
 import { freshId } from '~/composables/useApi';
 import { mediaAddress, shelvedFile } from '~/composables/useMedia';
 import { useCourse } from '~/stores/course';
@@ -55,6 +56,26 @@ const places = computed(() =>
     };
   }),
 );
+/** Sources that say when each thing is said: a recording is of one of them, or of none. */
+const NONE = 'none';
+const TIMED = new Set(['vtt', 'srt']);
+const rows = ref<AnswerOf<'GET /api/courses/:course/sources'>>([]);
+onMounted(async () => {
+  if (props.item.sort !== 'sound' && props.item.sort !== 'film') return;
+  rows.value = await api('GET /api/courses/:course/sources', { course: desk.course!.id }).catch(() => []);
+});
+const timed = computed(() => [
+  { value: NONE, label: 'none' },
+  ...rows.value.filter(({ kind }) => TIMED.has(kind)).map(({ id, title }) => ({ value: id, label: title })),
+]);
+function said(source: string) {
+  desk.flushTyping();
+  const node = shelved();
+  desk.change('what is said in a recording', [
+    ...layOnShelf(desk.course!, node),
+    { type: 'set', id: node.id, field: 'ofSource', value: source === NONE ? null : source, was: node.ofSource },
+  ]);
+}
 function throwAway() {
   desk.flushTyping();
   const node = medium.value;
@@ -136,6 +157,14 @@ function replace({ file }: GivenMedia) {
       label="learners are shown both"
       @update:model-value="tick('credit shown', 'credited', !!$event)"
     />
+    <label v-if="timed.length > 1" class="field"
+      ><span class="small">What is said in it is the source</span>
+      <FieldSelect
+        :model-value="medium?.ofSource ?? NONE"
+        :items="timed"
+        label="The source with what is said in it"
+        @update:model-value="said($event)"
+    /></label>
     <h2>Where it stands</h2>
     <ul v-if="places.length" class="places">
       <li v-for="place in places" :key="place.key">

@@ -13,6 +13,7 @@ const ID_FIELDS = new Set([
   'checkId',
   'objectiveId',
   'sourceId',
+  'ofSource',
   'place',
 ]);
 const ID_LISTS = new Set(['objectiveIds', 'plannedPassages', 'given', 'supporting', 'passages', 'lessons', 'value']);
