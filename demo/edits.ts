@@ -2,6 +2,7 @@ import { allLessons, type Course, type Lesson, type LessonState } from '../core/
 import { idFrom } from '../core/document/id';
 import { WORKSHOP_PICTURE } from './picture';
 import { askingLesson, finalQuizLesson } from './checks';
+import { mediaEdits, type DemoMedia } from './media';
 import { feedbackLesson } from './survey';
 import { ASKING_LESSON } from './frame';
 import { applyAll, type Operation } from '../core/course/operations';
@@ -20,9 +21,9 @@ const PURPOSES: [about: RegExp, purpose: string][] = [
 
 /**
  * What the coordinator changed in the draft by hand: purposes, states, a lesson of her own with a paragraph, one of
- * questions, one sentence changed.
+ * questions, one sentence changed, and what she shows.
  */
-export function handEdits(course: Course): Operation[] {
+export function handEdits(course: Course, media: DemoMedia): Operation[] {
   const operations: Operation[] = [];
   let edited = course;
   const add = (...more: Operation[]) => {
@@ -79,5 +80,6 @@ export function handEdits(course: Course): Operation[] {
   add({ type: 'insert', kind: 'lesson', parent: last.id, after: last.lessons.at(-1)!.id, node: own });
   add(...askingLesson(course, last.id, own.id), finalQuizLesson(last.id, ASKING_LESSON));
   add(...feedbackLesson(edited));
+  add(...mediaEdits(edited, media));
   return operations;
 }

@@ -10,7 +10,7 @@ import { understand } from '../core/knowledge';
 import { packFor } from '../server/language/packs';
 import { readInChild, sourceIds } from '../server/reading';
 import { handEdits } from './edits';
-import { WORKSHOP, WORKSHOP_PICTURE } from './picture';
+import { demoMedia } from './media';
 
 const FILES = [
   'lending-policy.docx',
@@ -45,7 +45,8 @@ const brief = {
   outcomes: ['Fewer tools come back damaged without a tag', 'No battery is charged against the guide'],
 };
 const drafted = draftCourse(brief, knowledge, TITLE);
-const operations: Operation[] = handEdits(drafted.course);
+const media = await demoMedia();
+const operations: Operation[] = handEdits(drafted.course, media);
 const edited = applyAll(drafted.course, operations);
 if (!edited.ok)
   throw new Error(`The hand edits do not fit the draft any more: ${edited.problem.code} at ${edited.problem.place}`);
@@ -57,10 +58,7 @@ const document = courseDocument(
   packFor('en'),
 );
 mkdirSync('demo/course', { recursive: true });
-writeFileSync(
-  'demo/course/lending-tools-safely.uplift.zip',
-  writeArchive(document, new Map([[WORKSHOP_PICTURE.media.hash, WORKSHOP]])),
-);
+writeFileSync('demo/course/lending-tools-safely.uplift.zip', writeArchive(document, media.bytes));
 console.log(
   `${course.modules.length} modules, ${allLessons(course).length} lessons, ${course.checks.length} checks, ${operations.length} edits by hand`,
 );

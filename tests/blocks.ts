@@ -63,7 +63,7 @@ export const A_BLOCK_OF_EVERY_KIND: Block[] = [
     },
   },
   {
-    id: anId('b24'),
+    id: anId('b29'),
     kind: 'gallery',
     body: {
       pictures: [

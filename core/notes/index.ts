@@ -13,6 +13,7 @@ import { promiseNotes } from './rules/promise';
 import { quizNotes } from './rules/quizzes';
 import { sizeNotes } from './rules/size';
 import { slotNotes } from './rules/slots';
+import { mediaNotes } from './rules/media';
 import { surveyNotes } from './rules/surveys';
 import { termNotes } from './rules/terms';
 
@@ -23,6 +24,7 @@ const RULES: readonly ((matter: NoteMatter) => Note[])[] = [
   cascadeNotes,
   slotNotes,
   surveyNotes,
+  mediaNotes,
   promiseNotes,
   moduleNotes,
   groundNotes,

@@ -33,6 +33,8 @@ export type NoteRule =
   | 'action-open'
   | 'slot-open'
   | 'form-empty'
+  | 'picture-silent'
+  | 'clip-silent'
   | 'quiz-short'
   | 'quiz-weights';
 

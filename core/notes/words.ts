@@ -28,6 +28,14 @@ const SAID: Record<NoteRule, (parameters: Note['parameters']) => string> = {
   'asked-open': ({ asked }) => `Nothing in it answers “${asked}”, which people ask.`,
   'slot-open': ({ asks }) => `A place on its page is still open: “${asks}”`,
   'form-empty': ({ title }) => `The feedback form “${title}” asks nothing yet; learners do not get it.`,
+  'picture-silent': ({ count }) =>
+    Number(count) === 1
+      ? 'A picture on its page does not say what it shows, for who cannot see it.'
+      : `${count} pictures on its page do not say what they show, for who cannot see them.`,
+  'clip-silent': ({ count }) =>
+    Number(count) === 1
+      ? 'What is said in a recording on its page cannot be read: it has no captions.'
+      : `What is said in ${count} recordings on its page cannot be read: they have no captions.`,
   'action-open': ({ action }) => `No lesson in it leads to “${action}”.`,
   'quiz-short': ({ asks, wants }) =>
     asks === 0 ? 'It asks nothing yet.' : `A try should ask ${wants}, and there are only ${asks} to draw from.`,

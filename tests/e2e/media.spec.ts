@@ -184,7 +184,9 @@ test('a recorded talk is played on a page from where a sentence of it stands', a
   const now = (await served(page)).course;
   const { body } = allLessons(now)
     .flatMap(({ blocks }) => blocks)
-    .find(({ kind }) => kind === 'clip') as { body: { from: number; cues: { text: string }[] } };
+    .find((block) => block.kind === 'clip' && block.body.clip?.type === 'audio/wav') as {
+    body: { from: number; cues: { text: string }[] };
+  };
   expect(body.from).toBe(said.passage.locator.seconds);
   expect(body.cues.length).toBeGreaterThan(0);
 });
@@ -210,4 +212,35 @@ test('diagrams of a course’s own words are looked through, put in, undone and 
   await expect(drawn.locator('li').first()).toContainText('at once');
   await page.keyboard.press('Control+z');
   await expect(drawn.locator('li').first()).not.toContainText('at once');
+});
+
+test('a picture is cut, turned and made unreadable, step by step; the first one stays', async ({ page, app }) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+0');
+  await page.getByRole('button', { name: 'Picture tag' }).click();
+  await page.getByRole('button', { name: 'Work on it' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Work on the picture' });
+  await expect(dialog.getByText('800 × 500')).toBeVisible();
+  await dialog.getByLabel('From the left, in hundredths').fill('0');
+  await dialog.getByLabel('Wide, in hundredths').fill('50');
+  await dialog.getByRole('button', { name: 'Make it unreadable' }).click();
+  await dialog.getByRole('button', { name: 'Keep this part' }).click();
+  await expect(dialog.getByText('400 × 300')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Turn right' }).click();
+  await expect(dialog.getByText('300 × 400')).toBeVisible();
+  await dialog.getByRole('button', { name: 'one step back' }).click();
+  await expect(dialog.getByText('400 × 300')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Keep, and show it everywhere' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Picture tag changed' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Picture tag', exact: true })).toBeVisible();
+  await saved(page);
+  const gallery = async () => {
+    const { course } = await served(page);
+    const found = allLessons(course).flatMap(({ blocks }) => blocks.filter(({ kind }) => kind === 'gallery'));
+    return (found[0].body as { pictures: { picture: { width: number }; alt: string }[] }).pictures[1];
+  };
+  expect(await gallery()).toMatchObject({ picture: { width: 400, height: 300 } });
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await gallery()).picture.width).toBe(800);
 });

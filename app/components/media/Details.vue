@@ -14,9 +14,10 @@ import { counted } from '~/words/states';
 
 /** A file of the shelf: what it is, what is said of it, whose it is, where it stands. */
 const props = defineProps<{ item: OnShelf }>();
-const emit = defineEmits<{ gone: [] }>();
+const emit = defineEmits<{ gone: []; show: [hash: string] }>();
 const desk = useCourse();
 const replacing = ref(false);
+const working = ref(false);
 const medium = computed(() => props.item.medium);
 const address = computed(() => mediaAddress(desk.course!.id, props.item.file));
 const isPicture = computed(() => props.item.sort === 'picture');
@@ -80,6 +81,25 @@ function throwAway() {
   desk.flushTyping();
   const node = medium.value;
   if (node && desk.change(`“${node.name}” off the shelf`, [{ type: 'remove', id: node.id }])) emit('gone');
+}
+/** What work made of it carries on what was said of it; asked for, it stands wherever the first one did. */
+function worked({ file, alt }: GivenMedia, everywhere: boolean) {
+  desk.flushTyping();
+  const made = (desk.course!.media ?? []).find((each) => each.file.hash === file.hash);
+  const said = medium.value;
+  const set = (field: string, value: unknown) =>
+    made && value !== undefined
+      ? [{ type: 'set' as const, id: made.id, field, value, was: made[field as keyof Medium] }]
+      : [];
+  desk.change(`“${props.item.name}” worked on`, [
+    ...set('alt', alt || undefined),
+    ...set('credit', said?.credit),
+    ...set('licence', said?.licence),
+    ...set('credited', said?.credited),
+    ...(everywhere ? replaceMedia(desk.course!, props.item.file.hash, file) : []),
+  ]);
+  desk.outside++;
+  emit('show', file.hash);
 }
 function replace({ file }: GivenMedia) {
   if (file.hash === props.item.file.hash) return;
@@ -174,6 +194,7 @@ function replace({ file }: GivenMedia) {
     <p v-else class="small quiet">Nowhere. It is kept all the same.</p>
     <p v-if="item.takes" class="small quiet">And in {{ counted(item.takes, ['take', 'takes']) }}.</p>
     <div v-if="desk.mayEdit" class="acts">
+      <UButton v-if="isPicture" size="sm" color="neutral" variant="outline" @click="working = true">Work on it</UButton>
       <UButton v-if="places.length" size="sm" color="neutral" variant="outline" @click="replacing = true"
         >Another one everywhere</UButton
       >
@@ -181,11 +202,17 @@ function replace({ file }: GivenMedia) {
         >Throw away</UButton
       >
     </div>
+    <LazyMediaEditDialog v-if="working" v-model:open="working" :item="item" @take="worked" />
     <LazyMediaChooseDialog v-if="replacing" v-model:open="replacing" :sorts="[item.sort]" @take="replace" />
   </aside>
 </template>
 
 <style scoped>
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
 .details {
   width: 316px;
   flex: none;

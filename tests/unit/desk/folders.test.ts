@@ -38,6 +38,17 @@ describe('data folders of older versions', () => {
     },
   );
 
+  it('of version 12 has its pictures still', () => {
+    const folder = aFolder();
+    cpSync('tests/fixtures/data-12', folder, { recursive: true });
+    const { db, courses, media } = openInstallation(folder);
+    const [picture, ...others] = courses.list(INES).flatMap(({ id }) => media.ofCourse(id));
+    expect(picture).toMatchObject({ name: 'shed.png', type: 'image/png', width: 4, height: 3, origin: 'file' });
+    expect(picture).not.toHaveProperty('seconds');
+    expect(others).toEqual([]);
+    db.close();
+  });
+
   it('of version 2 has its releases and learners still', () => {
     const folder = aFolder();
     cpSync('tests/fixtures/data-2', folder, { recursive: true });

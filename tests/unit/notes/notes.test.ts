@@ -5,7 +5,7 @@ import { plainRun } from '../../../core/document/rich-text';
 import { allLessons, type Course, type Lesson } from '../../../core/course/course';
 import { applyAll, type Operation } from '../../../core/course/operations';
 import { validateCourse } from '../../../core/course/validate';
-import { leaveNote, outlineNotes, type NoteRule } from '../../../core/notes';
+import { leaveNote, outlineNotes, type Note, type NoteRule } from '../../../core/notes';
 import { mendOperations } from '../../../core/notes/mend';
 import { mendWords, noteSentence } from '../../../core/notes/words';
 import { aBrief, aCourse, aLesson, aModule, anId, aText } from '../../builders';
@@ -84,6 +84,40 @@ describe('notes on an outline', () => {
     expect(noteSentence(note)).toBe('The feedback form “How it went” asks nothing yet; learners do not get it.');
     const whole = asking([{ id: anId('i'), kind: 'text', text: 'What was missing?' }]);
     expect(whole.filter(({ about }) => about === anId('Feedback'))).toEqual([]);
+  });
+
+  it('ask for words for what some cannot see or hear, and rest once they are there', () => {
+    const picture = (more: object): Block => ({
+      id: anId('pic'),
+      kind: 'picture',
+      body: {
+        picture: { hash: 'ab'.repeat(32), type: 'image/png', width: 4, height: 3 },
+        alt: '',
+        caption: [],
+        ...more,
+      },
+    });
+    const clip = (more: object): Block => ({
+      id: anId('clip'),
+      kind: 'clip',
+      body: {
+        clip: { hash: 'ac'.repeat(32), type: 'audio/wav', seconds: 9 },
+        title: '',
+        caption: '',
+        cues: [],
+        ...more,
+      },
+    });
+    const notes = (...blocks: Block[]) => outlineNotes(course([{ ...aLesson('Shown'), blocks }]));
+    const sentences = (found: Note[]) => found.filter(({ rule }) => rule.endsWith('-silent')).map(noteSentence);
+    expect(sentences(notes(picture({}), clip({})))).toEqual([
+      'A picture on its page does not say what it shows, for who cannot see it.',
+      'What is said in a recording on its page cannot be read: it has no captions.',
+    ]);
+    expect(sentences(notes(picture({ alt: 'A shed' }), clip({ wordless: true })))).toEqual([]);
+    expect(sentences(notes(picture({ decorative: true }), clip({ cues: [{ from: 0, to: 1, text: 'Yes' }] })))).toEqual(
+      [],
+    );
   });
 
   it('see what is empty and what is long among its neighbours', () => {

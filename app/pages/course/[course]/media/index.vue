@@ -169,7 +169,13 @@ useActions([
         </p>
       </div>
       <LazyMediaRecordDialog v-if="recording" v-model:open="recording" @take="({ file }) => (at = file.hash)" />
-      <MediaDetails v-if="chosen && filter !== 'thrown'" :key="chosen.file.hash" :item="chosen" @gone="at = ''" />
+      <MediaDetails
+        v-if="chosen && filter !== 'thrown'"
+        :key="chosen.file.hash"
+        :item="chosen"
+        @gone="at = ''"
+        @show="(hash: string) => (at = hash)"
+      />
     </div>
   </div>
 </template>
