@@ -23,11 +23,12 @@ function copied(picture: HTMLCanvasElement): [HTMLCanvasElement, CanvasRendering
 
 /** A file of a picture as a canvas, the right way up as its camera held it. */
 export async function pictureOf(address: string): Promise<HTMLCanvasElement> {
-  const blob = await (await fetch(address)).blob();
-  const bitmap = await createImageBitmap(blob, { imageOrientation: 'from-image' });
-  const [canvas, pen] = drawing(bitmap.width, bitmap.height);
-  pen.drawImage(bitmap, 0, 0);
-  bitmap.close();
+  // As the page shows it already, and turned as it is shown.
+  const image = new Image();
+  image.src = address;
+  await image.decode();
+  const [canvas, pen] = drawing(image.naturalWidth, image.naturalHeight);
+  pen.drawImage(image, 0, 0);
   return canvas;
 }
 

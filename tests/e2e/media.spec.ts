@@ -1,10 +1,14 @@
-import { readFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { unzipSync } from 'fflate';
 import { blockTexts } from '../../core/blocks/forms';
 import { allLessons } from '../../core/course/course';
 import { evidencedSentences } from '../../core/document/rich-text';
 import { aPng } from '../pictures';
 import { aWav } from '../sounds';
-import { expect, openDemo, openLesson, saved, served, test } from './app';
+import { expect, looksRight, openDemo, openLesson, saved, served, test } from './app';
 
 const FILM = 'tests/fixtures/media/turning.webm';
 const png = (name: string, width: number) => ({ name, mimeType: 'image/png', buffer: Buffer.from(aPng(width, 240)) });
@@ -243,4 +247,62 @@ test('a picture is cut, turned and made unreadable, step by step; the first one 
   expect(await gallery()).toMatchObject({ picture: { width: 400, height: 300 } });
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await gallery()).picture.width).toBe(800);
+});
+
+test('shelf, dialogs and pages with media are read by everybody, on a desk and on a phone', async ({
+  page,
+  app,
+  browser,
+}) => {
+  await openDemo(page, app);
+  await page.keyboard.press('Alt+0');
+  await page.getByRole('button', { name: 'Picture ladder' }).click();
+  await looksRight(page);
+  await page.getByRole('button', { name: 'Work on it' }).click();
+  await expect(page.getByText('800 × 500', { exact: true })).toBeVisible();
+  await looksRight(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Record' }).click();
+  await looksRight(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: /To put in/ }).click();
+  await expect(page.getByRole('button', { name: /Put in the diagram/ }).first()).toBeVisible();
+  await looksRight(page);
+  await openLesson(page, 'Ladders and towers');
+  await page.keyboard.press('Control+Alt+m');
+  await expect(page.getByRole('button', { name: 'Take ladder.png' })).toBeVisible();
+  await looksRight(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  // The same pages as a site out of a package, opened from a file.
+  const id = /\/course\/([a-z0-9]+)/.exec(page.url())![1];
+  await page.keyboard.press('Alt+6');
+  await page.getByRole('radio', { name: /Anyone with the address/ }).check();
+  await page.keyboard.press('Control+Enter');
+  await expect(page.locator('.address code')).toBeVisible();
+  const { releases } = (await (await page.request.get(`${app.url}/api/courses/${id}/releases`)).json()) as {
+    releases: { id: string }[];
+  };
+  const given = await page.request.get(`${app.url}/api/courses/${id}/releases/${releases[0].id}/package?format=html`);
+  const folder = mkdtempSync(join(tmpdir(), 'uplift-site-'));
+  for (const [name, bytes] of Object.entries(unzipSync(new Uint8Array(await given.body())))) {
+    mkdirSync(dirname(join(folder, name)), { recursive: true });
+    writeFileSync(join(folder, name), bytes);
+  }
+  const phone = await (await browser.newContext({ viewport: { width: 320, height: 640 } })).newPage();
+  await phone.goto(pathToFileURL(join(folder, 'index.html')).href);
+  await phone.getByRole('button', { name: 'Lessons' }).click();
+  await phone.getByRole('link', { name: /^Ladders and towers/ }).click();
+  const video = phone.locator('.up-clip video');
+  await video.scrollIntoViewIfNeeded();
+  await expect.poll(() => video.evaluate((each: HTMLVideoElement) => each.readyState)).toBeGreaterThan(0);
+  await expect(phone.getByText('Drawn by Tessa Brand, CC BY 4.0').first()).toBeVisible();
+  await looksRight(phone);
+  await phone.getByRole('button', { name: 'Lessons' }).click();
+  await phone.getByRole('link', { name: /^Opening the desk/ }).click();
+  await expect(phone.locator('.up-strip li')).toHaveCount(5);
+  await looksRight(phone);
+  await phone.close();
+  rmSync(folder, { recursive: true });
 });

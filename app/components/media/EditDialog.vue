@@ -46,8 +46,8 @@ watch(
     trouble.value = '';
     try {
       states.value = [await pictureOf(mediaAddress(desk.course!.id, props.item.file))];
-    } catch (error) {
-      trouble.value = troubleOf(error).message;
+    } catch {
+      trouble.value = 'The picture does not come. Shut this and open it again.';
     }
   },
   { immediate: true },
