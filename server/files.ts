@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import {
   closeSync,
+  constants,
   copyFileSync,
   createReadStream,
   existsSync,
@@ -52,7 +53,12 @@ export function fileStore(folder: string) {
     },
     /** Keeps what came under the hash it is known to have. */
     take(hash: string, came: Came): void {
-      named(hash, (path) => (came instanceof Uint8Array ? writeFileSync(path, came) : copyFileSync(came.path, path)));
+      named(hash, (path) =>
+        came instanceof Uint8Array
+          ? writeFileSync(path, came)
+          : // Where the disk can, without writing it a second time.
+            copyFileSync(came.path, path, constants.COPYFILE_FICLONE),
+      );
     },
     /** A file as it goes into a zip, read piece by piece; undefined where it was lost. */
     laid(hash: string): LaidFile | undefined {
