@@ -100,6 +100,7 @@ export interface Routes {
   'POST /api/courses/:course/lessons/:lesson/rewrite': typeof import('./api/courses/[course]/lessons/[lesson]/rewrite.post').default;
   'POST /api/courses/:course/links': typeof import('./api/courses/[course]/links.post').default;
   'POST /api/courses/:course/media': typeof import('./api/courses/[course]/media/index.post').default;
+  'POST /api/courses/:course/media/fetched': typeof import('./api/courses/[course]/media/fetched.post').default;
   'POST /api/courses/:course/media/pictures': typeof import('./api/courses/[course]/media/pictures.post').default;
   'POST /api/courses/:course/media/shared': typeof import('./api/courses/[course]/media/shared.post').default;
   'POST /api/courses/:course/operations': typeof import('./api/courses/[course]/operations.post').default;
@@ -243,6 +244,7 @@ export const ROUTES: Readonly<Record<keyof Routes, Right>> = {
   'POST /api/courses/:course/lessons/:lesson/rewrite': 'reader',
   'POST /api/courses/:course/links': 'author',
   'POST /api/courses/:course/media': 'author',
+  'POST /api/courses/:course/media/fetched': 'author',
   'POST /api/courses/:course/media/pictures': 'author',
   'POST /api/courses/:course/media/shared': 'author',
   'POST /api/courses/:course/operations': 'author',

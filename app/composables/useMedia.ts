@@ -1,4 +1,4 @@
-import type { ShelvedFile } from '~~/core/course/course';
+import type { Medium, ShelvedFile } from '~~/core/course/course';
 import { layOnShelf } from '~~/core/course/media';
 import type { MediaRef } from '~~/core/document/media';
 import { addressOf } from '~/client';
@@ -43,8 +43,8 @@ export function useGiving() {
   const coming = ref<Coming[]>([]);
 
   /** Lays what the server took in on the shelf, under the name it came with. */
-  function lay(added: MediaAdded): void {
-    const node = { id: freshId('m'), file: shelvedFile(added), name: added.name.slice(0, 200) };
+  function lay(added: MediaAdded, said: Partial<Medium> = {}): void {
+    const node = { id: freshId('m'), file: shelvedFile(added), name: added.name.slice(0, 200), ...said };
     const operations = layOnShelf(desk.course!, node);
     if (operations.length > 0) desk.change(`“${node.name}” onto the shelf`, operations);
   }

@@ -1,4 +1,4 @@
-import { IsString, Matches } from 'class-validator';
+import { IsString, Length, Matches } from 'class-validator';
 import { ID_PATTERN } from '../../core/document/id';
 import { MEDIA_HASH } from '../../core/document/media';
 
@@ -12,4 +12,9 @@ export class PictureInput {
 export class SharedMediaInput {
   @IsString() @Matches(ID_PATTERN) from!: string;
   @IsString() @Matches(MEDIA_HASH) hash!: string;
+}
+
+/** Where a file lies that is to be fetched. */
+export class FetchedMediaInput {
+  @IsString() @Length(8, 2000) address!: string;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFileDialog } from '@vueuse/core';
+import type { Medium } from '~~/core/course/course';
 import { shelfOf } from '~~/core/course/media';
 import { MEDIA_SORTS, sortOf, type MediaSort } from '~~/core/document/media';
 import { addressOf, api, type AnswerOf } from '~/client';
@@ -65,12 +66,17 @@ function take(given: GivenMedia) {
   emit('take', given);
 }
 /** Runs what brings a file into this course, lays it on the shelf, and takes it. */
-async function bring(work: () => Promise<MediaAdded | undefined>, known: Partial<GivenMedia> = {}) {
+async function bring(
+  work: () => Promise<MediaAdded | undefined>,
+  known: Partial<GivenMedia> = {},
+  said: Partial<Medium> = {},
+) {
   trouble.value = '';
   try {
     const added = await work();
     if (!added) return;
-    lay(added);
+    lay(added, said);
+    if (!wanted(added)) return void (trouble.value = `It came onto the shelf; here ${kinds.value} can be used.`);
     take({ file: shelvedFile(added), name: added.name, ...known });
   } catch (error) {
     trouble.value = troubleOf(error).message;
@@ -93,6 +99,21 @@ const ofCourse = ({ course, file }: Elsewhere) =>
   bring(() =>
     api('POST /api/courses/:course/media/shared', { course: desk.course!.id, body: { from: course, hash: file.hash } }),
   );
+const address = ref('');
+const fetching = ref(false);
+/** Fetched by the server, by the rules for sources; where it came from stands as whose it is until somebody says. */
+async function ofAddress() {
+  const from = address.value.trim();
+  if (!from || fetching.value) return;
+  fetching.value = true;
+  await bring(
+    () => api('POST /api/courses/:course/media/fetched', { course: desk.course!.id, body: { address: from } }),
+    {},
+    { credit: from.slice(0, 1000) },
+  );
+  fetching.value = false;
+  if (!trouble.value) address.value = '';
+}
 async function ofDevice(files: readonly File[]) {
   for (const file of files) {
     if (!wantedName(file.name)) {
@@ -137,6 +158,22 @@ const pictureAt = ({ source, hash }: Held) =>
           <FieldTabs v-model="from" :items="places" />
           <UInput v-model="typed" size="sm" class="w-44" placeholder="Search" aria-label="Search media" />
           <UButton size="sm" color="neutral" variant="outline" @click="device()">From this device</UButton>
+          <form class="from" @submit.prevent="ofAddress">
+            <UInput
+              v-model="address"
+              size="sm"
+              class="w-56"
+              placeholder="https://"
+              aria-label="Address of a file"
+            /><UButton
+              size="sm"
+              color="neutral"
+              variant="outline"
+              type="submit"
+              :disabled="fetching || !address.trim()"
+              >{{ fetching ? 'Fetching' : 'Fetch' }}</UButton
+            >
+          </form>
         </div>
         <MediaComing :coming="coming" />
         <p v-if="trouble" class="decide" role="alert">{{ trouble }}</p>
@@ -202,6 +239,11 @@ const pictureAt = ({ source, hash }: Held) =>
   gap: 8px 12px;
   align-items: center;
   margin-bottom: 10px;
+}
+
+.from {
+  display: flex;
+  gap: 6px;
 }
 .shown {
   display: grid;

@@ -3,6 +3,7 @@ import { request as plain, type IncomingMessage } from 'node:http';
 import { request as secure } from 'node:https';
 import { isIP } from 'node:net';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
+import { MEDIA_TYPES } from '../../../core/document/media';
 import { fail, ProblemError } from '../../../core/document/problem';
 import { isPublic } from './address';
 
@@ -16,18 +17,36 @@ export const FETCHING = {
   allBytes: 32 * 1024 * 1024,
 } as const;
 
-/** Kinds of answers that are read, and the ending their file gets. */
-const TYPES: Record<string, string> = {
-  'text/html': 'html',
-  'application/xhtml+xml': 'html',
-  'text/plain': 'txt',
-  'text/markdown': 'md',
-  'text/csv': 'csv',
-  'text/vtt': 'vtt',
-  'application/pdf': 'pdf',
-  'application/epub+zip': 'epub',
-  'application/vnd.openxmlformats-officedocument.wordprocessingml.document': 'docx',
-  'application/vnd.openxmlformats-officedocument.presentationml.presentation': 'pptx',
+/** What is fetched: kinds of answers that are taken, with the ending their file gets, and what is asked for. */
+export interface Wanted {
+  types: Record<string, string>;
+  accept: string;
+}
+
+/** What can be read as a source. */
+const READABLE: Wanted = {
+  accept: 'text/html, application/xhtml+xml, application/pdf, text/*;q=0.8',
+  types: {
+    'text/html': 'html',
+    'application/xhtml+xml': 'html',
+    'text/plain': 'txt',
+    'text/markdown': 'md',
+    'text/csv': 'csv',
+    'text/vtt': 'vtt',
+    'application/pdf': 'pdf',
+    'application/epub+zip': 'epub',
+    'application/vnd.openxmlformats-officedocument.wordprocessingml.document': 'docx',
+    'application/vnd.openxmlformats-officedocument.presentationml.presentation': 'pptx',
+  },
+};
+
+/** What a course's shelf takes: what it truly is, its bytes say later. */
+export const MEDIA_WANTED: Wanted = {
+  accept: 'image/*, audio/*, video/*, application/*;q=0.8',
+  types: {
+    ...Object.fromEntries(Object.entries(MEDIA_TYPES).map(([type, { ends }]) => [type, ends])),
+    'application/octet-stream': 'bin',
+  },
 };
 
 /** What was found at an address, after redirects. */
@@ -47,12 +66,19 @@ export type Allowed = ReadonlySet<string>;
  * problems `bad-address`, `address-private`, `not-reached`, `page-answered`, `too-many-redirects`, `page-too-big`,
  * `page-too-slow`, `page-kind`.
  */
-export async function fetchPage(address: string, allowed: Allowed, signal?: AbortSignal): Promise<Fetched> {
+export async function fetchPage(
+  address: string,
+  allowed: Allowed,
+  signal?: AbortSignal,
+  wanted = READABLE,
+): Promise<Fetched> {
   const slow = AbortSignal.timeout(FETCHING.milliseconds);
   const stop = signal ? AbortSignal.any([signal, slow]) : slow;
   let url = addressOf(address);
   for (let turn = 0; turn <= FETCHING.redirects; turn++) {
-    const answer = await ask(url, allowed, stop).catch((error: unknown) => problemOf(error, slow, address));
+    const answer = await ask(url, allowed, stop, wanted.accept).catch((error: unknown) =>
+      problemOf(error, slow, address),
+    );
     const status = answer.statusCode ?? 0;
     if (status >= 300 && status < 400 && answer.headers.location) {
       answer.destroy();
@@ -63,7 +89,7 @@ export async function fetchPage(address: string, allowed: Allowed, signal?: Abor
       answer.destroy();
       fail('page-answered', { status }, address);
     }
-    const ending = TYPES[(answer.headers['content-type'] ?? '').split(';')[0].trim().toLowerCase()];
+    const ending = wanted.types[(answer.headers['content-type'] ?? '').split(';')[0].trim().toLowerCase()];
     if (!ending) {
       answer.destroy();
       fail('page-kind', { type: (answer.headers['content-type'] ?? '-').split(';')[0] }, address);
@@ -88,7 +114,7 @@ export function addressOf(text: string, from?: URL): URL {
   return url;
 }
 
-async function ask(url: URL, allowed: Allowed, signal: AbortSignal): Promise<IncomingMessage> {
+async function ask(url: URL, allowed: Allowed, signal: AbortSignal, accept: string): Promise<IncomingMessage> {
   const host = url.hostname.replace(/^\[|\]$/g, '');
   const port = url.port || (url.protocol === 'https:' ? '443' : '80');
   const found = isIP(host) ? [{ address: host, family: isIP(host) }] : await lookup(host, { all: true });
@@ -102,7 +128,7 @@ async function ask(url: URL, allowed: Allowed, signal: AbortSignal): Promise<Inc
       {
         signal,
         headers: {
-          accept: 'text/html, application/xhtml+xml, application/pdf, text/*;q=0.8',
+          accept,
           'accept-encoding': 'gzip, br, deflate',
           'user-agent': 'UpliftPath/0.1',
         },

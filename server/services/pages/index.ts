@@ -1,9 +1,11 @@
 import type { Service } from '../service';
-import { fetchPage, type Fetched } from './fetch';
+import { fetchPage, MEDIA_WANTED, type Fetched } from './fetch';
 
 /** Pages of the web. Throws what `fetchPage` throws. */
 export interface PageService extends Service {
   fetch(address: string, signal?: AbortSignal): Promise<Fetched>;
+  /** A file for a course's shelf, by the same rules. */
+  fetchFile(address: string, signal?: AbortSignal): Promise<Fetched>;
 }
 
 /**
@@ -13,6 +15,7 @@ export interface PageService extends Service {
 export function webPages(allowed: ReadonlySet<string>, site: { address?: string }): PageService {
   return {
     fetch: (address, signal) => fetchPage(address, allowed, signal),
+    fetchFile: (address, signal) => fetchPage(address, allowed, signal, MEDIA_WANTED),
     get standsIn() {
       return site.address !== undefined;
     },

@@ -10,13 +10,14 @@ import { takeOutline } from '../../../core/course/taking';
 import { validateCourse } from '../../../core/course/validate';
 import { standsOn } from '../../../core/course/standing';
 import { isPublic } from '../../../server/services/pages/address';
-import { fetchPage } from '../../../server/services/pages/fetch';
+import { fetchPage, MEDIA_WANTED } from '../../../server/services/pages/fetch';
 import { webPages } from '../../../server/services/pages';
 import { fetchSite } from '../../../server/services/pages/section';
 import { startSite } from '../../../server/services/pages/stand-in';
 import { openInstallation } from '../../../server/utils/installation';
 import { aCourse, anId } from '../../builders';
 import { aBriefInput, aChange, INES } from '../../data';
+import { aPng } from '../../pictures';
 import { startDrafting } from '../../../server/jobs/drafting';
 
 const ROUTES: Record<string, RequestListener> = {
@@ -35,6 +36,7 @@ const ROUTES: Record<string, RequestListener> = {
   '/inside': (_, answer) => answer.writeHead(302, { location: 'http://169.254.169.254/latest' }).end(),
   '/script': (_, answer) => answer.writeHead(302, { location: 'file:///etc/passwd' }).end(),
   '/picture': (_, answer) => answer.setHeader('content-type', 'image/png').end('x'),
+  '/shed.png': (_, answer) => answer.setHeader('content-type', 'image/png').end(Buffer.from(aPng(4, 3))),
   '/secret': (_, answer) => answer.writeHead(401).end(),
   '/broken': (_, answer) => {
     answer.writeHead(200, { 'content-type': 'text/plain', 'content-length': '900' });
@@ -76,6 +78,22 @@ beforeAll(async () => {
 });
 afterAll(() => void server.close());
 const at = (path: string) => `http://${host}${path}`;
+
+describe('a file for the shelf', () => {
+  const fetched = (path: string) => fetchPage(`http://${host}${path}`, allowed, undefined, MEDIA_WANTED);
+  const codeOf = (work: Promise<unknown>) =>
+    work.then(
+      () => 'nothing',
+      (error: { problem?: { code: string } }) => error.problem?.code,
+    );
+  it('is fetched by the rules for sources: its kind, its size, and nothing in closed networks', async () => {
+    expect(new Uint8Array((await fetched('/shed.png')).bytes)).toEqual(aPng(4, 3));
+    expect(await codeOf(fetched('/page'))).toBe('page-kind');
+    expect(await codeOf(fetched('/inside'))).toBe('address-private');
+    expect(await codeOf(fetched('/secret'))).toBe('page-answered');
+    expect(await codeOf(fetchPage(`http://${host}/shed.png`, allowed))).toBe('page-kind');
+  });
+});
 
 describe('addresses', () => {
   it.each(['8.8.8.8', '93.184.216.34', '172.32.0.1', '2606:2800:220:1::1', '2a00:1450::1'])('%s is open', (address) =>
