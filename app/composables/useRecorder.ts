@@ -47,10 +47,16 @@ export function useRecorder() {
   let sound: AudioContext | undefined;
   let timer: ReturnType<typeof setInterval> | undefined;
   let key = '';
-  let count = 0;
+  /** Counts what was asked for: an answer that comes after it was left is let go at once. */
+  let asked = 0;
+  const thrown = new Set<string>();
+  /** Says to other windows that a recording is still being made; they would take it for one left behind. */
+  let release: (() => void) | undefined;
+  const holdName = (of: string) => `uplift/recording/${of}`;
   let chunks: Blob[] = [];
 
   function letGo() {
+    asked++;
     clearInterval(timer);
     for (const stream of opened) stream.getTracks().forEach((track) => track.stop());
     opened = [];
@@ -69,18 +75,29 @@ export function useRecorder() {
   async function prepare(what: Recorded): Promise<void> {
     reset();
     state.value = 'asking';
+    const mine = asked;
+    // Whatever was given is let go with the rest, also when what is asked for next is refused.
+    const given = (stream: MediaStream): MediaStream => {
+      if (mine === asked) opened.push(stream);
+      else stream.getTracks().forEach((track) => track.stop());
+      return stream;
+    };
     try {
-      const screen = what === 'screen' || what === 'both' ? await screenOf() : undefined;
-      const own = await navigator.mediaDevices.getUserMedia({
-        audio: true,
-        ...(what === 'camera' || what === 'both' ? { video: { width: { ideal: 1280 } } } : {}),
-      });
-      opened = [...(screen ? [screen] : []), own];
+      const screen = what === 'screen' || what === 'both' ? given(await screenOf()) : undefined;
+      if (mine !== asked) return;
+      const own = given(
+        await navigator.mediaDevices.getUserMedia({
+          audio: true,
+          ...(what === 'camera' || what === 'both' ? { video: { width: { ideal: 1280 } } } : {}),
+        }),
+      );
+      if (mine !== asked) return;
       // Whoever ends sharing in the browser's own bar ends the recording.
       screen?.getVideoTracks()[0]?.addEventListener('ended', () => stop());
       live.value = joined(what, own, screen);
       state.value = 'ready';
     } catch (error) {
+      if (mine !== asked) return;
       letGo();
       state.value = 'idle';
       trouble.value = refusal(error);
@@ -116,17 +133,20 @@ export function useRecorder() {
     if (!live.value) return;
     const type = TYPES[sortOfRecorded(what)].find((each) => MediaRecorder.isTypeSupported(each));
     if (!type) return void (trouble.value = 'This browser cannot record. Add a file in its place.');
-    key = `r${Date.now()}`;
-    count = 0;
+    const of = `r${Date.now()}`;
+    let count = 0;
+    key = of;
     chunks = [];
+    void navigator.locks?.request(holdName(of), () => new Promise<void>((done) => (release = done)));
     seconds.value = 0;
     recorder = new MediaRecorder(live.value, { mimeType: type });
     recorder.ondataavailable = ({ data }) => {
       if (data.size === 0) return;
+      // The last piece comes after the recorder was stopped, perhaps for being thrown away.
+      if (thrown.has(of)) return;
       chunks.push(data);
-      void set(`${key}/${String(count++).padStart(6, '0')}`, { at: Number(key.slice(1)), type, data }, pieces()).catch(
-        () => undefined,
-      );
+      const name = `${of}/${String(count++).padStart(6, '0')}`;
+      void set(name, { at: Number(of.slice(1)), type, data }, pieces()).catch(() => undefined);
     };
     recorder.onstop = () => {
       letGo();
@@ -156,6 +176,8 @@ export function useRecorder() {
       recorder.stop();
     }
     letGo();
+    release?.();
+    release = undefined;
     result.value = undefined;
     key = '';
     state.value = 'idle';
@@ -163,6 +185,7 @@ export function useRecorder() {
   /** Throws away what there is, and lets go of microphone, camera and screen. */
   function reset(): void {
     const gone = key;
+    thrown.add(gone);
     leave();
     trouble.value = '';
     if (gone) void forget(gone);
@@ -171,10 +194,11 @@ export function useRecorder() {
   /** Recordings that a page left behind, the newest first. */
   async function left(): Promise<LeftRecording[]> {
     const found = new Map<string, LeftRecording>();
+    const held = (await navigator.locks?.query())?.held?.map(({ name }) => name) ?? [];
     const all = await entries<string, { at: number; type: string; data: Blob }>(pieces()).catch(() => []);
     for (const [name, { at, type, data }] of all.sort(([a], [b]) => (a < b ? -1 : 1))) {
       const of = name.split('/')[0]!;
-      if (of === key) continue;
+      if (of === key || held.includes(holdName(of))) continue;
       const one = found.get(of) ?? { key: of, at, type, pieces: [] };
       one.pieces.push(data);
       found.set(of, one);

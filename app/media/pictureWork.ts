@@ -112,12 +112,15 @@ export const narrowed =
     return canvas;
   };
 
-/** A canvas as a file; WebP, which keeps what was see-through and is small. */
-export function fileOf(picture: HTMLCanvasElement, name: string): Promise<File | undefined> {
+/**
+ * A canvas as a file: a photograph goes on as one, all else as PNG, which keeps what was see-through. Both are shown by
+ * presentations, which WebP is not.
+ */
+export function fileOf(picture: HTMLCanvasElement, name: string, was: string): Promise<File | undefined> {
   return new Promise((done) =>
     picture.toBlob(
       (blob) => done(blob ? new File([blob], `${name}.${blob.type.split('/')[1]}`, { type: blob.type }) : undefined),
-      'image/webp',
+      was === 'image/jpeg' ? was : 'image/png',
       0.9,
     ),
   );

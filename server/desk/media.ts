@@ -14,8 +14,11 @@ const MB = 1024 * 1024;
 /** What a course may have of media at most, in bytes: as much as its archive can bring in again. */
 const COURSE_BYTES = 600 * MB;
 
+/** Lets somebody's work have its turn among what is read in processes of their own. */
+type InTurn = <T>(person: string, work: () => Promise<T>) => Promise<T>;
+
 /** Media of courses: taken in, looked up, carried along with archives. */
-export function mediaDesk(db: Db, files: FileStore, now: () => number) {
+export function mediaDesk(db: Db, files: FileStore, now: () => number, inTurn: InTurn) {
   const media = mediaIn(db);
 
   /** Notes that a course has a file, and keeps it. */
@@ -58,7 +61,7 @@ export function mediaDesk(db: Db, files: FileStore, now: () => number) {
         const bytes = new Uint8Array(readFileSync(path));
         if (isPicture(bytes)) return picture(course, bytes, of, person);
       }
-      return note(course, await inspectInChild(path, name), { path }, of, person);
+      return note(course, await inTurn(person, () => inspectInChild(path, name)), { path }, of, person);
     },
     /** Takes a picture of a source in, whose bytes came with it. Throws `no-such-media`, and as `add`. */
     addOfSource(course: string, source: { id: string; title: string }, hash: string, person: string): MediaRow {

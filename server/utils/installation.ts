@@ -95,7 +95,7 @@ export function openInstallation(folder: string) {
     pool,
     releases,
     history: historyDesk(db, courses),
-    media: mediaDesk(db, files, now),
+    media: mediaDesk(db, files, now, sources.inTurn),
     allowed,
     pages,
     mail,

@@ -34,6 +34,7 @@ describe('a step as a stage', () => {
     ['Unload and look at every instrument under the lamp.', 'Unload and look at every instrument'],
     ['Unplug the tool or take the battery out.', 'Unplug the tool or take the battery out'],
     ['Stop (even in the middle of a lane) and switch the engine off.', 'Stop and switch the engine off'],
+    ['Run the suction again with one litre of cold water.', 'Run the suction again'],
     ['Ring the coordinator: she decides what happens next.', 'Ring the coordinator'],
   ])('%s', (step, stage) => expect(pack.stageOf?.(step)).toBe(stage));
 

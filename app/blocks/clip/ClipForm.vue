@@ -57,15 +57,20 @@ onChange(async (files) => {
   const given = files?.[0];
   if (!given) return;
   const cues = readCues(await given.text());
+  course.flushTyping();
   trouble.value = cues.length > 0 ? '' : `${given.name} holds no captions of WebVTT or SubRip.`;
   if (cues.length > 0) set('captions', 'cues', cues);
 });
 const EACH = 4;
-const cuesNow = (): Cue[] => body.value.cues;
+/** The captions with what was typed last. */
+const cuesNow = (): Cue[] => {
+  course.flushTyping();
+  return body.value.cues;
+};
 const write = (at: number, words: string) =>
-  cuesNow().map((cue, place) => (place === at ? { ...cue, text: words } : cue));
+  body.value.cues.map((cue, place) => (place === at ? { ...cue, text: words } : cue));
 const saveCue = (at: number) => (words: string, was: string, group: string) =>
-  words.trim() !== '' && type('captions', 'cues', write(at, words), write(at, was), group);
+  type('captions', 'cues', write(at, words), write(at, was), group);
 function time(at: number, end: 'from' | 'to', seconds: number | undefined) {
   if (seconds === undefined) return;
   const next = cuesNow().map((cue, place) => (place === at ? { ...cue, [end]: seconds } : cue));

@@ -31,9 +31,9 @@ const saveText = (id: string) => (text: string, was: string, group: string) => {
 };
 /** Whoever goes takes along what leads to or from them. */
 function dropPart(id: string) {
+  course.flushTyping();
   const left = links.value.filter(({ from, to }) => from !== id && to !== id);
   if (left.length === links.value.length) return drop('parts', id, `${words.value.part} out of a diagram`);
-  course.flushTyping();
   const rest = { form: body.value.form, title: body.value.title, parts: body.value.parts };
   const next: DiagramBody = {
     ...rest,
@@ -44,24 +44,29 @@ function dropPart(id: string) {
     { type: 'set', id: block.value, field: 'body', value: next, was: body.value },
   ]);
 }
-const setLinks = (next: DiagramLink[]) => set('what is handed on', 'links', next.length > 0 ? next : undefined);
+/** Changes what is handed on, with what was typed last in it. */
+function changeLinks(changed: (links: DiagramLink[]) => DiagramLink[]) {
+  course.flushTyping();
+  const next = changed([...links.value]);
+  set('what is handed on', 'links', next.length > 0 ? next : undefined);
+}
 const saveLink = (id: string) => (label: string, was: string, group: string) => {
   const put = (said: string) => links.value.map((link) => (link.id === id ? { ...link, label: said } : link));
   return type('what is handed on', 'links', put(label), put(was), group);
 };
 function addLink(id: string) {
   const [first, second] = body.value.parts;
-  if (first && second) setLinks([...links.value, { id, from: first.id, to: second.id, label: 'tells' }]);
+  if (first && second) changeLinks((all) => [...all, { id, from: first.id, to: second.id, label: 'tells' }]);
 }
 const changeLink = (id: string, part: Partial<DiagramLink>) =>
-  setLinks(links.value.map((link) => (link.id === id ? { ...link, ...part } : link)));
-function moveLink(id: string, by: 1 | -1) {
-  const next = [...links.value];
-  const at = next.findIndex((link) => link.id === id);
-  const [one] = next.splice(at, 1);
-  next.splice(at + by, 0, one!);
-  setLinks(next);
-}
+  changeLinks((all) => all.map((link) => (link.id === id ? { ...link, ...part } : link)));
+const moveLink = (id: string, by: 1 | -1) =>
+  changeLinks((all) => {
+    const at = all.findIndex((link) => link.id === id);
+    const [one] = all.splice(at, 1);
+    all.splice(at + by, 0, one!);
+    return all;
+  });
 </script>
 
 <template>
@@ -121,7 +126,7 @@ function moveLink(id: string, by: 1 | -1) {
         :may-edit="body.parts.length > 1"
         moves
         @add="addLink"
-        @drop="(id) => setLinks(links.filter((link) => link.id !== id))"
+        @drop="(id) => changeLinks((all) => all.filter((link) => link.id !== id))"
         @move="moveLink"
       >
         <template #default="{ row }">

@@ -110,7 +110,7 @@ async function keep(everywhere: boolean) {
   trouble.value = '';
   try {
     const picture = wide.value ? narrowed(wide.value)(now.value) : now.value;
-    const file = await fileOf(picture, `${bareName(props.item.name) || 'picture'} changed`);
+    const file = await fileOf(picture, `${bareName(props.item.name) || 'picture'} changed`, props.item.file.type);
     const added = file && (await give(file));
     if (added) {
       const { alt } = props.item;

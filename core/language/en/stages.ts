@@ -4,8 +4,9 @@ import { anyOf } from '../phrases';
 const WORDS = { most: 8, fewest: 2 };
 const PREPOSITIONS = anyOf`
   with | by | for | in | on | at | to | from | into | onto | over | under | through | via | against | between | beside
-  behind | inside | during | after | before | within | without | using | according | of | as
-`;
+  behind | inside | during | after | before | within | without | using | according `;
+/** What goes on within what is named ("one litre of cold water"): nothing is cut before it. */
+const WITHIN = anyOf`of | as`;
 /** Words that begin something that can be left for the words under a drawing. */
 const GOES_ON = new RegExp(
   `^(?:${anyOf`and | then | so | until | because | while | where | when | if | unless`}|${PREPOSITIONS})$`,
@@ -28,7 +29,7 @@ const OPEN_END = new RegExp(
   `\\b(?:${anyOf`
     the | a | an | that | this | your | their | its | any | all | each | every | is | are | be | not | no | only | least
     most | more | sure | whether | how | what | which | and | or | look | go
-  `}|${PREPOSITIONS}(?<!\\b(?:in|on|over|through|to)))$`,
+  `}|${WITHIN}|${PREPOSITIONS}(?<!\\b(?:in|on|over|through|to)))$`,
   'i',
 );
 /** A verb and what belongs to it before it says anything ("make sure that", "check that"). */

@@ -69,7 +69,8 @@ async function take(files: readonly File[]) {
     files.map(async (file) => {
       try {
         const added = await give(file);
-        if (added) at.value = added.hash;
+        // Whoever describes another file meanwhile is not taken away from it.
+        if (added && !chosen.value) at.value = added.hash;
       } catch (error) {
         const { message, ...rest } = troubleOf(error);
         desk.trouble = { ...rest, message: `${file.name}: ${message}` };

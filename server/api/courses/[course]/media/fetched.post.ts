@@ -8,7 +8,7 @@ export default route({
   body: FetchedMediaInput,
   async run({ me, ids, body, desks }) {
     const { pages, sources, media } = desks;
-    const { address, bytes, ending } = await sources.inTurn(me.id, () => pages.fetchFile(body.address));
+    const { address, bytes, ending } = await pages.fetchFile(body.address);
     const path = sources.temporaryPath();
     try {
       writeFileSync(path, bytes, { mode: 0o600 });
